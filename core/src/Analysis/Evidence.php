@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/**
+ * How likely a student follows one wrong idea: times shown over times it could have been shown.
+ *
+ * The rate has a Beta(1, 3) prior; the posterior after c of o is Beta(1 + c, 3 + o − c). The idea is called *likely*
+ * when it was shown at least twice and the posterior mean is at least 0.40.
+ */
+final readonly class Evidence
+{
+    private const PRIOR_YES = 1;
+    private const PRIOR_NO = 3;
+    private const LIKELY = 0.40;
+
+    private function __construct(public int $shown, public int $offered, public Figure $rate, public bool $likely)
+    {
+    }
+
+    public static function of(int $shown, int $offered): self
+    {
+        $a = self::PRIOR_YES + $shown;
+        $b = self::PRIOR_NO + $offered - $shown;
+        $mean = $a / ($a + $b);
+
+        return new self($shown, $offered, new Figure(
+            $mean,
+            $offered,
+            'Times shown over times it could have been shown, with a Beta(1, 3) prior; posterior mean and 95 % interval. Likely: shown at least twice and mean at least 0.40.',
+            Curves::betaQuantile(0.025, $a, $b),
+            Curves::betaQuantile(0.975, $a, $b),
+            $offered < 3 ? 'few' : null,
+        ), $shown >= 2 && $mean >= self::LIKELY);
+    }
+}

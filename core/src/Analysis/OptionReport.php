@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/** How often an option was taken, by whom, and whether it does its work. */
+final readonly class OptionReport
+{
+    /**
+     * @param array{float, float, float} $byThird share of the lower, middle and upper third that took it
+     * @param float|null                 $rest    correlation of taking it with the score on the other questions
+     * @param bool|null                  $works   distractors: taken by at least 5 % and rest correlation negative; null for keys and small n
+     */
+    public function __construct(
+        public string $id,
+        public bool $key,
+        public int $count,
+        public float $share,
+        public array $byThird,
+        public ?float $rest,
+        public ?bool $works,
+        public int $upperCount,
+    ) {
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/** One question's figures, from its column and the students' scores on the rest. */
+final class QuestionAnalysis
+{
+    private const FEW = 10;
+    private const FACILITY = 'Mean credit of those who reached the question; left blank counts as none.';
+    private const REST = 'Pearson correlation of the credit here with the share of marks on all other questions; 95 % interval by Fisher’s z.';
+
+    /**
+     * @param list<float> $totals marks of each student
+     * @param list<float> $given  marks each student could have reached
+     */
+    public static function of(Question $question, array $totals, array $given): QuestionReport
+    {
+        $credits = [];
+        $rest = [];
+        $picks = [];
+        $omitted = $notReached = $waiting = 0;
+        foreach ($question->cells as $s => $cell) {
+            $omitted += $cell === Cell::Omitted ? 1 : 0;
+            $notReached += $cell === Cell::NotReached ? 1 : 0;
+            $waiting += $cell === Cell::Waiting ? 1 : 0;
+            $credit = $question->credits[$s];
+            if (($cell !== Cell::Answered && $cell !== Cell::Omitted) || $credit === null) {
+                continue;
+            }
+            $credits[] = $credit;
+            $others = $given[$s] - $question->points;
+            $rest[] = $others > 0.0 ? ($totals[$s] - $credit * $question->points) / $others : 0.0;
+            $picks[] = $question->picks[$s];
+        }
+        $options = self::options($question->options, $picks, $rest);
+
+        return new QuestionReport($question->id, self::facility($credits), $itemRest = self::itemRest($credits, $rest), $omitted, $notReached, $waiting, $options, self::flags($options, $itemRest, count($credits)));
+    }
+
+    /** @param list<float> $credits */
+    private static function facility(array $credits): Figure
+    {
+        $n = count($credits);
+        $mean = Sample::mean($credits);
+        if ($mean === null) {
+            return Figure::missing(0, self::FACILITY, 'Nobody’s answer counts yet.');
+        }
+        $whole = array_filter($credits, static fn (float $c): bool => $c !== 0.0 && $c !== 1.0) === [];
+        $interval = $whole ? Intervals::wilson(array_sum($credits), $n) : Intervals::mean($mean, Sample::sd($credits), $n);
+
+        return new Figure(
+            $mean,
+            $n,
+            self::FACILITY.($whole ? ' 95 % interval by Wilson.' : ' 95 % interval by Student’s t.'),
+            $interval === null ? null : max(0.0, $interval[0]),
+            $interval === null ? null : min(1.0, $interval[1]),
+            $n < self::FEW ? 'few' : null,
+        );
+    }
+
+    /**
+     * @param list<float> $credits
+     * @param list<float> $rest
+     */
+    private static function itemRest(array $credits, array $rest): Figure
+    {
+        $n = count($credits);
+        $r = Sample::correlation($credits, $rest);
+        if ($r === null) {
+            return Figure::missing($n, self::REST, $n < 3 ? 'At least three students are needed.' : 'All have the same credit, so nothing can go with it.');
+        }
+        $interval = Intervals::correlation($r, $n);
+
+        return new Figure($r, $n, self::REST, $interval[0] ?? null, $interval[1] ?? null, $n < self::FEW ? 'few' : null);
+    }
+
+    /**
+     * @param array<string, bool> $options
+     * @param list<list<string>>  $picks
+     * @param list<float>         $rest
+     *
+     * @return list<OptionReport>
+     */
+    private static function options(array $options, array $picks, array $rest): array
+    {
+        $n = count($picks);
+        if ($n === 0) {
+            return [];
+        }
+        $thirds = Thirds::by($rest);
+        $reports = [];
+        foreach ($options as $id => $key) {
+            $id = (string) $id;
+            $took = array_map(static fn (array $p): float => in_array($id, $p, true) ? 1.0 : 0.0, $picks);
+            $count = (int) array_sum($took);
+            $share = $count / $n;
+            $weighed = array_map(static fn (array $w): float => array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $w, $took)), $thirds->weights);
+            $correlation = Sample::correlation($took, $rest);
+            $reports[] = new OptionReport(
+                $id,
+                $key,
+                $count,
+                $share,
+                [$weighed[0] / ($n / 3), $weighed[1] / ($n / 3), $weighed[2] / ($n / 3)],
+                $correlation,
+                $key || $n < self::FEW ? null : $share >= 0.05 && $correlation !== null && $correlation < 0.0,
+                (int) round($weighed[2]),
+            );
+        }
+
+        return $reports;
+    }
+
+    /**
+     * @param list<OptionReport> $options
+     *
+     * @return list<Flag>
+     */
+    private static function flags(array $options, Figure $itemRest, int $n): array
+    {
+        if ($n > 0 && $n < self::FEW) {
+            return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
+        }
+        $flags = [];
+        $keys = array_values(array_filter($options, static fn (OptionReport $o): bool => $o->key));
+        $rivals = array_values(array_filter($options, static fn (OptionReport $o): bool => !$o->key));
+        usort($rivals, static fn (OptionReport $a, OptionReport $b): int => $b->upperCount <=> $a->upperCount);
+        $rival = $rivals[0] ?? null;
+        if (count($keys) === 1 && $rival !== null) {
+            $key = $keys[0];
+            $both = $key->upperCount + $rival->upperCount;
+            $p = Curves::evenSplit($rival->upperCount, $both);
+            if ($rival->upperCount > $key->upperCount) {
+                $flags[] = new Flag(Flag::MIS_KEYED, sprintf('In the upper third, %d took this option and %d took the key (n = %d).', $rival->upperCount, $key->upperCount, $n), $rival->id);
+            }
+            if ($both >= 8 && $p > 0.05) {
+                $flags[] = new Flag(Flag::TWO_READINGS, sprintf('In the upper third, %d took the key and %d took this option: not distinguishable from an even split (exact binomial test, p = %.2f, n = %d).', $key->upperCount, $rival->upperCount, $p, $both), $rival->id);
+            }
+        }
+        if ($itemRest->value !== null && $itemRest->high !== null && $itemRest->high < 0.0) {
+            $flags[] = new Flag(Flag::BACKWARDS, sprintf('Students who do well elsewhere do worse here (r = %.2f, n = %d).', $itemRest->value, $n));
+        }
+
+        return $flags;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+final readonly class QuestionReport
+{
+    /**
+     * @param list<OptionReport> $options
+     * @param list<Flag>         $flags
+     */
+    public function __construct(
+        public string $id,
+        public Figure $facility,
+        public Figure $itemRest,
+        public int $omitted,
+        public int $notReached,
+        public int $waiting,
+        public array $options,
+        public array $flags,
+    ) {
+    }
+}

@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Formula;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/**
+ * Reads numbers the way students write them, exactly.
+ *
+ * Understood: `-3`, `−3` (U+2212), `1,234.5`, `1 234.5` (thin and non-breaking spaces), `0,5` (a comma that cannot
+ * separate thousands is a decimal comma), `7/2`, `2 1/2`, `½`, `2½`, `50 %`, `3.2e-4`, `3.2×10^-4`, full-width digits.
+ * A unit may follow. Anything else is not a number: null.
+ */
+final class NumberText
+{
+    private const LONGEST = 100;
+    private const LARGEST_EXPONENT = 30;
+    private const VULGAR = [
+        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5', '⅖' => '2/5',
+        '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6', '⅐' => '1/7', '⅛' => '1/8', '⅜' => '3/8',
+        '⅝' => '5/8', '⅞' => '7/8', '⅑' => '1/9', '⅒' => '1/10',
+    ];
+
+    public static function read(string $text): ?ReadNumber
+    {
+        if (strlen($text) > self::LONGEST || !mb_check_encoding($text, 'UTF-8')) {
+            return null;
+        }
+        foreach (self::VULGAR as $sign => $fraction) {
+            $text = str_replace($sign, ' '.$fraction, $text);
+        }
+        $text = \Normalizer::normalize($text, \Normalizer::FORM_KC);
+        if ($text === false) {
+            return null;
+        }
+        $text = strtr($text, ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
+        $text = trim((string) preg_replace('/[\p{Z}\s]+/u', ' ', $text));
+        // A full stop that ends the sentence is not part of the number.
+        $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);
+
+        $sign = '([+-]?) ?';
+        $decimal = '(\d[\d,\' ]*(?:\.\d+)?|\.\d+)';
+        if (preg_match("#^{$sign}(\d{1,12}) (\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
+            $value = self::fraction($m[3], $m[4]);
+
+            return $value === null ? null : self::finish($m[1], $value->plus($m[2]), 'mixed', 0, $m[5]);
+        }
+        if (preg_match("#^{$sign}(\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
+            $value = self::fraction($m[2], $m[3]);
+
+            return $value === null ? null : self::finish($m[1], $value, 'fraction', 0, $m[4]);
+        }
+        if (preg_match("#^{$sign}{$decimal}(?: ?\* ?10 ?\^ ?\(?([+-]?\d{1,3})\)?|[eE]([+-]?\d{1,3})(?![\w.]))?(.*)$#Du", $text, $m) === 1) {
+            $digits = self::digits(trim($m[2]));
+            if ($digits === null) {
+                return null;
+            }
+            $point = strpos($digits, '.');
+            $decimals = $point === false ? 0 : strlen($digits) - $point - 1;
+            $exponent = $m[3] !== '' ? (int) $m[3] : ($m[4] !== '' ? (int) $m[4] : null);
+            if ($exponent !== null && abs($exponent) > self::LARGEST_EXPONENT) {
+                return null;
+            }
+            $value = BigRational::of($digits);
+            if ($exponent !== null) {
+                $power = BigRational::of(10)->power(abs($exponent));
+                $value = $exponent < 0 ? $value->dividedBy($power) : $value->multipliedBy($power);
+            }
+            $form = $exponent !== null ? 'standard' : ($decimals > 0 ? 'decimal' : 'integer');
+
+            return self::finish($m[1], $value, $form, $decimals, $m[5]);
+        }
+
+        return null;
+    }
+
+    /** Writes a rational the short way: a decimal when it ends within 6 places, otherwise a fraction. */
+    public static function write(BigRational $value): string
+    {
+        $value = $value->simplified();
+        $denominator = $value->getDenominator();
+        while ($denominator->mod(2)->isZero()) {
+            $denominator = $denominator->quotient(2);
+        }
+        while ($denominator->mod(5)->isZero()) {
+            $denominator = $denominator->quotient(5);
+        }
+        if ($denominator->isEqualTo(1)) {
+            $decimal = (string) $value->toScale(30, RoundingMode::HALF_UP)->stripTrailingZeros();
+            $places = strrpos($decimal, '.');
+            if ($places === false || strlen($decimal) - $places - 1 <= 6) {
+                return $decimal;
+            }
+        }
+
+        return (string) $value;
+    }
+
+    private static function fraction(string $over, string $under): ?BigRational
+    {
+        return (int) $under === 0 ? null : BigRational::nd($over, $under);
+    }
+
+    /** Settles what commas and spaces mean; null when the grouping makes no sense. */
+    private static function digits(string $text): ?string
+    {
+        if (preg_match('/^\d{1,3}(?:,\d{3})+(?:\.\d+)?$/D', $text) === 1 && !str_starts_with($text, '0')) {
+            return str_replace(',', '', $text);
+        }
+        if (preg_match("/^\d{1,3}(?:[ ']\d{3})+(?:\.\d+)?$/D", $text) === 1) {
+            return str_replace([' ', "'"], '', $text);
+        }
+        if (preg_match('/^\d+,\d+$/D', $text) === 1) {
+            return str_replace(',', '.', $text);
+        }
+        if (preg_match('/^(?:\d+(?:\.\d+)?|\.\d+)$/D', $text) === 1) {
+            return $text[0] === '.' ? '0'.$text : $text;
+        }
+
+        return null;
+    }
+
+    private static function finish(string $sign, BigRational $value, string $form, int $decimals, string $rest): ?ReadNumber
+    {
+        $rest = trim($rest);
+        if ($rest === '%' || $rest === 'per cent' || $rest === 'percent') {
+            $value = $value->dividedBy(100);
+            $form = 'percent';
+            $rest = '';
+        }
+        // A unit holds letters, degrees, a slash or a power. Digits, signs or a second number are not a unit.
+        if ($rest !== '' && preg_match('#^[\p{L}°µ\'"][\p{L}°/^23\-\s]{0,19}$#Du', $rest) !== 1) {
+            return null;
+        }
+        if ($sign === '-') {
+            $value = $value->negated();
+        }
+
+        return new ReadNumber($value->simplified(), $rest, $form, $decimals);
+    }
+}

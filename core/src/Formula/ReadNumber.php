@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Formula;
+
+use Brick\Math\BigRational;
+
+/** A number as a person wrote it: its exact value, the unit text that followed, and the form it was written in. */
+final readonly class ReadNumber
+{
+    /**
+     * @param string $form     one of integer, decimal, fraction, mixed, percent, standard
+     * @param int    $decimals digits written after the decimal sign
+     */
+    public function __construct(
+        public BigRational $value,
+        public string $unit,
+        public string $form,
+        public int $decimals,
+    ) {
+    }
+
+    /** The number as it was understood, for "read as …". */
+    public function display(): string
+    {
+        return NumberText::write($this->value).($this->unit === '' ? '' : ' '.$this->unit);
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+
+/**
+ * One or several options. Credit is all or nothing, or *per option*: (hits − false picks) / keys, floor 0.
+ */
+final readonly class ChoiceRule implements Rule
+{
+    /** @param list<Option> $options */
+    public function __construct(
+        public array $options,
+        public bool $several = false,
+        public bool $perOption = false,
+        public bool $keepLast = false,
+    ) {
+    }
+
+    public function type(): ItemType
+    {
+        return ItemType::Choice;
+    }
+
+    public function check(Response $response): Outcome
+    {
+        $picked = array_values(array_filter($this->options, static fn (Option $o): bool => in_array($o->id, $response->options, true)));
+        if ($picked === []) {
+            return Outcome::nothing();
+        }
+        $keys = $this->keys();
+        $hits = count(array_filter($picked, static fn (Option $o): bool => $o->key));
+        $false = count($picked) - $hits;
+        $credit = match (true) {
+            $keys === [] => BigRational::zero(),
+            // A student who ticks two where one is asked for has not chosen.
+            !$this->several && count($picked) > 1 => BigRational::zero(),
+            // Where one is asked for and two are keyed, either of them is right.
+            !$this->several => BigRational::of($hits),
+            $this->perOption => BigRational::nd(max(0, $hits - $false), count($keys)),
+            default => BigRational::of($false === 0 && $hits === count($keys) ? 1 : 0),
+        };
+        $wrong = array_values(array_filter($picked, static fn (Option $o): bool => !$o->key));
+        $speaking = array_filter($wrong !== [] ? $wrong : $picked, static fn (Option $o): bool => $o->feedback !== '');
+
+        return Outcome::of(
+            $credit,
+            implode('+', array_map(static fn (Option $o): string => $o->id, $picked)),
+            implode(' + ', array_map(fn (Option $o): string => $this->letter($o->id), $picked)),
+            implode(' ', array_map(static fn (Option $o): string => $o->feedback, $speaking)),
+            array_values(array_unique(array_filter(array_map(static fn (Option $o): ?string => $o->misconception, $wrong), is_string(...)))),
+        );
+    }
+
+    /** A, B, C … by the written order, which is also how results speak of an option. */
+    public function letter(string $optionId): string
+    {
+        foreach ($this->options as $i => $option) {
+            if ($option->id === $optionId) {
+                return chr(ord('A') + $i % 26);
+            }
+        }
+
+        return '?';
+    }
+
+    /** @return list<Option> */
+    public function keys(): array
+    {
+        return array_values(array_filter($this->options, static fn (Option $o): bool => $o->key));
+    }
+
+    public function waitsForMarker(): bool
+    {
+        return false;
+    }
+
+    public function misconceptions(): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn (Option $o): ?string => $o->key ? null : $o->misconception, $this->options), is_string(...))));
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'options' => array_map(static fn (Option $o): array => $o->toArray(), $this->options),
+            'several' => $this->several,
+            'perOption' => $this->perOption,
+            'keepLast' => $this->keepLast,
+        ];
+    }
+
+    public function defects(): array
+    {
+        $defects = [];
+        if (count($this->options) < 2) {
+            $defects[] = Defect::blocking('A choice needs at least two options.');
+        }
+        if ($this->keys() === []) {
+            $defects[] = Defect::blocking('No option is the key.');
+        } elseif (count($this->keys()) === count($this->options)) {
+            $defects[] = Defect::blocking('Every option is a key, so nobody can be wrong.');
+        } elseif (!$this->several && count($this->keys()) > 1) {
+            $defects[] = Defect::advice('Two options are keys and one may be picked: either is right.');
+        }
+        $seen = [];
+        foreach ($this->options as $option) {
+            $text = $option->folded();
+            if ($text === '' && !str_contains($option->text, '<')) {
+                $defects[] = Defect::blocking(sprintf('Option %s is empty.', $this->letter($option->id)));
+            } elseif (isset($seen[$text])) {
+                $defects[] = Defect::blocking(sprintf('Options %s and %s say the same.', $seen[$text], $this->letter($option->id)));
+            }
+            $seen[$text] ??= $this->letter($option->id);
+        }
+
+        return $defects;
+    }
+}

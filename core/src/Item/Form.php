@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+
+/** One accepted (or foreseen and refused) wording of a text answer. */
+final readonly class Form
+{
+    public function __construct(
+        public string $text,
+        public BigRational $credit,
+        public string $feedback = '',
+        public ?string $misconception = null,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['text' => $this->text, 'credit' => (string) $this->credit, 'feedback' => $this->feedback, 'misconception' => $this->misconception];
+    }
+}

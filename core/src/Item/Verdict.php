@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+
+/** How a response stands, in one word. */
+enum Verdict: string
+{
+    case Right = 'right';
+    case Part = 'part';
+    case Wrong = 'wrong';
+    /** Nothing was answered. */
+    case None = 'none';
+    /** Waits for a marker. */
+    case ByHand = 'by hand';
+
+    public static function ofCredit(BigRational $credit): self
+    {
+        return match (true) {
+            $credit->isGreaterThanOrEqualTo(1) => self::Right,
+            $credit->isGreaterThan(0) => self::Part,
+            default => self::Wrong,
+        };
+    }
+}

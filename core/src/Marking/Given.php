@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Marking;
+
+use ChalkLadder\Core\Item\Response;
+
+/** One stored response, as re-marking sees it. */
+final readonly class Given
+{
+    /** @param bool $setByHand a person has set this mark; re-marking leaves it alone */
+    public function __construct(public string $id, public Response $response, public bool $setByHand = false)
+    {
+    }
+}

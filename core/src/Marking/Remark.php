@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Marking;
+
+use ChalkLadder\Core\Item\Rule;
+
+/** Re-marking as a pure function: responses, old rule, new rule → before and after of each. */
+final class Remark
+{
+    /**
+     * Checks each distinct response once.
+     *
+     * @param list<Given> $given
+     *
+     * @return list<Change> one for each response, in the order given
+     */
+    public static function changes(array $given, Rule $old, Rule $new): array
+    {
+        $known = [];
+        $changes = [];
+        foreach ($given as $one) {
+            $key = $one->response->options === [] ? 't'.$one->response->text : 'o'.implode('+', $one->response->options);
+            [$before, $after] = $known[$key] ??= [$old->check($one->response), $new->check($one->response)];
+            $changes[] = new Change($one->id, $before, $after, $one->setByHand);
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Paper;
+
+/** An ordered, sectioned set of questions and sources. */
+final readonly class Paper
+{
+    /** @param list<Section> $sections */
+    public function __construct(public string $title, public array $sections, public ?MasteryRule $mastery = null)
+    {
+    }
+
+    public function section(string $id): ?Section
+    {
+        foreach ($this->sections as $section) {
+            if ($section->id === $id) {
+                return $section;
+            }
+        }
+
+        return null;
+    }
+
+    /** The section that follows in the written order, or the end. */
+    public function following(string $sectionId): string
+    {
+        foreach ($this->sections as $i => $section) {
+            if ($section->id === $sectionId) {
+                return ($this->sections[$i + 1] ?? null)->id ?? Route::END;
+            }
+        }
+
+        return Route::END;
+    }
+
+    /** @return list<string> where a student may go after the section, each once */
+    public function exits(Section $section): array
+    {
+        if ($section->route === null) {
+            return [$this->following($section->id)];
+        }
+
+        return array_values(array_unique([$section->route->then, $section->route->else]));
+    }
+
+    /** @return list<Entry> all questions in written order */
+    public function questions(): array
+    {
+        return array_merge(...array_map(static fn (Section $s): array => $s->questions(), $this->sections));
+    }
+
+    public function entry(string $id): ?Entry
+    {
+        foreach ($this->sections as $section) {
+            foreach ($section->entries as $entry) {
+                if ($entry->id === $id) {
+                    return $entry;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function branches(): bool
+    {
+        foreach ($this->sections as $section) {
+            if (count($this->exits($section)) > 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'version' => PaperReader::VERSION,
+            'title' => $this->title,
+            'sections' => array_map(static fn (Section $s): array => $s->toArray(), $this->sections),
+            'mastery' => $this->mastery?->toArray(),
+        ];
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Sitting;
+
+/** One pass through a section: which entries were shown, in which order, for which try. Later passes hold missed questions alone. */
+final readonly class Visit
+{
+    /** @param list<string> $entries entry ids in the order shown, sources among them */
+    public function __construct(public string $section, public int $try, public array $entries)
+    {
+    }
+
+    /** @return array{section: string, try: int, entries: list<string>} */
+    public function toArray(): array
+    {
+        return ['section' => $this->section, 'try' => $this->try, 'entries' => $this->entries];
+    }
+}

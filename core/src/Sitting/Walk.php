@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Verdict;
+use ChalkLadder\Core\Paper\Entry;
+use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\Route;
+use ChalkLadder\Core\Paper\Section;
+
+/**
+ * A student's way through a paper: the passes made so far, the last of them open.
+ *
+ * The way is a fact once walked: it is stored, and a later change of a key or a mark does not alter it.
+ */
+final readonly class Walk
+{
+    /** @param list<Visit> $visits */
+    private function __construct(public array $visits, public bool $ended)
+    {
+    }
+
+    public static function start(Paper $paper, Conditions $conditions, string $seed): self
+    {
+        $first = $paper->sections[0] ?? null;
+
+        return $first === null ? new self([], true) : new self([self::enter($first, $conditions, $seed)], false);
+    }
+
+    /** The pass that is open now; null at the end. */
+    public function current(): ?Visit
+    {
+        return $this->ended || $this->visits === [] ? null : $this->visits[count($this->visits) - 1];
+    }
+
+    /**
+     * Leaves the open pass: missed questions come back if the mastery rule says so, else the route decides.
+     *
+     * @param array<string, array<int, Outcome>> $outcomes      machine outcomes by entry id and try
+     * @param list<string>                       $machineMarked ids of the entries that a machine marks; the others neither
+     *                                                          return nor decide a route
+     */
+    public function leave(Paper $paper, Conditions $conditions, string $seed, array $outcomes, array $machineMarked): self
+    {
+        $visit = $this->current();
+        $section = $visit === null ? null : $paper->section($visit->section);
+        if ($visit === null || $section === null) {
+            return new self($this->visits, true);
+        }
+        $missed = self::missed($visit, $outcomes, $machineMarked);
+        if ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && $missed !== []) {
+            return new self([...$this->visits, new Visit($section->id, $visit->try + 1, $missed)], false);
+        }
+        $target = $section->route === null
+            ? $paper->following($section->id)
+            : $section->route->target(self::share($paper, $section, $outcomes, $machineMarked));
+        $next = $target === Route::END ? null : $paper->section($target);
+
+        return $next === null
+            ? new self($this->visits, true)
+            : new self([...$this->visits, self::enter($next, $conditions, $seed)], false);
+    }
+
+    /** True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act. */
+    public function mayGoOn(Paper $paper): bool
+    {
+        $visit = $this->current();
+        $section = $visit === null ? null : $paper->section($visit->section);
+        if ($visit === null || $section === null) {
+            return false;
+        }
+
+        return ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && $section->questions() !== [])
+            || $paper->exits($section) !== [Route::END];
+    }
+
+    /** @return list<array{entry: string, try: int}> every step shown so far, in order, sources left out */
+    public function steps(Paper $paper): array
+    {
+        $steps = [];
+        foreach ($this->visits as $visit) {
+            foreach ($visit->entries as $id) {
+                if ($paper->entry($id)?->isQuestion() === true) {
+                    $steps[] = ['entry' => $id, 'try' => $visit->try];
+                }
+            }
+        }
+
+        return $steps;
+    }
+
+    /** Is this step in the pass that is open? Only there may an answer change. */
+    public function isOpen(string $entry, int $try): bool
+    {
+        $visit = $this->current();
+
+        return $visit !== null && $visit->try === $try && in_array($entry, $visit->entries, true);
+    }
+
+    /**
+     * The best credit over a question's tries, each weighed by what its try earns.
+     *
+     * @param array<int, BigRational> $credits credit by try
+     */
+    public static function bestCredit(Paper $paper, array $credits): BigRational
+    {
+        $best = BigRational::zero();
+        foreach ($credits as $try => $credit) {
+            $earned = $paper->mastery === null ? $credit : $credit->multipliedBy($paper->mastery->shareOfTry($try));
+            if ($earned->isGreaterThan($best)) {
+                $best = $earned;
+            }
+        }
+
+        return $best->simplified();
+    }
+
+    /** @return array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} */
+    public function toArray(): array
+    {
+        return ['visits' => array_map(static fn (Visit $v): array => $v->toArray(), $this->visits), 'ended' => $this->ended];
+    }
+
+    /** @param array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored */
+    public static function fromArray(array $stored): self
+    {
+        return new self(array_map(static fn (array $v): Visit => new Visit($v['section'], $v['try'], $v['entries']), $stored['visits']), $stored['ended']);
+    }
+
+    /**
+     * Share of the section's machine-marked points reached, best try each.
+     *
+     * @param array<string, array<int, Outcome>> $outcomes
+     * @param list<string>                       $machineMarked
+     */
+    private static function share(Paper $paper, Section $section, array $outcomes, array $machineMarked): BigRational
+    {
+        $reached = BigRational::zero();
+        $possible = BigRational::zero();
+        foreach ($section->questions() as $entry) {
+            if (!in_array($entry->id, $machineMarked, true)) {
+                continue;
+            }
+            $credits = array_map(static fn (Outcome $o): BigRational => $o->credit ?? BigRational::zero(), $outcomes[$entry->id] ?? []);
+            $reached = $reached->plus(self::bestCredit($paper, $credits)->multipliedBy($entry->points));
+            $possible = $possible->plus($entry->points);
+        }
+
+        return $possible->isZero() ? BigRational::zero() : $reached->dividedBy($possible)->simplified();
+    }
+
+    /**
+     * @param array<string, array<int, Outcome>> $outcomes
+     * @param list<string>                       $machineMarked
+     *
+     * @return list<string>
+     */
+    private static function missed(Visit $visit, array $outcomes, array $machineMarked): array
+    {
+        return array_values(array_filter(
+            $visit->entries,
+            static fn (string $id): bool => in_array($id, $machineMarked, true) && ($outcomes[$id][$visit->try] ?? null)?->verdict !== Verdict::Right,
+        ));
+    }
+
+    /** Sources keep their places; with shuffling, questions move only between the sources that stand around them. */
+    private static function enter(Section $section, Conditions $conditions, string $seed): Visit
+    {
+        $ids = [];
+        $run = [];
+        foreach ([...$section->entries, null] as $i => $entry) {
+            if ($entry instanceof Entry && $entry->isQuestion()) {
+                $run[] = $entry->id;
+
+                continue;
+            }
+            array_push($ids, ...($conditions->shuffleQuestions ? Draw::order($run, $seed, $section->id.'.'.$i) : $run));
+            $run = [];
+            if ($entry !== null) {
+                $ids[] = $entry->id;
+            }
+        }
+
+        return new Visit($section->id, 1, $ids);
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\Files;
+use ChalkLadder\Server\Bank\ItemInput;
+use ChalkLadder\Server\Bank\TermInput;
+use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Paper\PublishInput;
+
+/** Writes the demo's bank and papers through the same services that teachers use. */
+final class BankBuilder
+{
+    /** @var array<string, string> */
+    private array $skills = [];
+
+    /** @var array<string, string> */
+    private array $ideas = [];
+
+    /** @var array<string, string> */
+    private array $items = [];
+
+    public function __construct(
+        private readonly Scenario $scenario,
+        private readonly Terms $terms,
+        private readonly Bank $bank,
+        private readonly Papers $papers,
+        private readonly Files $files,
+    ) {
+    }
+
+    /** @return array<string, string> ids of the published editions by paper slug */
+    public function build(StaffUser $who): array
+    {
+        foreach ($this->scenario->bank('skills') as $slug => $name) {
+            $this->skills[(string) $slug] = $this->terms->addSkill($who, new TermInput(Scenario::text($name)))->id;
+        }
+        foreach ($this->scenario->bank('misconceptions') as $slug => $m) {
+            $m = Scenario::map($m);
+            $this->ideas[(string) $slug] = $this->terms->addMisconception($who, new TermInput(Scenario::text($m[0] ?? ''), Scenario::text($m[1] ?? ''), Scenario::text($m[2] ?? '')))->id;
+        }
+        foreach ($this->scenario->bank('questions') as $slug => $question) {
+            $this->items[(string) $slug] = $this->bank->create($who, new ItemInput($this->item(Scenario::map($question))))->id;
+        }
+        $editions = [];
+        foreach ($this->scenario->bank('papers') as $slug => $paper) {
+            $view = $this->papers->create($who, new PaperInput($this->paper($who, Scenario::map($paper))));
+            $editions[(string) $slug] = $this->papers->publish($who, $view->id, new PublishInput($view->version))->editionId ?? '';
+        }
+
+        return $editions;
+    }
+
+    /** @return array<string, string> question slugs by bank id */
+    public function slugs(): array
+    {
+        return array_flip($this->items);
+    }
+
+    /** @return array<string, string> ids of the misconceptions by slug */
+    public function ideas(): array
+    {
+        return $this->ideas;
+    }
+
+    /**
+     * @param array<array-key, mixed> $q
+     *
+     * @return array<string, mixed>
+     */
+    private function item(array $q): array
+    {
+        [$type, $rule] = match (true) {
+            isset($q['options']) => ['choice', $this->choice(Scenario::map($q['options']))],
+            isset($q['number']) => ['number', $this->number($q)],
+            isset($q['forms']) => ['text', $this->formsOf($q)],
+            default => ['open', ['criteria' => array_map($this->criterion(...), array_values(Scenario::map($q['criteria'] ?? [])))]],
+        };
+
+        return [
+            'version' => 1, 'type' => $type, 'title' => Scenario::text($q['title'] ?? ''), 'prompt' => Scenario::text($q['prompt'] ?? ''),
+            'points' => Scenario::text($q['points'] ?? '1'), 'skill' => $this->skills[Scenario::text($q['skill'] ?? '')] ?? null,
+            'hint' => Scenario::text($q['hint'] ?? ''), 'explanation' => Scenario::text($q['explanation'] ?? ''), 'rule' => $rule,
+        ];
+    }
+
+    /**
+     * @param array<array-key, mixed> $options
+     *
+     * @return array<string, mixed>
+     */
+    private function choice(array $options): array
+    {
+        $made = [];
+        foreach (array_values($options) as $i => $o) {
+            $o = Scenario::map($o);
+            $second = Scenario::text($o[1] ?? '');
+            $made[] = ['id' => 'o'.($i + 1), 'text' => '<p>'.Scenario::text($o[0] ?? '').'</p>', 'key' => $second === 'key', 'feedback' => strip_tags(Scenario::text($o[2] ?? '')), 'misconception' => $this->ideas[$second] ?? null];
+        }
+
+        return ['options' => $made];
+    }
+
+    /**
+     * @param array<array-key, mixed> $q
+     *
+     * @return array<string, mixed>
+     */
+    private function number(array $q): array
+    {
+        $n = Scenario::map($q['number'] ?? []);
+        $targets = [['value' => Scenario::text($n['value'] ?? '0'), 'tolerance' => Scenario::text($n['tolerance'] ?? '0'), 'credit' => '1']];
+        foreach (Scenario::map($q['targets'] ?? []) as $t) {
+            $t = Scenario::map($t);
+            $targets[] = ['value' => Scenario::text($t[0] ?? '0'), 'tolerance' => '0', 'credit' => '0', 'feedback' => strip_tags(Scenario::text($t[2] ?? '')), 'misconception' => $this->ideas[Scenario::text($t[1] ?? '')] ?? null];
+        }
+
+        return ['targets' => $targets, 'unit' => Scenario::text($n['unit'] ?? ''), 'unitUse' => Scenario::text($n['use'] ?? 'none')];
+    }
+
+    /**
+     * @param array<array-key, mixed> $q
+     *
+     * @return array<string, mixed>
+     */
+    private function formsOf(array $q): array
+    {
+        $forms = [];
+        foreach (Scenario::map($q['forms'] ?? []) as $f) {
+            $f = Scenario::map($f);
+            $forms[] = ['text' => Scenario::text($f[0] ?? ''), 'credit' => Scenario::text($f[1] ?? '1'), 'feedback' => Scenario::text($f[2] ?? '')];
+        }
+
+        return ['forms' => $forms, 'allowSlips' => ($q['slips'] ?? false) === true];
+    }
+
+    /** @return array<string, mixed> */
+    private function criterion(mixed $criterion): array
+    {
+        $c = Scenario::map($criterion);
+        $levels = [];
+        foreach (array_slice($c, 1) as $level) {
+            $l = Scenario::map($level);
+            $levels[] = ['descriptor' => Scenario::text($l[0] ?? ''), 'points' => Scenario::text($l[1] ?? '0'), 'misconception' => $this->ideas[Scenario::text($l[2] ?? '')] ?? null];
+        }
+
+        return ['name' => Scenario::text($c[0] ?? ''), 'levels' => $levels];
+    }
+
+    /**
+     * @param array<array-key, mixed> $paper
+     *
+     * @return array<string, mixed>
+     */
+    private function paper(StaffUser $who, array $paper): array
+    {
+        $sections = [];
+        $ids = [];
+        foreach (array_values(Scenario::map($paper['sections'] ?? [])) as $i => $s) {
+            $ids[Scenario::text(Scenario::map($s)[0] ?? '')] = 's'.($i + 1);
+        }
+        foreach (array_values(Scenario::map($paper['sections'] ?? [])) as $i => $s) {
+            $s = Scenario::map($s);
+            $entries = [];
+            foreach (array_values(Scenario::map($s[1] ?? [])) as $j => $slug) {
+                $entries[] = $this->entry($who, Scenario::text($slug), 'e'.($i + 1).'-'.($j + 1));
+            }
+            $route = isset($s[2]) ? Scenario::map($s[2]) : null;
+            $sections[] = ['id' => 's'.($i + 1), 'title' => Scenario::text($s[0] ?? ''), 'entries' => $entries, 'route' => $route === null ? null : ['below' => Scenario::text($route['below'] ?? '1/2'), 'then' => $ids[Scenario::text($route['then'] ?? '')] ?? 'end', 'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end']];
+        }
+
+        return ['version' => 1, 'title' => Scenario::text($paper['title'] ?? ''), 'sections' => $sections, 'mastery' => $paper['mastery'] ?? null];
+    }
+
+    /** @return array<string, mixed> */
+    private function entry(StaffUser $who, string $slug, string $id): array
+    {
+        if (!str_starts_with($slug, '@')) {
+            return ['id' => $id, 'kind' => 'question', 'item' => $this->items[$slug] ?? throw new \LogicException("The demo names a question $slug that it does not write."), 'points' => Scenario::text($this->scenario->question($slug)['points'] ?? '1')];
+        }
+        $source = Scenario::map($this->scenario->bank('sources')[substr($slug, 1)] ?? []);
+        $file = Scenario::text($source['picture'] ?? '');
+
+        return ['id' => $id, 'kind' => 'source', 'source' => [
+            'title' => Scenario::text($source['title'] ?? ''),
+            'html' => Scenario::text($source['html'] ?? ''),
+            'picture' => $file === '' ? null : $this->files->store($who->teamId, 'image/svg+xml', $file, $this->scenario->picture($file)),
+            'alt' => Scenario::text($source['alt'] ?? ''),
+        ]];
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Marking\Desk;
+use ChalkLadder\Server\Marking\MarkInput;
+use ChalkLadder\Server\Marking\Returning;
+use ChalkLadder\Server\Marking\ReturnInput;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Regroup\FollowUpInput;
+use ChalkLadder\Server\Regroup\FollowUpsInput;
+use ChalkLadder\Server\Regroup\GroupingInput;
+use ChalkLadder\Server\Regroup\Groupings;
+use ChalkLadder\Server\Regroup\GroupInput;
+use ChalkLadder\Server\Regroup\GroupView;
+use ChalkLadder\Server\Regroup\MemberInput;
+use ChalkLadder\Server\Regroup\MemberView;
+use Symfony\Component\Clock\Clock;
+use Symfony\Component\Clock\MockClock;
+use Symfony\Component\Uid\Uuid;
+
+/** A term at Kelpwick Harbour: papers handed out, sat, marked, returned, and what came of them. */
+final class History
+{
+    /** @var array<string, array{sim: SimulatedStudent, user: StudentUser, class: string}> */
+    private array $students = [];
+
+    /** @var array<string, string> */
+    private array $editions = [];
+
+    /** @var array<string, string> */
+    private array $slugs = [];
+
+    public function __construct(
+        private readonly Scenario $scenario,
+        private readonly Database $database,
+        private readonly People $people,
+        private readonly BankBuilder $builder,
+        private readonly Sitter $sitter,
+        private readonly Handouts $handouts,
+        private readonly Desk $desk,
+        private readonly Returning $returning,
+        private readonly Groupings $groupings,
+    ) {
+    }
+
+    public function tell(): void
+    {
+        $today = new \DateTimeImmutable('today 09:00');
+        $this->at($today, '-60 days');
+        ['lead' => $lead, 'marker' => $marker] = $this->people->team();
+        $this->editions = $this->builder->build($lead);
+        $this->slugs = $this->builder->slugs();
+        $classes = $this->people->classes($lead);
+        $this->students = $this->people->students();
+
+        $this->at($today, '-38 days');
+        $chart = $this->handOut($lead, 'chart', array_values($classes));
+        $this->sitAll($chart, 0.96);
+        $this->handouts->close($lead, $chart);
+        $this->at($today, '-36 days');
+        $this->returning->return($lead, $chart, new ReturnInput(null, 'Read your feedback on scale before Thursday; we come back to it.'));
+        $this->group($lead, $chart);
+
+        $this->at($today, '-6 days');
+        $check = $this->handOut($lead, 'check', array_values($classes), ['attempts' => 2, 'counts' => 'best']);
+        $this->sitAll($check, 0.95);
+        $this->sitAll($check, 0.09);
+        $this->handouts->close($lead, $check);
+
+        $this->at($today, '-3 days');
+        $unit = $this->handOut($lead, 'unit', [$classes['8 Kestrel'], $classes['8 Heron']]);
+        $this->sitAll($unit, 0.94);
+        $this->handouts->close($lead, $unit);
+        $this->markSome($marker, $unit);
+
+        Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
+        $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
+        $this->handouts->create($lead, new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()));
+    }
+
+    private function at(\DateTimeImmutable $today, string $when): void
+    {
+        Clock::set(new MockClock($today->modify($when)));
+    }
+
+    /**
+     * @param list<string>         $classes
+     * @param array<string, mixed> $conditions
+     */
+    private function handOut(StaffUser $who, string $paper, array $classes, array $conditions = []): string
+    {
+        return $this->handouts->create($who, new HandoutInput($this->editions[$paper], $classes, [], $conditions + ['feedback' => 'on return'], requestId: Uuid::v7()->toRfc4122()))->id;
+    }
+
+    private function sitAll(string $handoutId, float $share): void
+    {
+        $slugs = $this->slugsOf($handoutId);
+        foreach ($this->database->rows('SELECT student_id FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]) as $row) {
+            $student = $this->students[$row->text('student_id')] ?? null;
+            if ($student !== null && $student['sim']->chance() < $share) {
+                $this->sitter->sit($student['sim'], $student['user'], $handoutId, $slugs, 1);
+            }
+        }
+    }
+
+    /** @return array<string, string> question slug by entry id */
+    private function slugsOf(string $handoutId): array
+    {
+        $slugs = [];
+        foreach ($this->database->rows('SELECT ei.entry, ei.item_id FROM handout h JOIN edition_item ei ON ei.edition_id = h.edition_id WHERE h.id = :id', ['id' => $handoutId]) as $row) {
+            $slugs[$row->text('entry')] = $this->slugs[$row->text('item_id')] ?? '';
+        }
+
+        return $slugs;
+    }
+
+    /** The marker has begun with the first open question and left the second. */
+    private function markSome(StaffUser $marker, string $handoutId): void
+    {
+        $slugs = $this->slugsOf($handoutId);
+        $entry = (string) array_search('e-why-springs', $slugs, true);
+        $comments = ['Yes, the pulls add. Say when that happens: what are the three bodies doing?', 'Give the line of the log you used.', 'Not the season: "to spring up".'];
+        foreach ($this->desk->desk($marker, $handoutId, $entry)->answers as $i => $answer) {
+            $levels = $this->levelsFor('e-why-springs', $answer->given);
+            if ($i % 5 > 2 || $levels === null) {
+                continue;
+            }
+            $comment = match (true) {
+                str_contains($answer->given, 'spring when') => $comments[2],
+                $levels === [2, 0] => $comments[0],
+                $levels[1] === 0 && $levels[0] > 0 => $comments[1],
+                default => '',
+            };
+            $this->desk->mark($marker, new MarkInput($answer->sittingId, $entry, $answer->try, $levels, null, $comment, $answer->markVersion));
+        }
+    }
+
+    /** @return array{int, int}|null the rubric levels that the scenario gives to the answer this one was made from */
+    private function levelsFor(string $slug, string $given): ?array
+    {
+        $fold = static fn (string $t): string => str_replace(['i think ', 'because', 'cause', '.'], ['', '', '', ''], mb_strtolower($t));
+        foreach (Scenario::map($this->scenario->question($slug)['answers'] ?? []) as $answer) {
+            $answer = Scenario::map($answer);
+            if ($fold(Scenario::text($answer[2] ?? '')) === $fold($given) && is_int($answer[0] ?? null) && is_int($answer[1] ?? null)) {
+                return [$answer[0], $answer[1]];
+            }
+        }
+
+        return null;
+    }
+
+    /** Groups by misconception after the chart work; who mixes up units gets a second look at scale, and sits it. */
+    private function group(StaffUser $who, string $handoutId): void
+    {
+        $proposal = $this->groupings->propose($who->teamId, $handoutId, 'misconception');
+        $kept = $this->groupings->keep($who, $handoutId, new GroupingInput('After the chart work', 'misconception', array_map(
+            static fn (GroupView $g): GroupInput => new GroupInput($g->name, $g->about, array_map(static fn (MemberView $m): MemberInput => new MemberInput($m->studentId, $m->reason), $g->members)),
+            $proposal->groups,
+        )));
+        $scale = array_intersect_key($this->builder->ideas(), ['cmm' => 1, 'kmm' => 1, 'mulscale' => 1]);
+        $followUps = [];
+        foreach ($kept->groups as $group) {
+            if ($group->id !== null && in_array($group->about, $scale, true)) {
+                $followUps[] = new FollowUpInput($group->id, $this->editions['scale-again'], Uuid::v7()->toRfc4122());
+            }
+        }
+        if ($followUps === []) {
+            return;
+        }
+        $this->groupings->followUp($who, $kept->id ?? '', new FollowUpsInput($followUps, ['feedback' => 'after hand-in']));
+        foreach ($this->database->rows('SELECT h.id FROM handout h JOIN grouping_group g ON g.id = h.group_id WHERE g.grouping_id = :id', ['id' => $kept->id]) as $row) {
+            $this->sitAll($row->text('id'), 0.9);
+            $this->handouts->close($who, $row->text('id'));
+        }
+    }
+}

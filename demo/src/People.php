@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use ChalkLadder\Server\Identity\Role;
+use ChalkLadder\Server\Identity\Staff;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Roster\ClassInput;
+use ChalkLadder\Server\Roster\RosterInput;
+use ChalkLadder\Server\Roster\Rosters;
+
+/** The demo's teams, classes and simulated students. */
+final readonly class People
+{
+    public function __construct(private Scenario $scenario, private Database $database, private Staff $staff, private Rosters $rosters)
+    {
+    }
+
+    /** @return array{lead: StaffUser, marker: StaffUser} */
+    public function team(): array
+    {
+        $team = $this->makeTeam('Kelpwick Harbour · Year 8');
+        $made = [];
+        foreach ($this->scenario->people('staff') as $person) {
+            $user = $this->person($team, Scenario::map($person));
+            $made[$user->role->value] ??= $user;
+        }
+        $other = $this->makeTeam('Saltmarsh Academy · Geography');
+        $this->person($other, $this->scenario->people('stranger'));
+
+        return ['lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'), 'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.')];
+    }
+
+    /** @return array<string, string> class ids by name */
+    public function classes(StaffUser $who): array
+    {
+        $ids = [];
+        foreach ($this->scenario->people('classes') as $name => $class) {
+            $id = $this->rosters->create($who, new ClassInput((string) $name))->id;
+            $this->rosters->add($who, $id, new RosterInput(implode("\n", array_map(Scenario::text(...), Scenario::map(Scenario::map($class)['names'] ?? [])))));
+            $ids[(string) $name] = $id;
+        }
+
+        return $ids;
+    }
+
+    /** @return array<string, array{sim: SimulatedStudent, user: StudentUser, class: string}> by student id */
+    public function students(): array
+    {
+        $ideas = array_map(strval(...), array_keys($this->scenario->bank('misconceptions')));
+        $students = [];
+        foreach ($this->database->rows("SELECT s.id, s.team_id, s.name, c.name AS class FROM student s JOIN class_member m ON m.student_id = s.id JOIN class c ON c.id = m.class_id ORDER BY c.name, s.name_folded") as $row) {
+            $class = Scenario::map($this->scenario->people('classes')[$row->text('class')] ?? null);
+            $lean = is_numeric($class['lean'] ?? null) ? (float) $class['lean'] : 0.0;
+            $behind = Scenario::text($class['behind'] ?? '');
+            $students[$row->text('id')] = [
+                'sim' => SimulatedStudent::born($row->text('id'), $row->text('name'), $lean, $ideas, $behind === '' ? [] : [$behind => -1.3]),
+                'user' => new StudentUser($row->text('id'), $row->text('team_id'), $row->text('name')),
+                'class' => $row->text('class'),
+            ];
+        }
+
+        return $students;
+    }
+
+    private function makeTeam(string $name): string
+    {
+        $id = $this->database->newId();
+        $this->database->insert('team', ['id' => $id, 'name' => $name]);
+
+        return $id;
+    }
+
+    /** @param array<array-key, mixed> $person role, name, address */
+    private function person(string $team, array $person): StaffUser
+    {
+        $role = Role::from(Scenario::text($person[0] ?? 'teacher'));
+        $name = Scenario::text($person[1] ?? '');
+
+        return new StaffUser($this->staff->create($team, Scenario::text($person[2] ?? ''), $name, $role, Staff::DEMO_PASSWORD), $team, $name, $role);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use Symfony\Component\Yaml\Yaml;
+
+/** The demo's files, read: what is told in demo/bank.yaml and demo/classes.yaml. */
+final class Scenario
+{
+    /** @var array<array-key, mixed> */
+    private readonly array $bank;
+
+    /** @var array<array-key, mixed> */
+    private readonly array $people;
+
+    public function __construct(private readonly string $projectDir)
+    {
+        $this->bank = self::map(Yaml::parseFile($projectDir.'/demo/bank.yaml'));
+        $this->people = self::map(Yaml::parseFile($projectDir.'/demo/classes.yaml'));
+    }
+
+    /** @return array<array-key, mixed> */
+    public function bank(string $part): array
+    {
+        return self::map($this->bank[$part] ?? []);
+    }
+
+    /** @return array<array-key, mixed> */
+    public function people(string $part): array
+    {
+        return self::map($this->people[$part] ?? []);
+    }
+
+    /** @return array<array-key, mixed> */
+    public function question(string $slug): array
+    {
+        return self::map($this->bank('questions')[$slug] ?? []);
+    }
+
+    public function picture(string $file): string
+    {
+        return (string) file_get_contents($this->projectDir.'/demo/pictures/'.basename($file));
+    }
+
+    /** @return array<array-key, mixed> */
+    public static function map(mixed $value): array
+    {
+        return is_array($value) ? $value : [];
+    }
+
+    public static function text(mixed $value): string
+    {
+        return is_string($value) || is_int($value) || is_float($value) ? (string) $value : '';
+    }
+}

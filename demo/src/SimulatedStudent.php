@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/** A made-up student: an ability, wrong ideas held, and a way of working. Draws come from a seed, so the story is always the same. */
+final class SimulatedStudent
+{
+    private readonly Randomizer $random;
+
+    /**
+     * @param list<string>         $ideas slugs of the misconceptions held
+     * @param array<string, float> $skills offset in ability by skill
+     */
+    public function __construct(
+        public readonly string $id,
+        public readonly float $ability,
+        public readonly array $ideas,
+        public readonly array $skills,
+        public readonly bool $rushes,
+        string $seed,
+    ) {
+        $this->random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed, true)));
+    }
+
+    /**
+     * @param list<string>         $allIdeas
+     * @param array<string, float> $skills
+     */
+    public static function born(string $id, string $name, float $lean, array $allIdeas, array $skills): self
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'born|'.$name, true)));
+        // The sum of twelve uniforms is near enough a normal draw for a story.
+        $ability = $lean - 6.0;
+        for ($i = 0; $i < 12; ++$i) {
+            $ability += ($random->getInt(0, 999_999) / 1e6);
+        }
+        $ideas = array_values(array_filter($allIdeas, static fn (): bool => ($random->getInt(0, 999_999) / 1e6) < 0.16 - 0.05 * max(-1.5, min(1.5, $ability))));
+
+        return new self($id, $ability, $ideas, $skills, ($random->getInt(0, 999_999) / 1e6) < 0.045, 'sits|'.$name);
+    }
+
+    public function chance(): float
+    {
+        return $this->random->getInt(0, 999_999) / 1e6;
+    }
+
+    /**
+     * @param array<array-key, mixed> $question as in bank.yaml
+     *
+     * @return array{text: string}|array{options: list<string>}|null null leaves it blank
+     */
+    public function answer(array $question): ?array
+    {
+        $difficulty = is_numeric($question['difficulty'] ?? null) ? (float) $question['difficulty'] : 0.0;
+        $skill = is_string($question['skill'] ?? null) ? $question['skill'] : '';
+        $ability = $this->ability + ($this->skills[$skill] ?? 0.0);
+        $p = $this->rushes ? 0.3 : 1 / (1 + exp(-1.5 * ($ability - $difficulty + 0.5)));
+        if ($this->chance() < ($this->rushes ? 0.01 : 0.03 - 0.01 * $ability)) {
+            return null;
+        }
+
+        return match (true) {
+            isset($question['options']) => $this->choose($question, $p),
+            isset($question['number']) => $this->reckon($question, $p),
+            isset($question['forms']) => $this->spell($question, $p),
+            default => $this->explain($question, $ability),
+        };
+    }
+
+    /**
+     * @param array<array-key, mixed> $question
+     *
+     * @return array{options: list<string>}
+     */
+    private function choose(array $question, float $p): array
+    {
+        $options = is_array($question['options'] ?? null) ? array_values($question['options']) : [];
+        $key = is_int($question['truth'] ?? null) ? $question['truth'] : 0;
+        $rival = $question['rival'] ?? null;
+        if (is_int($rival) && $this->chance() < 0.46) {
+            return ['options' => ['o'.($rival + 1)]];
+        }
+        foreach ($options as $i => $option) {
+            $idea = is_array($option) ? ($option[1] ?? null) : null;
+            if (is_string($idea) && in_array($idea, $this->ideas, true) && $this->chance() < 0.75) {
+                return ['options' => ['o'.($i + 1)]];
+            }
+        }
+        if ($this->chance() < $p) {
+            return ['options' => ['o'.($key + 1)]];
+        }
+        $wrong = array_values(array_filter(array_keys($options), static fn (int $i): bool => $i !== $key));
+
+        return ['options' => ['o'.($wrong[$this->random->getInt(0, count($wrong) - 1)] + 1)]];
+    }
+
+    /**
+     * @param array<array-key, mixed> $question
+     *
+     * @return array{text: string}
+     */
+    private function reckon(array $question, float $p): array
+    {
+        $number = is_array($question['number'] ?? null) ? $question['number'] : [];
+        $value = is_string($number['value'] ?? null) ? $number['value'] : '0';
+        $unit = is_string($number['unit'] ?? null) ? $number['unit'] : '';
+        $required = ($number['use'] ?? '') === 'required';
+        $targets = is_array($question['targets'] ?? null) ? array_values($question['targets']) : [];
+        foreach ($targets as $target) {
+            if (is_array($target) && is_string($target[1] ?? null) && in_array($target[1], $this->ideas, true) && $this->chance() < 0.75) {
+                return ['text' => $this->written(is_string($target[0] ?? null) ? $target[0] : '0', $unit, $required)];
+            }
+        }
+        if ($this->chance() < $p) {
+            return ['text' => $this->written($value, $unit, $required)];
+        }
+        $target = $targets === [] ? null : $targets[$this->random->getInt(0, count($targets) - 1)];
+        if (is_array($target) && is_string($target[0] ?? null) && $this->chance() < 0.5) {
+            return ['text' => $this->written($target[0], $unit, $required)];
+        }
+
+        return ['text' => $this->written((string) round((float) $value * (0.5 + $this->chance()), 1), $unit, $required)];
+    }
+
+    private function written(string $value, string $unit, bool $required): string
+    {
+        $roll = $this->chance();
+
+        return match (true) {
+            $required && $roll < 0.06 => $value,
+            $unit === '' || (!$required && $roll < 0.45) => $value,
+            $roll < 0.8 => $value.' '.$unit,
+            default => $value.$unit,
+        };
+    }
+
+    /**
+     * @param array<array-key, mixed> $question
+     *
+     * @return array{text: string}
+     */
+    private function spell(array $question, float $p): array
+    {
+        $forms = is_array($question['forms'] ?? null) ? array_values($question['forms']) : [];
+        $variants = array_values(array_filter(is_array($question['variants'] ?? null) ? $question['variants'] : [], is_string(...)));
+        $roll = $this->chance();
+        if ($roll < $p * 0.7) {
+            return ['text' => is_array($forms[0] ?? null) && is_string($forms[0][0] ?? null) ? $forms[0][0] : ''];
+        }
+        if ($roll < $p && $variants !== []) {
+            return ['text' => $variants[$this->random->getInt(0, count($variants) - 1)]];
+        }
+        $form = $forms[$this->random->getInt(0, count($forms) - 1)] ?? null;
+
+        return ['text' => $roll < 0.85 && is_array($form) && is_string($form[0] ?? null) ? $form[0] : 'Gannet Bank'];
+    }
+
+    /**
+     * @param array<array-key, mixed> $question
+     *
+     * @return array{text: string}
+     */
+    private function explain(array $question, float $ability): array
+    {
+        $answers = is_array($question['answers'] ?? null) ? array_values($question['answers']) : [];
+        $best = count($answers) - 1;
+        // The answers stand in rising quality; a student lands near the one that fits.
+        $at = (int) round($best * (1 / (1 + exp(-$ability)) + ($this->chance() - 0.5) * 0.55));
+        $answer = $answers[max(0, min($best, $at))] ?? null;
+        $text = is_array($answer) && is_string($answer[2] ?? null) ? $answer[2] : '';
+        $roll = $this->chance();
+
+        return ['text' => match (true) {
+            $roll < 0.2 => lcfirst(rtrim($text, '.')),
+            $roll < 0.3 => 'I think '.lcfirst($text),
+            $roll < 0.38 => str_replace('because', 'cause', $text),
+            default => $text,
+        }];
+    }
+}

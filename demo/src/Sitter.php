@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Demo;
+
+use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Sitting\SaveInput;
+use ChalkLadder\Server\Sitting\SavesInput;
+use ChalkLadder\Server\Sitting\Sittings;
+use ChalkLadder\Server\Sitting\SittingView;
+use ChalkLadder\Server\Sitting\StepView;
+use ChalkLadder\Server\Sitting\VisitInput;
+
+/** Lets a simulated student sit, through the same acts as a real one. */
+final readonly class Sitter
+{
+    public function __construct(private Sittings $sittings, private Scenario $scenario)
+    {
+    }
+
+    /**
+     * Sits a handout to its end.
+     *
+     * @param array<string, string> $slugs question slug by entry id
+     */
+    public function sit(SimulatedStudent $student, StudentUser $user, string $handoutId, array $slugs, int $counter): void
+    {
+        $view = $this->sittings->open($user, $handoutId);
+        for ($pass = 0; $pass < 20; ++$pass) {
+            $saves = [];
+            foreach (self::openSteps($view) as $step) {
+                $value = $student->answer($this->scenario->question($slugs[$step->entry] ?? ''));
+                if ($value !== null) {
+                    $saves[] = new SaveInput($step->entry, $step->try, $value, $counter, 'demo-'.$step->entry.'-'.$step->try);
+                }
+            }
+            if ($student->rushes && $student->chance() < 0.3) {
+                $saves = array_slice($saves, 0, max(1, count($saves) - 2));
+            }
+            if ($saves !== []) {
+                $this->sittings->save($user, $view->id, new SavesInput($saves));
+            }
+            if (!$view->mayGoOn) {
+                break;
+            }
+            $view = $this->sittings->goOn($user, $view->id, new VisitInput($view->visit));
+            if ($view->ended) {
+                break;
+            }
+        }
+        $this->sittings->handIn($user, $view->id, new VisitInput($view->visit));
+    }
+
+    /**
+     * One step of a live sitting: opens it, answers the next question, goes on, or hands in. False when there is nothing left.
+     *
+     * @param array<string, string> $slugs
+     */
+    public function step(SimulatedStudent $student, StudentUser $user, string $handoutId, array $slugs, int $counter): bool
+    {
+        $view = $this->sittings->open($user, $handoutId);
+        $todo = array_values(array_filter(self::openSteps($view), static fn (StepView $s): bool => $s->counter === 0));
+        if ($todo !== []) {
+            $value = $student->answer($this->scenario->question($slugs[$todo[0]->entry] ?? '')) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
+            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, $value, $counter, 'demo-'.$counter)], ($todo[1] ?? $todo[0])->entry));
+
+            return true;
+        }
+        if (!$view->ended && $view->mayGoOn) {
+            $this->sittings->goOn($user, $view->id, new VisitInput($view->visit));
+
+            return true;
+        }
+        $this->sittings->handIn($user, $view->id, new VisitInput($view->visit));
+
+        return false;
+    }
+
+    /** @return list<StepView> */
+    private static function openSteps(SittingView $view): array
+    {
+        return array_values(array_filter($view->steps, static fn (StepView $s): bool => $s->open && $s->face !== null));
+    }
+}

@@ -1,0 +1,151 @@
+# Shared by bin/start, bin/stop, bin/test and bin/bench. Source it with ROOT, STATE and PORT set.
+# STATE: where an instance keeps everything it makes.  RUN: a short path for sockets and process numbers.
+
+say()  { printf '\033[2m·\033[0m %s\n' "$*"; }
+fail() { printf 'chalk-ladder: %s\n' "$*" >&2; exit 1; }
+
+APT_PACKAGES=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-gd php8.2-intl php8.2-zip php8.2-curl php8.2-apcu php8.2-bcmath php8.2-mbstring php8.2-xml
+  postgresql-15 nginx-light libnginx-mod-nchan chromium poppler-utils curl unzip ca-certificates)
+PG_BIN=/usr/lib/postgresql/15/bin
+
+prepare_state() {
+  mkdir -p "$STATE" "$ROOT/var/stamp"
+  RUN="/tmp/chalk-ladder-$(printf '%s' "$STATE" | sha256sum | cut -c1-12)"
+  if [ "$(id -u)" = 0 ]; then WEB_USER=www-data; DB_USER=postgres; else WEB_USER=$(id -un); DB_USER=$WEB_USER; fi
+}
+
+as_root() { if [ "$(id -u)" = 0 ]; then "$@"; elif command -v sudo >/dev/null; then sudo "$@"; else fail "this needs root or sudo: $*"; fi; }
+as_db()   { if [ "$(id -u)" = 0 ]; then setpriv --reuid="$DB_USER" --regid="$DB_USER" --init-groups env HOME=/tmp "$@"; else "$@"; fi; }
+
+# What Debian cannot supply is asked for before anything is touched.
+check_tools() {
+  if ! command -v node >/dev/null; then fail "Node.js 20 or newer is needed and Debian 12 does not supply it. Install it, then run this again."; fi
+  local major; major=$(node -p 'process.versions.node.split(".")[0]')
+  [ "$major" -ge 20 ] || fail "Node.js 20 or newer is needed; this is $(node --version). Install a newer one, then run this again."
+  command -v npm >/dev/null || fail "npm 10 or newer is needed; it comes with Node.js 20. Install it, then run this again."
+  command -v apt-get >/dev/null || fail "this script installs Debian packages; apt-get was not found. Needed: ${APT_PACKAGES[*]} composer"
+}
+
+install_packages() {
+  local missing=() p
+  for p in "${APT_PACKAGES[@]}"; do dpkg-query -W -f='${Status}' "$p" 2>/dev/null | grep -q 'ok installed' || missing+=("$p"); done
+  command -v composer >/dev/null || missing+=(composer)
+  [ ${#missing[@]} -eq 0 ] && return 0
+  say "installing ${#missing[@]} Debian packages: ${missing[*]}"
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >"$STATE/apt.log" 2>&1 || true
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >>"$STATE/apt.log" 2>&1 \
+    || { tail -n 5 "$STATE/apt.log" >&2; fail "apt-get could not install them; its words are in $STATE/apt.log"; }
+}
+
+# once NAME HASH COMMAND...: runs the command unless it has run for this hash.
+once() {
+  local name=$1 hash=$2; shift 2
+  [ "$(cat "$ROOT/var/stamp/$name" 2>/dev/null)" = "$hash" ] && return 0
+  "$@" || return 1
+  printf '%s' "$hash" >"$ROOT/var/stamp/$name"
+}
+hash_of() { (cd "$ROOT" && find "$@" -type f -print0 2>/dev/null | sort -z | xargs -0 sha256sum 2>/dev/null | sha256sum | cut -c1-16); }
+
+fetch_php() {
+  say "fetching PHP packages"
+  ( cd "$ROOT" || exit 1
+    if [ ! -f var/packages/symfony/composer.json ]; then
+      mkdir -p var/packages
+      composer create-project symfony/symfony var/packages/symfony 7.4.23 --no-install --no-scripts --no-plugins --no-interaction -q || exit 1
+    fi
+    COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q \
+      && chmod -R a+rX vendor ) # some archives unpack for their owner alone
+}
+fetch_web() { say "fetching front-end packages"; ( cd "$ROOT" && npm install --loglevel=error ); }
+build_web() { say "building the front end"; ( cd "$ROOT" && npx vite build web --logLevel warn ); }
+
+fetch_all() {
+  once composer "$(hash_of composer.json)-$([ -f "$ROOT/vendor/autoload.php" ] && echo y)" fetch_php || fail "composer could not fetch the PHP packages"
+  printf '%s' "$(hash_of composer.json)-y" >"$ROOT/var/stamp/composer"
+  once npm "$(hash_of package.json)-$([ -d "$ROOT/node_modules" ] && echo y)" fetch_web || fail "npm could not fetch the front-end packages"
+  printf '%s' "$(hash_of package.json)-y" >"$ROOT/var/stamp/npm"
+}
+build_all() {
+  local h; h="$(hash_of package.json web/src web/index.html web/student.html web/vite.config.ts web/public)"
+  [ -f "$ROOT/web/dist/index.html" ] || h="$h-new"
+  once web "$h" build_web || fail "the front end did not build"
+  printf '%s' "${h%-new}" >"$ROOT/var/stamp/web"
+}
+
+port_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+free_port() { local p=$1; while ! port_free "$p"; do p=$((p + 1)); done; echo "$p"; }
+alive() { [ -f "$1" ] && kill -0 "$(head -n1 "$1")" 2>/dev/null; }
+
+start_postgres() {
+  local data="$STATE/postgres"
+  if [ ! -f "$data/PG_VERSION" ]; then
+    say "making a PostgreSQL cluster"
+    mkdir -p "$data"; chmod 700 "$data"
+    [ "$(id -u)" = 0 ] && chown "$DB_USER" "$data"
+    as_db test -w "$data" || fail "the user $DB_USER cannot reach $data; move the project to a folder that others may enter"
+    as_db "$PG_BIN/initdb" -D "$data" -U chalk -A trust -E UTF8 --locale=C.UTF-8 --no-instructions >"$STATE/initdb.log" 2>&1 || fail "initdb failed; see $STATE/initdb.log"
+    cat "$ROOT/ops/postgresql.conf" >>"$data/postgresql.conf"
+  fi
+  if ! alive "$data/postmaster.pid" || ! as_db "$PG_BIN/pg_ctl" -D "$data" status >/dev/null 2>&1; then
+    rm -f "$data/postmaster.pid"
+    PG_PORT=$(free_port $((PORT + 1)))
+    echo "$PG_PORT" >"$STATE/pg-port"
+    : >>"$STATE/postgres.log"; [ "$(id -u)" = 0 ] && chown "$DB_USER" "$STATE/postgres.log"
+    as_db "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$STATE/postgres.log" -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=" start >/dev/null || { tail -n 5 "$STATE/postgres.log" >&2; fail "PostgreSQL did not start; see $STATE/postgres.log"; }
+  fi
+  PG_PORT=$(cat "$STATE/pg-port")
+}
+
+# The environment of an instance: console commands and PHP-FPM see the same.
+instance_env() {
+  [ -s "$STATE/secret" ] || { (umask 077; head -c 32 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STATE/secret"); }
+  export CHALK_SECRET CHALK_DATABASE CHALK_STATE CHALK_PUBLISH_SOCKET CHALK_URL CHALK_DEMO APP_ENV
+  CHALK_SECRET=$(cat "$STATE/secret")
+  CHALK_DATABASE="pgsql://chalk@127.0.0.1:$PG_PORT/${DATABASE:-chalk}"
+  CHALK_STATE=$STATE
+  CHALK_PUBLISH_SOCKET="$RUN/publish.sock"
+  CHALK_URL="http://127.0.0.1:$PORT"
+  CHALK_DEMO=${CHALK_DEMO:-1}
+  APP_ENV=${APP_ENV:-prod}
+}
+make_database() { "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U chalk -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname='$1'" | grep -q 1 || "$PG_BIN/createdb" -h 127.0.0.1 -p "$PG_PORT" -U chalk "$1"; }
+drop_database() { "$PG_BIN/dropdb" -h 127.0.0.1 -p "$PG_PORT" -U chalk --if-exists --force "$1"; }
+console() { php -d apc.enable_cli=1 -d memory_limit=512M "$ROOT/server/console.php" "$@"; }
+
+fill() { # fill TEMPLATE TARGET: puts this instance's values into a settings file
+  local user_line=""; [ "$(id -u)" = 0 ] && user_line="user $WEB_USER;"
+  sed -e "s|@ROOT@|$ROOT|g; s|@STATE@|$STATE|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@USER_LINE@|$user_line|g; s|@WEB_USER@|$WEB_USER|g" \
+      -e "s|@SECRET@|$CHALK_SECRET|g; s|@DATABASE@|$CHALK_DATABASE|g; s|@URL@|$CHALK_URL|g; s|@DEMO@|$CHALK_DEMO|g; s|@ENV@|$APP_ENV|g" "$1" >"$2"
+}
+
+start_web() {
+  mkdir -p "$RUN" "$STATE/nginx"; chmod 755 "$RUN"
+  [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$RUN"
+  (umask 077; fill "$ROOT/ops/php-fpm.conf" "$STATE/php-fpm.conf")
+  if [ "$(id -u)" != 0 ]; then sed -i '/^user = /d; /^group = /d; /^listen.owner/d; /^listen.group/d' "$STATE/php-fpm.conf"; fi
+  fill "$ROOT/ops/nginx.conf" "$STATE/nginx.conf"
+  if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
+  rm -f "$RUN/publish.sock" "$RUN/fpm.sock"
+  /usr/sbin/php-fpm8.2 --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }
+  /usr/sbin/nginx -c "$STATE/nginx.conf" -e "$STATE/nginx/error.log" 2>>"$STATE/nginx.log" || { tail -n 5 "$STATE/nginx.log" >&2; fail "nginx did not start"; }
+}
+
+stop_pid() { # stop_pid FILE SIGNAL NAME-PATTERN: only a process that is what we started
+  alive "$1" || { rm -f "$1"; return 0; }
+  local pid; pid=$(head -n1 "$1")
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q "$3" || { rm -f "$1"; return 0; }
+  kill "-$2" "$pid" 2>/dev/null
+  for _ in $(seq 100); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+  rm -f "$1"
+}
+stop_web() {
+  stop_pid "$RUN/demo-live.pid" TERM console.php
+  stop_pid "$RUN/nginx.pid" QUIT nginx
+  stop_pid "$RUN/fpm.pid" QUIT php-fpm
+  # After a kill −9 workers can outlive their master and its pid file; they still name our settings or hold our socket.
+  pkill -f "$STATE/nginx.conf" 2>/dev/null
+  pkill -f "$STATE/php-fpm.conf" 2>/dev/null
+  return 0
+}
+stop_postgres() { [ -f "$STATE/postgres/postmaster.pid" ] && as_db "$PG_BIN/pg_ctl" -D "$STATE/postgres" -m fast -w stop >/dev/null 2>&1; return 0; }
+wait_http() { for _ in $(seq 100); do curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/session" 2>/dev/null && return 0; sleep 0.1; done; return 1; }

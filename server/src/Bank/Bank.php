@@ -1,0 +1,270 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank;
+
+use ChalkLadder\Core\Item\ChoiceRule;
+use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\Option;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Platform\Storage\Trail;
+use ChalkLadder\Server\Platform\Text\RichText;
+
+/** The team's questions: found, read, written. Every save keeps the version before it. */
+final readonly class Bank
+{
+    private const MOST_LISTED = 200;
+    /** First tries of handed-in work, by bank question, through the editions that hold it. */
+    private const RECORD = "SELECT eq.item_id, h.id AS handout_id, s.student_id, r.line, coalesce(r.hand_credit, r.credit) AS credit
+        FROM edition_item eq
+        JOIN handout h ON h.edition_id = eq.edition_id
+        JOIN sitting s ON s.handout_id = h.id AND s.state <> 'open'
+        JOIN response r ON r.sitting_id = s.id AND r.entry = eq.entry AND r.try = 1";
+
+    public function __construct(private Database $database, private Trail $trail, private RichText $richText, private Terms $terms)
+    {
+    }
+
+    public function search(string $teamId, string $text, ?string $skill, ?string $misconception, ?string $type): ItemListView
+    {
+        $where = 'i.team_id = :team AND i.archived_at IS NULL';
+        $parameters = ['team' => $teamId];
+        $words = array_slice(array_filter(preg_split('/\s+/u', mb_strtolower(trim(mb_substr($text, 0, 200)))) ?: [], static fn (string $w): bool => $w !== ''), 0, 8);
+        foreach ($words as $i => $word) {
+            $where .= " AND i.search LIKE :word$i";
+            $parameters["word$i"] = '%'.addcslashes($word, '%_\\').'%';
+        }
+        if ($skill !== null) {
+            $where .= ' AND i.skill_id = :skill';
+            $parameters['skill'] = $skill;
+        }
+        if ($misconception !== null) {
+            $where .= ' AND :misconception = ANY(i.misconceptions)';
+            $parameters['misconception'] = $misconception;
+        }
+        $types = [];
+        foreach ($this->database->rows("SELECT i.type, count(*) AS n FROM item i WHERE $where GROUP BY i.type ORDER BY i.type", $parameters) as $row) {
+            $types[$row->text('type')] = $row->int('n');
+        }
+        if ($type !== null) {
+            $where .= ' AND i.type = :type';
+            $parameters['type'] = $type;
+        }
+        $rows = $this->database->rows("WITH record AS (SELECT item_id, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM (".self::RECORD.") q GROUP BY item_id)
+            SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id, array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author,
+                   (SELECT count(DISTINCT e.paper_id) FROM edition_item ei JOIN edition e ON e.id = ei.edition_id WHERE ei.item_id = i.id) AS used_in, record.facility, coalesce(record.students, 0) AS students
+            FROM item i JOIN staff a ON a.id = i.created_by LEFT JOIN record ON record.item_id = i.id
+            WHERE $where ORDER BY i.updated_at DESC, i.id LIMIT ".self::MOST_LISTED, $parameters);
+
+        return new ItemListView(
+            array_map(static fn (Row $r): ItemRowView => new ItemRowView(
+                $r->text('id'),
+                $r->text('title'),
+                $r->text('type'),
+                self::gist($r->text('search'), $r->text('title')),
+                $r->text('points'),
+                $r->textOrNull('skill_id'),
+                array_values(array_filter($r->json('misconceptions'), is_string(...))),
+                $r->text('author'),
+                $r->time('updated_at'),
+                $r->int('used_in'),
+                $r->floatOrNull('facility'),
+                $r->int('students'),
+            ), $rows),
+            $types,
+            $type === null ? array_sum($types) : ($types[$type] ?? 0),
+        );
+    }
+
+    public function show(string $teamId, string $id): ItemView
+    {
+        $row = $this->database->row('SELECT i.*, a.name AS author, u.name AS updater FROM item i JOIN staff a ON a.id = i.created_by JOIN staff u ON u.id = i.updated_by WHERE i.id = :id AND i.team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The question');
+        $item = ItemReader::read($row->json('content'));
+        $papers = $this->database->rows("SELECT p.title FROM paper p WHERE p.team_id = :team AND p.archived_at IS NULL AND jsonb_path_exists(p.content, '$.sections[*].entries[*] ? (@.item == \$id)', jsonb_build_object('id', :id::text)) ORDER BY p.title", ['team' => $teamId, 'id' => $id]);
+
+        return new ItemView(
+            $id,
+            $item->toArray(),
+            $row->int('version'),
+            $row->text('author'),
+            $row->text('updater'),
+            $row->time('updated_at'),
+            $row->textOrNull('archived_at') !== null,
+            self::defects($item),
+            array_map(static fn (Row $r): string => $r->text('title'), $papers),
+            $this->record($id),
+        );
+    }
+
+    public function create(StaffUser $who, ItemInput $input): SavedView
+    {
+        $item = $this->read($who->teamId, $input->item);
+        $id = $this->database->newId();
+        $this->database->together(function () use ($who, $id, $item): void {
+            $this->database->insert('item', ['id' => $id, 'team_id' => $who->teamId, 'created_by' => $who->id, 'updated_by' => $who->id, 'updated_at' => $this->database->now()] + $this->columns($item));
+            $this->trail->note($who, 'add', 'item', $id, ['title' => $item->title]);
+        });
+
+        return $this->saved($id, 1, $item);
+    }
+
+    public function save(StaffUser $who, string $id, ItemInput $input): SavedView
+    {
+        $item = $this->read($who->teamId, $input->item);
+        $version = $this->database->together(function () use ($who, $id, $input, $item): int {
+            $row = $this->database->row('SELECT i.version, i.content, i.updated_by, u.name AS updater FROM item i JOIN staff u ON u.id = i.updated_by WHERE i.id = :id AND i.team_id = :team FOR UPDATE OF i', ['id' => $id, 'team' => $who->teamId]) ?? throw Problem::notFound('The question');
+            $version = $row->int('version');
+            if ($version !== $input->version) {
+                throw Problem::conflict('Somebody saved this question before you.', sprintf('%s saved it while you were writing. Your text is still here: copy what you need, then open the newer one.', $row->text('updater')), ['version' => $version]);
+            }
+            $this->keepRevision($id, $version, $row->text('content'), $row->text('updated_by'));
+            $columns = $this->columns($item);
+            $sets = implode(', ', array_map(static fn (string $c): string => "$c = :$c", array_keys($columns)));
+            $this->database->run("UPDATE item SET $sets, version = version + 1, updated_by = :by, updated_at = :at WHERE id = :id", $columns + ['by' => $who->id, 'at' => $this->database->now(), 'id' => $id]);
+            $this->trail->note($who, 'change', 'item', $id, ['version' => $version + 1]);
+
+            return $version + 1;
+        });
+
+        return $this->saved($id, $version, $item);
+    }
+
+    /** Puts a question out of the list, or back. What uses it keeps it. */
+    public function archive(StaffUser $who, string $id, bool $away): void
+    {
+        $changed = $this->database->run('UPDATE item SET archived_at = :at WHERE id = :id AND team_id = :team', ['at' => $away ? $this->database->now() : null, 'id' => $id, 'team' => $who->teamId]);
+        if ($changed === 0) {
+            throw Problem::notFound('The question');
+        }
+        $this->trail->note($who, $away ? 'archive' : 'restore', 'item', $id);
+    }
+
+    /**
+     * Questions by id, for a paper. Ids of other teams are as good as absent.
+     *
+     * @param list<string> $ids
+     *
+     * @return array<string, Item>
+     */
+    public function items(string $teamId, array $ids): array
+    {
+        if ($ids === []) {
+            return [];
+        }
+        $items = [];
+        foreach ($this->database->rows('SELECT id::text, content FROM item WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]) as $row) {
+            $items[$row->text('id')] = ItemReader::read($row->json('content'));
+        }
+
+        return $items;
+    }
+
+    /** Brings a changed key home: the bank's question gets it too, if its rule is still the one that was changed. */
+    public function replaceRule(StaffUser $who, string $itemId, Rule $before, Rule $after): bool
+    {
+        $row = $this->database->row('SELECT content, version, updated_by FROM item WHERE id = :id AND team_id = :team FOR UPDATE', ['id' => $itemId, 'team' => $who->teamId]);
+        if ($row === null) {
+            return false;
+        }
+        $item = ItemReader::read($row->json('content'));
+        if ($item->type() !== $before->type() || $item->rule->toArray() !== $before->toArray()) {
+            return false;
+        }
+        $this->keepRevision($itemId, $row->int('version'), $row->text('content'), $row->text('updated_by'));
+        $columns = $this->columns($item->withRule($after));
+        $this->database->run('UPDATE item SET content = :content, misconceptions = :misconceptions, version = version + 1, updated_by = :by, updated_at = :at WHERE id = :id', ['content' => $columns['content'], 'misconceptions' => $columns['misconceptions'], 'by' => $who->id, 'at' => $this->database->now(), 'id' => $itemId]);
+
+        return true;
+    }
+
+    /** @return list<DefectView> */
+    public static function defects(Item $item): array
+    {
+        return array_map(static fn (Defect $d): DefectView => DefectView::of($d), $item->defects());
+    }
+
+    private function keepRevision(string $id, int $version, string $content, string $by): void
+    {
+        $this->database->insert('item_revision', ['item_id' => $id, 'version' => $version, 'content' => $content, 'made_by' => $by, 'made_at' => $this->database->now()]);
+    }
+
+    private function record(string $id): RecordView
+    {
+        $rows = $this->database->rows('SELECT line, count(*) AS n, count(DISTINCT handout_id) AS handouts, sum(credit_number(credit)) AS credit, count(credit) AS credited FROM ('.self::RECORD.' WHERE eq.item_id = :id) q GROUP BY line ORDER BY n DESC, line LIMIT 12', ['id' => $id]);
+        $whole = $this->database->row('SELECT count(DISTINCT handout_id) AS handouts, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM ('.self::RECORD.' WHERE eq.item_id = :id) q', ['id' => $id]);
+
+        return new RecordView(
+            $whole?->int('handouts') ?? 0,
+            $whole?->int('students') ?? 0,
+            $whole?->floatOrNull('facility'),
+            array_map(static fn (Row $r): RecordLineView => new RecordLineView($r->text('line'), $r->int('n')), $rows),
+        );
+    }
+
+    /** @param array<string, mixed> $json */
+    private function read(string $teamId, array $json): Item
+    {
+        $item = ItemReader::read($json);
+        $fields = [];
+        if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
+            $fields['skill'] = 'This skill is not one of the team’s.';
+        }
+        $strangers = array_diff($item->rule->misconceptions(), array_keys($this->terms->misconceptionNames($teamId)));
+        if ($strangers !== []) {
+            $fields['rule'] = 'A misconception named here is not one of the team’s.';
+        }
+        if ($fields !== []) {
+            throw Problem::invalid($fields);
+        }
+        $rule = $item->rule;
+        if ($rule instanceof ChoiceRule) {
+            $rule = new ChoiceRule(array_map(fn (Option $o): Option => new Option($o->id, $this->richText->clean($o->text), $o->key, $o->feedback, $o->misconception), $rule->options), $rule->several, $rule->perOption, $rule->keepLast);
+        }
+
+        return new Item($item->title, $this->richText->clean($item->prompt), $item->points, $rule, $item->skill, $this->richText->clean($item->hint), $this->richText->clean($item->explanation));
+    }
+
+    /** @return array{type: string, title: string, content: string, skill_id: string|null, misconceptions: string, search: string} */
+    private function columns(Item $item): array
+    {
+        $options = $item->rule instanceof ChoiceRule ? implode(' ', array_map(static fn (Option $o): string => $o->text, $item->rule->options)) : '';
+        $title = trim($item->title);
+        $prompt = self::plain($item->prompt);
+
+        return [
+            'type' => $item->type()->value,
+            'title' => $title === '' ? mb_strimwidth($prompt, 0, 60, '…') : $title,
+            'content' => Json::encode($item->toArray()),
+            'skill_id' => $item->skill,
+            'misconceptions' => '{'.implode(',', $item->rule->misconceptions()).'}',
+            'search' => mb_strtolower($title."\n".$prompt."\n".self::plain($options)),
+        ];
+    }
+
+    private function saved(string $id, int $version, Item $item): SavedView
+    {
+        return new SavedView($id, $version, (new \DateTimeImmutable($this->database->now()))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), $item->toArray(), self::defects($item));
+    }
+
+    private static function plain(string $html): string
+    {
+        $spaced = (string) preg_replace('/<[^>]*>/', ' ', $html);
+
+        return trim((string) preg_replace('/\s+/u', ' ', html_entity_decode($spaced, ENT_QUOTES | ENT_HTML5)));
+    }
+
+    private static function gist(string $search, string $title): string
+    {
+        $lines = explode("\n", $search);
+
+        return mb_strimwidth($lines[1] ?? $title, 0, 160, '…');
+    }
+}

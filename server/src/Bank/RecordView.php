@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank;
+
+/** What is known of a question from all its uses: first tries of handed-in work. */
+final readonly class RecordView
+{
+    /** @param list<RecordLineView> $lines */
+    public function __construct(public int $handouts, public int $students, public ?float $facility, public array $lines)
+    {
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Server\Paper\Edition;
+
+/** A handout as the other rooms use it. */
+final readonly class Handout
+{
+    public function __construct(
+        public string $id,
+        public string $teamId,
+        public string $title,
+        public Edition $edition,
+        public Conditions $conditions,
+        public BigRational $markStep,
+        public bool $closed,
+    ) {
+    }
+}

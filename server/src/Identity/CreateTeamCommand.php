@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity;
+
+use ChalkLadder\Server\Platform\Storage\Database;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Console\Style\SymfonyStyle;
+
+#[AsCommand('team:create', 'Makes a team and its lead.')]
+final class CreateTeamCommand extends Command
+{
+    public function __construct(private readonly Database $database, private readonly Staff $staff)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('team', InputArgument::REQUIRED, 'The team’s name')
+            ->addArgument('email', InputArgument::REQUIRED, 'The lead’s e-mail address')
+            ->addArgument('name', InputArgument::REQUIRED, 'The lead’s name');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $style = new SymfonyStyle($input, $output);
+        $text = static fn (string $name): string => is_string($value = $input->getArgument($name)) ? $value : '';
+        if (filter_var($text('email'), FILTER_VALIDATE_EMAIL) === false) {
+            $style->error('This is not an e-mail address: '.$text('email'));
+
+            return self::INVALID;
+        }
+        $password = $style->askHidden('Password (at least 10 characters)', static fn (mixed $p): string => is_string($p) && mb_strlen($p) >= 10 ? $p : throw new \RuntimeException('At least 10 characters.'));
+        $this->database->together(function () use ($text, $password): void {
+            $team = $this->database->newId();
+            $this->database->insert('team', ['id' => $team, 'name' => $text('team')]);
+            $this->staff->create($team, $text('email'), $text('name'), Role::Lead, is_string($password) ? $password : '');
+        });
+        $style->success('Made. Sign in with '.$text('email').'.');
+
+        return self::SUCCESS;
+    }
+}

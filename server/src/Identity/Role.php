@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity;
+
+enum Role: string
+{
+    case Lead = 'lead';
+    case Teacher = 'teacher';
+    case Marker = 'marker';
+}

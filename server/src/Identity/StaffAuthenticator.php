@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity;
+
+/** Reads the staff session cookie. */
+final class StaffAuthenticator extends CookieAuthenticator
+{
+    protected function cookieName(): string
+    {
+        return Access::STAFF_COOKIE;
+    }
+
+    protected function user(string $token): ?StaffUser
+    {
+        return $this->access->staff($token);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout;
+
+use ChalkLadder\Server\Handout\HandoutView;
+
+final readonly class LookoutView
+{
+    /**
+     * @param list<ColumnView> $columns
+     * @param list<RowView>    $rows    by name
+     */
+    public function __construct(public HandoutView $handout, public array $columns, public array $rows)
+    {
+    }
+}

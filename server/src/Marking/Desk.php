@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Verdict;
+use ChalkLadder\Core\Marking\LookAlike;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Role;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Lookout\Lookout;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\SittingChanged;
+use ChalkLadder\Server\Sitting\SittingStore;
+use Psr\EventDispatcher\EventDispatcherInterface;
+
+/** Marking by question: what waits, the answers of one question, and each mark as it is given. */
+final readonly class Desk
+{
+    private const SHELF = 6;
+
+    public function __construct(
+        private Database $database,
+        private Handouts $handouts,
+        private SittingStore $sittings,
+        private EventDispatcherInterface $events,
+    ) {
+    }
+
+    public function waiting(string $teamId): WaitingListView
+    {
+        $rows = $this->database->rows("SELECT h.id, h.title, r.entry, count(*) FILTER (WHERE r.hand_credit IS NULL) AS waiting, count(*) AS answers,
+                (SELECT coalesce(json_agg(c.name ORDER BY c.name), '[]') FROM handout_class hc JOIN class c ON c.id = hc.class_id WHERE hc.handout_id = h.id) AS classes
+            FROM handout h JOIN sitting s ON s.handout_id = h.id AND s.state <> 'open' JOIN response r ON r.sitting_id = s.id AND r.verdict = 'by hand'
+            WHERE h.team_id = :team GROUP BY h.id, r.entry ORDER BY (count(*) FILTER (WHERE r.hand_credit IS NULL) > 0) DESC, h.made_at DESC, r.entry LIMIT 200", ['team' => $teamId]);
+        $views = [];
+        $waiting = 0;
+        foreach ($rows as $row) {
+            $edition = $this->handouts->find($teamId, $row->text('id'))->edition;
+            $entry = $row->text('entry');
+            $waiting += $row->int('waiting');
+            $views[] = new WaitingView($row->text('id'), $row->text('title'), array_values(array_filter($row->json('classes'), is_string(...))), $entry, $edition->numbers()[$entry] ?? 0, $edition->title($entry), $row->int('waiting'), $row->int('answers'));
+        }
+
+        return new WaitingListView($views, $waiting);
+    }
+
+    public function desk(StaffUser $who, string $handoutId, string $entry): DeskView
+    {
+        $handout = $this->handouts->find($who->teamId, $handoutId);
+        $item = $handout->edition->item($entry) ?? throw Problem::notFound('The question');
+        $hidden = $who->role === Role::Marker;
+        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.counter, r.settled, r.hint_opened, r.hand_credit, r.hand_levels, r.comment, r.saved_at, r.mark_version, s.state, st.name, dense_rank() OVER (ORDER BY s.seed) AS alias
+            FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' JOIN student st ON st.id = s.student_id
+            WHERE s.handout_id = :handout AND r.entry = :entry AND r.verdict <> 'none' ORDER BY st.name_folded, s.attempt, r.try", ['handout' => $handoutId, 'entry' => $entry]);
+        $answers = array_map(static fn (Row $r): MarkedAnswerView => self::answer($item, $r, $hidden), $rows);
+        $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
+        /** @var array<string, string> $byPlace */
+        $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), $texts);
+        $sets = array_map(static function (array $ids) use ($texts): LookAlikeView {
+            $places = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
+
+            return new LookAlikeView(mb_strimwidth($texts[$places[0]] ?? '', 0, 90, '…'), $places);
+        }, LookAlike::sets($byPlace));
+        $shelf = $this->database->rows('SELECT r.comment FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id WHERE h.edition_id = :edition AND h.team_id = :team AND r.entry = :entry AND r.comment <> \'\' GROUP BY r.comment ORDER BY count(*) DESC, max(r.hand_at) DESC LIMIT '.self::SHELF, ['edition' => $handout->edition->id, 'team' => $who->teamId, 'entry' => $entry]);
+        $waiting = [];
+        foreach ($this->database->rows("SELECT r.entry, count(*) AS n FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' WHERE s.handout_id = :handout AND r.verdict = 'by hand' AND r.hand_credit IS NULL GROUP BY r.entry", ['handout' => $handoutId]) as $row) {
+            $waiting[$row->text('entry')] = $row->int('n');
+        }
+        $tabs = [];
+        foreach ($handout->edition->numbers() as $id => $number) {
+            $tabs[] = new QuestionTabView((string) $id, $number, $handout->edition->title((string) $id), $waiting[$id] ?? 0);
+        }
+
+        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden);
+    }
+
+    public function mark(StaffUser $who, MarkInput $input): MarkView
+    {
+        return $this->database->together(function () use ($who, $input): MarkView {
+            $sitting = $this->sittings->ofTeam($who->teamId, $input->sittingId, true);
+            $item = $sitting->edition->item($input->entry) ?? throw Problem::notFound('The question');
+            if ($who->role === Role::Marker && !$item->rule->waitsForMarker()) {
+                throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
+            }
+            $row = $this->database->row('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try]) ?? throw Problem::notFound('The answer');
+            $before = Answer::fromRow($row, $item->rule);
+            if ($before->markVersion !== $input->markVersion) {
+                throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
+            }
+            [$credit, $levels] = $this->creditOf($item, $input);
+            $this->database->run('UPDATE response SET hand_credit = :credit, hand_levels = :levels, comment = :comment, misconceptions = :misconceptions, hand_by = :by, hand_at = :at, mark_version = mark_version + 1 WHERE sitting_id = :id AND entry = :entry AND try = :try', [
+                'credit' => $credit === null ? null : (string) $credit,
+                'levels' => $levels === null ? null : Json::encode($levels),
+                'comment' => trim($input->comment),
+                'misconceptions' => '{'.implode(',', $item->rule instanceof OpenRule && $levels !== null ? $item->rule->misconceptionsOf($levels) : $before->outcome->misconceptions).'}',
+                'by' => $who->id, 'at' => $this->database->now(), 'id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try,
+            ]);
+            $this->database->insert('mark_event', [
+                'id' => $this->database->newId(), 'sitting_id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try, 'kind' => $item->rule->waitsForMarker() ? 'hand' : 'override',
+                'before_credit' => $before->credit() === null ? null : (string) $before->credit(), 'after_credit' => $credit === null ? null : (string) $credit,
+                'comment' => trim($input->comment), 'levels' => $levels === null ? null : Json::encode($levels), 'staff_id' => $who->id, 'at' => $this->database->now(),
+            ]);
+            $this->sittings->settleMarks($sitting, $sitting->state);
+            $this->events->dispatch(new SittingChanged($sitting->handoutId, $sitting->id));
+            $after = $credit ?? $before->outcome->credit;
+
+            return new MarkView($after === null ? null : (string) $after, $credit === null ? $before->outcome->verdict->value : Verdict::ofCredit($credit)->value, $credit !== null, $levels, trim($input->comment), $before->markVersion + 1);
+        });
+    }
+
+    /** @return array{BigRational|null, list<int|null>|null} */
+    private function creditOf(Item $item, MarkInput $input): array
+    {
+        if ($item->rule instanceof OpenRule && $input->levels !== null) {
+            $levels = [];
+            foreach ($item->rule->criteria as $i => $criterion) {
+                $level = $input->levels[$i] ?? null;
+                if ($level !== null && !isset($criterion->levels[$level])) {
+                    throw Problem::invalid(['levels' => sprintf('"%s" has no such level.', $criterion->name)]);
+                }
+                $levels[] = $level;
+            }
+
+            return [$item->rule->creditFor($levels), $levels];
+        }
+        if ($input->credit === null) {
+            return [null, null];
+        }
+        $credit = BigRational::of(str_starts_with($input->credit, '.') ? '0'.$input->credit : $input->credit);
+        if ($credit->isGreaterThan(1)) {
+            throw Problem::invalid(['credit' => 'Credit is a number from 0 to 1, such as 1/2.']);
+        }
+
+        return [$credit->simplified(), null];
+    }
+
+    private static function answer(Item $item, Row $r, bool $hidden): MarkedAnswerView
+    {
+        $answer = Answer::fromRow($r, $item->rule);
+        $credit = $answer->credit();
+
+        return new MarkedAnswerView(
+            $r->text('sitting_id'),
+            $answer->try,
+            $hidden ? 'Student '.$r->int('alias') : $r->text('name'),
+            Lookout::given($item, $answer->response),
+            $answer->response->toArray(),
+            $answer->outcome->readAs,
+            $answer->verdict()->value,
+            $credit === null ? null : (string) $credit,
+            $answer->handCredit !== null,
+            $answer->handLevels,
+            $answer->comment,
+            $answer->markVersion,
+            $r->text('state') === SittingState::Returned->value,
+        );
+    }
+}

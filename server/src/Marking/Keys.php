@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use ChalkLadder\Core\Document\DocumentInvalid;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Formula\Unit;
+use ChalkLadder\Core\Item\ChoiceRule;
+use ChalkLadder\Core\Item\Form;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\NumberRule;
+use ChalkLadder\Core\Item\Option;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Target;
+use ChalkLadder\Core\Item\TextRule;
+use ChalkLadder\Core\Marking\Change;
+use ChalkLadder\Core\Marking\Given;
+use ChalkLadder\Core\Marking\Marks;
+use ChalkLadder\Core\Marking\Remark;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Lookout\Lookout;
+use ChalkLadder\Server\Paper\Edition;
+use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Platform\Storage\Trail;
+
+/**
+ * Keys that change after the class has sat: first who gains and who loses, then all responses re-marked in one act that
+ * can be undone. A changed key holds for every handout of the edition; marks set by hand are left alone.
+ */
+final readonly class Keys
+{
+    public function __construct(
+        private Database $database,
+        private Handouts $handouts,
+        private Editions $editions,
+        private Bank $bank,
+        private Trail $trail,
+    ) {
+    }
+
+    public function preview(StaffUser $who, string $handoutId, string $entry, KeyInput $input): KeyChangeView
+    {
+        $handout = $this->handouts->find($who->teamId, $handoutId);
+        $after = $this->newRule($handout->edition, $entry, $input);
+
+        return $this->effect($handout->edition, $entry, $after, $handout->markStep, null, false);
+    }
+
+    public function apply(StaffUser $who, string $handoutId, string $entry, KeyInput $input): KeyChangeView
+    {
+        return $this->database->together(function () use ($who, $handoutId, $entry, $input): KeyChangeView {
+            $handout = $this->handouts->find($who->teamId, $handoutId);
+            $this->database->row('SELECT id FROM edition WHERE id = :id FOR UPDATE', ['id' => $handout->edition->id]);
+            // Read again under the lock: the key may have changed in between.
+            $edition = $this->editions->load($handout->edition->id);
+            $after = $this->newRule($edition, $entry, $input);
+            $changeId = $this->editions->changeRule($who, $edition, $entry, $after, $input->reason);
+            $view = $this->effect($edition, $entry, $after, $handout->markStep, $changeId, true, $who);
+            $bank = $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $edition->rule($entry) ?? $after, $after);
+            $this->trail->note($who, 'change key', 'handout', $handoutId, ['entry' => $entry, 'change' => $changeId, 'gains' => count($view->gains), 'loses' => count($view->loses)]);
+
+            return new KeyChangeView($changeId, $view->rule, $view->gains, $view->loses, $view->same, $view->byHand, $view->returned, $bank);
+        });
+    }
+
+    /** Takes the latest change of an entry's key back. */
+    public function undo(StaffUser $who, string $changeId): KeyChangeView
+    {
+        return $this->database->together(function () use ($who, $changeId): KeyChangeView {
+            $row = $this->database->row('SELECT k.edition_id, k.entry, k.rule_before, k.undone_at, t.mark_step, (SELECT max(made_at) FROM key_change l WHERE l.edition_id = k.edition_id AND l.entry = k.entry AND l.undone_at IS NULL) > k.made_at AS covered
+                FROM key_change k JOIN edition e ON e.id = k.edition_id JOIN team t ON t.id = e.team_id WHERE k.id = :id AND e.team_id = :team FOR UPDATE OF e', ['id' => $changeId, 'team' => $who->teamId]) ?? throw Problem::notFound('The change');
+            if ($row->textOrNull('undone_at') !== null) {
+                throw Problem::conflict('This change has been taken back already.', 'Nothing was altered.');
+            }
+            if ($row->bool('covered')) {
+                throw Problem::conflict('The key was changed again after this.', 'Take the later change back first.');
+            }
+            $edition = $this->editions->load($row->text('edition_id'));
+            $entry = $row->text('entry');
+            $item = $edition->item($entry) ?? throw Problem::notFound('The question');
+            $before = ItemReader::readRule($item->type(), $row->json('rule_before'));
+            $this->database->run('UPDATE key_change SET undone_by = :by, undone_at = :at WHERE id = :id', ['by' => $who->id, 'at' => $this->database->now(), 'id' => $changeId]);
+            $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
+            $view = $this->effect($edition, $entry, $before, BigRational::of($row->text('mark_step')), $changeId, true, $who, 'key undo');
+            $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $item->rule, $before);
+            $this->trail->note($who, 'undo key', 'edition', $edition->id, ['entry' => $entry, 'change' => $changeId]);
+
+            return $view;
+        });
+    }
+
+    private function newRule(Edition $edition, string $entry, KeyInput $input): Rule
+    {
+        $item = $edition->item($entry) ?? throw Problem::notFound('The question');
+        if ($item->rule->waitsForMarker()) {
+            throw Problem::conflict('This question is marked by hand.', 'It has a rubric, not a key. Mark the answers one by one.');
+        }
+        try {
+            $rule = $input->rule !== null
+                ? ItemReader::readRule($item->type(), $input->rule)
+                : self::accepting($item, Response::fromArray($input->accept ?? []), $input);
+        } catch (DocumentInvalid $e) {
+            throw Problem::document($e);
+        }
+        foreach ($rule->defects() as $defect) {
+            if ($defect->blocks) {
+                throw Problem::invalid(['rule' => $defect->message]);
+            }
+        }
+
+        return $rule;
+    }
+
+    private static function accepting(Item $item, Response $response, KeyInput $input): Rule
+    {
+        $rule = $item->rule;
+        $credit = BigRational::of(str_starts_with($input->credit, '.') ? '0'.$input->credit : $input->credit);
+        if ($credit->isGreaterThan(1)) {
+            throw Problem::invalid(['credit' => 'Credit is a number from 0 to 1, such as 1/2.']);
+        }
+        if ($response->isBlank()) {
+            throw Problem::invalid(['accept' => 'An empty answer cannot be accepted.']);
+        }
+        if ($rule instanceof TextRule) {
+            return $rule->accepting(new Form(mb_substr(trim($response->text), 0, 200), $credit, $input->feedback));
+        }
+        if ($rule instanceof NumberRule) {
+            $read = NumberText::read($response->text) ?? throw Problem::invalid(['accept' => 'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.']);
+            $from = $read->unit === '' ? null : Unit::named($read->unit);
+            $to = $rule->unit === '' ? null : Unit::named($rule->unit);
+            $value = $from !== null && $to !== null && $from->measuresSameAs($to) ? $from->convert($read->value, $to) : $read->value;
+
+            return $rule->accepting(new Target($value, BigRational::zero(), 'absolute', $credit, $input->feedback));
+        }
+        if ($rule instanceof ChoiceRule) {
+            if (!$credit->isEqualTo(1)) {
+                throw Problem::invalid(['credit' => 'An option is a key or it is not; part credit cannot be given to one.']);
+            }
+
+            return new ChoiceRule(array_map(static fn (Option $o): Option => in_array($o->id, $response->options, true) ? new Option($o->id, $o->text, true, '', null) : $o, $rule->options), $rule->several, $rule->perOption, $rule->keepLast);
+        }
+
+        throw Problem::conflict('This question has no key.', 'Mark it by hand.');
+    }
+
+    private function effect(Edition $edition, string $entry, Rule $after, BigRational $step, ?string $changeId, bool $apply, ?StaffUser $who = null, string $kind = 'key change'): KeyChangeView
+    {
+        $item = $edition->item($entry) ?? throw Problem::notFound('The question');
+        $rows = $this->database->rows('SELECT r.sitting_id, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name, s.state FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id JOIN student st ON st.id = s.student_id
+            WHERE h.edition_id = :edition AND r.entry = :entry ORDER BY st.name_folded, st.id, s.attempt, r.try'.($apply ? ' FOR UPDATE OF r, s' : ''), ['edition' => $edition->id, 'entry' => $entry]);
+        $given = array_map(static fn (Row $r): Given => new Given($r->text('sitting_id').'|'.$r->int('try'), Response::fromArray($r->json('value')), $r->bool('by_hand')), $rows);
+        $changes = Remark::changes($given, $item->rule, $after);
+        $gains = $loses = [];
+        $same = $byHand = $returned = 0;
+        $altered = [];
+        foreach ($changes as $i => $change) {
+            if ($change->keptByHand) {
+                ++$byHand;
+            } elseif (!$change->altersCredit()) {
+                ++$same;
+            } else {
+                $before = $this->marks($edition, $item, $change->before->credit, $rows[$i]->int('try'), $step);
+                $now = $this->marks($edition, $item, $change->after->credit, $rows[$i]->int('try'), $step);
+                $effect = new EffectView($rows[$i]->text('name'), Lookout::given($item, $given[$i]->response), NumberText::write($before), NumberText::write($now));
+                if ($now->isGreaterThan($before)) {
+                    $gains[] = $effect;
+                } else {
+                    $loses[] = $effect;
+                }
+                $returned += $rows[$i]->text('state') === 'returned' ? 1 : 0;
+            }
+            if ($change->altersAnything()) {
+                $altered[] = ['row' => $rows[$i], 'change' => $change];
+            }
+        }
+        if ($apply && $who !== null) {
+            $this->store($edition, $item, $entry, $altered, $step, $changeId, $who, $kind);
+        }
+
+        return new KeyChangeView($changeId, $after->toArray(), $gains, $loses, $same, $byHand, $returned, false);
+    }
+
+    /** @param list<array{row: Row, change: Change}> $altered */
+    private function store(Edition $edition, Item $item, string $entry, array $altered, BigRational $step, ?string $changeId, StaffUser $who, string $kind): void
+    {
+        $events = [];
+        $deltas = [];
+        foreach (array_chunk($altered, 500) as $chunk) {
+            $tuples = [];
+            $parameters = ['entry' => $entry];
+            foreach ($chunk as $i => ['row' => $row, 'change' => $change]) {
+                $outcome = $change->after;
+                $tuples[] = "(:s$i::uuid, :t$i::int, :c$i::text, :v$i::text, :l$i::text, :r$i::text, :m$i::uuid[])";
+                $parameters += ["s$i" => $row->text('sitting_id'), "t$i" => $row->int('try'), "c$i" => $outcome->credit === null ? null : (string) $outcome->credit, "v$i" => $outcome->verdict->value, "l$i" => $outcome->line, "r$i" => mb_substr($outcome->readAs, 0, 500), "m$i" => '{'.implode(',', $outcome->misconceptions).'}'];
+                if ($change->keptByHand || !$change->altersCredit()) {
+                    continue;
+                }
+                $before = $this->marks($edition, $item, $change->before->credit, $row->int('try'), $step);
+                $after = $this->marks($edition, $item, $outcome->credit, $row->int('try'), $step);
+                $deltas[$row->text('sitting_id')] = ($deltas[$row->text('sitting_id')] ?? BigRational::zero())->plus($after)->minus($before);
+                $events[] = [$this->database->newId(), $row->text('sitting_id'), $entry, $row->int('try'), $kind, $change->before->credit === null ? null : (string) $change->before->credit, $outcome->credit === null ? null : (string) $outcome->credit, $changeId, $who->id, $this->database->now()];
+            }
+            $this->database->run('UPDATE response r SET credit = n.credit, verdict = n.verdict, line = n.line, read_as = n.read_as, misconceptions = n.misconceptions FROM (VALUES '.implode(', ', $tuples).') AS n (sitting_id, try, credit, verdict, line, read_as, misconceptions) WHERE r.sitting_id = n.sitting_id AND r.entry = :entry AND r.try = n.try', $parameters);
+        }
+        $this->database->insertAll('mark_event', ['id', 'sitting_id', 'entry', 'try', 'kind', 'before_credit', 'after_credit', 'key_change_id', 'staff_id', 'at'], $events);
+        if ($edition->paper->mastery !== null) {
+            // With later tries the best one counts, so the difference of one try is not the difference of the sum.
+            $this->recount(array_keys($deltas), $edition, $step);
+
+            return;
+        }
+        foreach (array_chunk($deltas, 500, true) as $chunk) {
+            $tuples = [];
+            $parameters = [];
+            $i = 0;
+            foreach ($chunk as $sittingId => $delta) {
+                $tuples[] = "(:s$i::uuid, :d$i::numeric)";
+                $parameters += ["s$i" => $sittingId, "d$i" => (string) $delta->toScale(6, RoundingMode::HALF_UP)];
+                ++$i;
+            }
+            $this->database->run('UPDATE sitting s SET marks = s.marks + n.delta, version = s.version + 1 FROM (VALUES '.implode(', ', $tuples).') AS n (id, delta) WHERE s.id = n.id', $parameters);
+        }
+    }
+
+    /** @param list<string> $sittingIds */
+    private function recount(array $sittingIds, Edition $edition, BigRational $step): void
+    {
+        foreach ($sittingIds as $id) {
+            $sum = BigRational::zero();
+            $credits = [];
+            foreach ($this->database->rows('SELECT entry, try, coalesce(hand_credit, credit) AS credit FROM response WHERE sitting_id = :id AND coalesce(hand_credit, credit) IS NOT NULL', ['id' => $id]) as $row) {
+                $credits[$row->text('entry')][$row->int('try')] = BigRational::of($row->text('credit'));
+            }
+            foreach ($credits as $one => $byTry) {
+                $sum = $sum->plus(Marks::of(Walk::bestCredit($edition->paper, $byTry), $edition->points((string) $one), $step));
+            }
+            $this->database->run('UPDATE sitting SET marks = :marks, version = version + 1 WHERE id = :id', ['marks' => (string) $sum->toScale(6, RoundingMode::HALF_UP), 'id' => $id]);
+        }
+    }
+
+    private function marks(Edition $edition, Item $item, ?BigRational $credit, int $try, BigRational $step): BigRational
+    {
+        return Marks::of(Walk::bestCredit($edition->paper, [$try => $credit ?? BigRational::zero()]), $item->points, $step);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking;
+
+final readonly class MarkView
+{
+    /** @param list<int|null>|null $levels */
+    public function __construct(public ?string $credit, public string $verdict, public bool $byHand, public ?array $levels, public string $comment, public int $markVersion)
+    {
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking;
+
+use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[Route(requirements: ['id' => Requirement::UUID, 'entry' => '[a-z0-9][a-z0-9-]{0,35}'])]
+final readonly class MarkingController
+{
+    public function __construct(private Desk $desk, private Keys $keys, private Returning $returning)
+    {
+    }
+
+    #[Route('/marking', methods: ['GET'])]
+    #[IsGranted('ROLE_STAFF')]
+    public function waiting(#[CurrentUser] StaffUser $who): WaitingListView
+    {
+        return $this->desk->waiting($who->teamId);
+    }
+
+    #[Route('/handouts/{id}/marking/{entry}', methods: ['GET'])]
+    #[IsGranted('ROLE_STAFF')]
+    public function desk(#[CurrentUser] StaffUser $who, string $id, string $entry): DeskView
+    {
+        return $this->desk->desk($who, $id, $entry);
+    }
+
+    #[Route('/marks', methods: ['PUT'])]
+    #[IsGranted('ROLE_STAFF')]
+    public function mark(#[CurrentUser] StaffUser $who, #[MapRequestPayload] MarkInput $input): MarkView
+    {
+        return $this->desk->mark($who, $input);
+    }
+
+    #[Route('/handouts/{id}/keys/{entry}/preview', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function previewKey(#[CurrentUser] StaffUser $who, string $id, string $entry, #[MapRequestPayload] KeyInput $input): KeyChangeView
+    {
+        return $this->keys->preview($who, $id, $entry, $input);
+    }
+
+    #[Route('/handouts/{id}/keys/{entry}', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function changeKey(#[CurrentUser] StaffUser $who, string $id, string $entry, #[MapRequestPayload] KeyInput $input): KeyChangeView
+    {
+        return $this->keys->apply($who, $id, $entry, $input);
+    }
+
+    #[Route('/key-changes/{id}/undo', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function undoKey(#[CurrentUser] StaffUser $who, string $id): KeyChangeView
+    {
+        return $this->keys->undo($who, $id);
+    }
+
+    #[Route('/handouts/{id}/return', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function return(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] ReturnInput $input): ReturnedView
+    {
+        return $this->returning->return($who, $id, $input);
+    }
+
+    #[Route('/handouts/{id}/take-back', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function takeBack(#[CurrentUser] StaffUser $who, string $id): ReturnedView
+    {
+        return $this->returning->takeBack($who, $id);
+    }
+
+    #[Route('/outbox', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function outbox(#[CurrentUser] StaffUser $who): OutboxView
+    {
+        return $this->returning->outbox($who->teamId);
+    }
+}

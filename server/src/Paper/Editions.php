@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Paper;
+
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\PaperReader;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
+use Symfony\Contracts\Cache\CacheInterface;
+
+/** Published states of papers. Their content never changes; a changed key lies over it as a layer of its own. */
+final readonly class Editions
+{
+    public function __construct(private Database $database, private CacheInterface $cache)
+    {
+    }
+
+    /** @param int|null $rulesVersion saves a query where the caller has just read it */
+    public function load(string $id, ?int $rulesVersion = null): Edition
+    {
+        $rulesVersion ??= $this->database->row('SELECT rules_version FROM edition WHERE id = :id', ['id' => $id])?->int('rules_version') ?? throw Problem::notFound('The edition');
+
+        return $this->cache->get("edition-$id-$rulesVersion", fn (): Edition => $this->read($id));
+    }
+
+    /** @param array<string, Item> $items by bank id */
+    public function publish(StaffUser $who, string $paperId, int $ofVersion, Paper $paper, array $items): int
+    {
+        $id = $this->database->newId();
+        $number = ($this->database->row('SELECT max(number) AS number FROM edition WHERE paper_id = :id', ['id' => $paperId])?->intOrNull('number') ?? 0) + 1;
+        $frozen = [];
+        $rows = [];
+        foreach ($paper->questions() as $entry) {
+            $item = $items[$entry->item ?? ''] ?? throw new \LogicException('A paper is proved before it is published.');
+            $frozen[$entry->id] = $item->withPoints($entry->points)->toArray();
+            $rows[] = [$id, $entry->id, $entry->item];
+        }
+        $this->database->insert('edition', [
+            'id' => $id, 'team_id' => $who->teamId, 'paper_id' => $paperId, 'number' => $number, 'of_version' => $ofVersion,
+            'content' => Json::encode(['paper' => $paper->toArray(), 'items' => (object) $frozen]),
+            'made_by' => $who->id, 'made_at' => $this->database->now(),
+        ]);
+        $this->database->insertAll('edition_item', ['edition_id', 'entry', 'item_id'], $rows);
+        $files = [];
+        foreach ($paper->sections as $section) {
+            foreach ($section->entries as $entry) {
+                if ($entry->source?->picture !== null) {
+                    $files[$entry->source->picture] = [$id, $entry->source->picture];
+                }
+            }
+        }
+        $this->database->insertAll('edition_file', ['edition_id', 'file_id'], array_values($files));
+
+        return $number;
+    }
+
+    /** Lays a new rule over an entry. Returns the change's id, by which it can be undone. */
+    public function changeRule(StaffUser $who, Edition $edition, string $entry, Rule $after, string $reason): string
+    {
+        $before = $edition->rule($entry) ?? throw Problem::notFound('The question');
+        $id = $this->database->newId();
+        $this->database->insert('key_change', ['id' => $id, 'edition_id' => $edition->id, 'entry' => $entry, 'rule_before' => Json::encode($before->toArray()), 'rule_after' => Json::encode($after->toArray()), 'reason' => $reason, 'made_by' => $who->id, 'made_at' => $this->database->now()]);
+        $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
+
+        return $id;
+    }
+
+    private function read(string $id): Edition
+    {
+        $row = $this->database->row('SELECT paper_id, number, content FROM edition WHERE id = :id', ['id' => $id]) ?? throw Problem::notFound('The edition');
+        $content = $row->json('content');
+        $paper = PaperReader::read(is_array($content['paper'] ?? null) ? $content['paper'] : []);
+        $items = [];
+        $itemIds = [];
+        foreach ($paper->questions() as $entry) {
+            $stored = is_array($content['items'] ?? null) ? ($content['items'][$entry->id] ?? null) : null;
+            $items[$entry->id] = ItemReader::read(is_array($stored) ? $stored : []);
+            $itemIds[$entry->id] = $entry->item ?? '';
+        }
+        foreach ($this->database->rows('SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at', ['id' => $id]) as $change) {
+            $entry = $change->text('entry');
+            if (isset($items[$entry])) {
+                $items[$entry] = $items[$entry]->withRule(ItemReader::readRule($items[$entry]->type(), $change->json('rule_after')));
+            }
+        }
+
+        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $items, $itemIds);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Regroup;
+
+use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[IsGranted('ROLE_TEACHER')]
+#[Route(requirements: ['id' => Requirement::UUID])]
+final readonly class RegroupController
+{
+    public function __construct(private Groupings $groupings)
+    {
+    }
+
+    #[Route('/handouts/{id}/groups', methods: ['GET'])]
+    public function propose(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $by = 'rung'): GroupingView
+    {
+        return $this->groupings->propose($who->teamId, $id, $by === 'misconception' ? 'misconception' : 'rung');
+    }
+
+    #[Route('/handouts/{id}/groupings', methods: ['POST'])]
+    public function keep(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] GroupingInput $input): GroupingView
+    {
+        return $this->groupings->keep($who, $id, $input);
+    }
+
+    #[Route('/groupings', methods: ['GET'])]
+    public function list(#[CurrentUser] StaffUser $who): GroupingListView
+    {
+        return $this->groupings->list($who->teamId);
+    }
+
+    #[Route('/groupings/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] StaffUser $who, string $id): GroupingView
+    {
+        return $this->groupings->show($who->teamId, $id);
+    }
+
+    #[Route('/groupings/{id}/follow-ups', methods: ['POST'])]
+    public function followUp(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] FollowUpsInput $input): GroupingView
+    {
+        return $this->groupings->followUp($who, $id, $input);
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\Evidence;
+use ChalkLadder\Core\Analysis\Question;
+use ChalkLadder\Core\Analysis\Report;
+use ChalkLadder\Core\Item\ChoiceRule;
+use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Row;
+
+/** Reads a handout's handed-in work into columns: two queries, whatever the size. */
+final readonly class Counting
+{
+    public function __construct(private Database $database)
+    {
+    }
+
+    public function count(Handout $handout): Counted
+    {
+        $sittings = $this->countingSittings($handout);
+        $place = [];
+        foreach ($sittings as $i => $sitting) {
+            $place[$sitting['row']->text('id')] = $i;
+        }
+        $given = $this->responses($handout->id, $place);
+        $paper = $handout->edition->paper;
+        $offers = [];
+        foreach ($handout->edition->items as $entry => $item) {
+            $offers[$entry] = $item->rule->misconceptions();
+        }
+        $columns = [];
+        $evidence = [];
+        $students = [];
+        foreach ($sittings as $s => $sitting) {
+            /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
+            $stored = $sitting['row']->json('walk');
+            $order = array_values(array_unique(array_map(static fn (array $step): string => $step['entry'], Walk::fromArray($stored)->steps($paper))));
+            $cells = array_combine($order, Cell::ofOrder(array_map(static fn (string $e): bool => isset($given[$s][$e]), $order)));
+            $shown = [];
+            $offered = [];
+            foreach ($handout->edition->items as $entry => $item) {
+                $cell = $cells[$entry] ?? Cell::NotGiven;
+                $answer = $given[$s][$entry] ?? null;
+                $credit = $answer === null ? null : self::best($paper, $answer['credits']);
+                if ($cell === Cell::Answered && $credit === null) {
+                    $cell = Cell::Waiting;
+                }
+                $columns[$entry]['cells'][] = $cell;
+                $columns[$entry]['credits'][] = $cell === Cell::Omitted ? 0.0 : $credit;
+                $columns[$entry]['picks'][] = $answer['options'] ?? [];
+                if ($cell === Cell::Answered) {
+                    foreach ($offers[$entry] as $id) {
+                        $offered[$id] = ($offered[$id] ?? 0) + 1;
+                        $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, $answer['misconceptions'] ?? [], true) ? 1 : 0);
+                    }
+                }
+            }
+            $evidence[] = array_map(static fn (int $o, string $id): Evidence => Evidence::of($shown[$id], $o), $offered, array_keys($offered));
+            $evidence[$s] = array_combine(array_keys($offered), $evidence[$s]);
+            $students[] = [
+                'studentId' => $sitting['row']->text('student_id'),
+                'sittingId' => $sitting['row']->text('id'),
+                'name' => $sitting['row']->text('name'),
+                'marks' => $sitting['row']->float('marks'),
+                'of' => array_sum(array_map(static fn (string $e): float => $handout->edition->points($e)->toFloat(), $order)),
+                'attempt' => $sitting['row']->int('attempt'),
+                'others' => $sitting['others'],
+                'state' => $sitting['row']->text('state'),
+            ];
+        }
+        $questions = [];
+        foreach ($handout->edition->items as $entry => $item) {
+            $options = [];
+            foreach ($item->rule instanceof ChoiceRule ? $item->rule->options : [] as $option) {
+                $options[$option->id] = $option->key;
+            }
+            $questions[] = new Question((string) $entry, $item->points->toFloat(), $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? []);
+        }
+        $written = [];
+        foreach ($given as $byEntry) {
+            foreach ($byEntry as $entry => $answer) {
+                if ($answer['options'] === []) {
+                    $written[$entry][] = [$answer['readAs'], $answer['verdict']];
+                }
+            }
+        }
+
+        return new Counted($students, $questions, $evidence, $written, Report::of($questions, count($students), array_map(static fn (array $s): float => $s['marks'], $students)));
+    }
+
+    /**
+     * One sitting a student, by the handout's attempt rule; the marks of the others beside it.
+     *
+     * @return list<array{row: Row, others: list<float>}>
+     */
+    private function countingSittings(Handout $handout): array
+    {
+        $attempts = [];
+        foreach ($this->database->rows("SELECT s.id, s.student_id, s.attempt, s.walk, s.marks, s.state, st.name FROM sitting s JOIN student st ON st.id = s.student_id WHERE s.handout_id = :id AND s.state <> 'open' ORDER BY st.name_folded, st.id, s.attempt", ['id' => $handout->id]) as $row) {
+            $attempts[$row->text('student_id')][$row->int('attempt')] = $row;
+        }
+        $counting = [];
+        foreach ($attempts as $rows) {
+            $chosen = $handout->conditions->counts->counting(array_map(static fn (Row $r): float => $r->float('marks'), $rows));
+            $others = $rows;
+            unset($others[$chosen]);
+            $counting[] = ['row' => $rows[$chosen], 'others' => array_values(array_map(static fn (Row $r): float => $r->float('marks'), $others))];
+        }
+
+        return $counting;
+    }
+
+    /**
+     * @param array<string, int> $place student place by sitting id
+     *
+     * @return array<int, array<string, array{credits: array<int, float|null>, options: list<string>, readAs: string, verdict: string, misconceptions: list<string>}>>
+     */
+    private function responses(string $handoutId, array $place): array
+    {
+        $given = [];
+        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.read_as, r.verdict, array_to_json(r.misconceptions) AS misconceptions, credit_number(coalesce(r.hand_credit, r.credit)) AS credit
+            FROM response r JOIN sitting s ON s.id = r.sitting_id WHERE s.handout_id = :id AND s.state <> 'open' AND (r.verdict <> 'none' OR r.hand_credit IS NOT NULL) ORDER BY r.sitting_id, r.entry, r.try", ['id' => $handoutId]);
+        foreach ($rows as $row) {
+            $s = $place[$row->text('sitting_id')] ?? null;
+            if ($s === null) {
+                continue;
+            }
+            $entry = $row->text('entry');
+            // The first try says what a student thought; later ones only add to the credit.
+            if (!isset($given[$s][$entry])) {
+                $value = $row->json('value');
+                $options = is_array($value['options'] ?? null) ? array_values(array_filter($value['options'], is_string(...))) : [];
+                $given[$s][$entry] = ['credits' => [], 'options' => $options, 'readAs' => $row->text('read_as'), 'verdict' => $row->text('verdict'), 'misconceptions' => array_values(array_filter($row->json('misconceptions'), is_string(...)))];
+            }
+            $given[$s][$entry]['credits'][$row->int('try')] = $row->floatOrNull('credit');
+        }
+
+        return $given;
+    }
+
+    /** @param array<int, float|null> $credits by try */
+    private static function best(Paper $paper, array $credits): ?float
+    {
+        $best = null;
+        foreach ($credits as $try => $credit) {
+            if ($credit !== null) {
+                $best = max($best ?? 0.0, $credit * ($paper->mastery?->shareOfTry($try)->toFloat() ?? 1.0));
+            }
+        }
+
+        return $best;
+    }
+}

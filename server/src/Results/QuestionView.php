@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+final readonly class QuestionView
+{
+    /**
+     * @param list<OptionView> $options
+     * @param list<LineView>   $lines   the most frequent written answers
+     * @param list<FlagView>   $flags
+     */
+    public function __construct(
+        public string $entry,
+        public int $number,
+        public string $title,
+        public string $type,
+        public string $prompt,
+        public string $points,
+        public FigureView $facility,
+        public FigureView $itemRest,
+        public int $omitted,
+        public int $notReached,
+        public int $waiting,
+        public array $options,
+        public array $lines,
+        public array $flags,
+    ) {
+    }
+}

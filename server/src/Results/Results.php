@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+use ChalkLadder\Core\Analysis\Flag;
+use ChalkLadder\Core\Analysis\OptionReport;
+use ChalkLadder\Core\Analysis\QuestionReport;
+use ChalkLadder\Core\Analysis\Rungs;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\ChoiceRule;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Teams;
+
+/** What a handout's results say, put into words and views. The figures come from the core. */
+final readonly class Results
+{
+    private const MOST_LINES = 8;
+
+    public function __construct(private Handouts $handouts, private Counting $counting, private Terms $terms, private Teams $teams)
+    {
+    }
+
+    public function show(string $teamId, string $handoutId): ResultsView
+    {
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $counted = $this->counting->count($handout);
+        $rungs = $this->teams->rungs($teamId);
+        $terms = $this->terms->all($teamId);
+        $report = $counted->report;
+        $items = [];
+        foreach ($handout->edition->items as $entry => $item) {
+            $items[$handout->edition->itemIds[$entry]] = $item;
+        }
+        $most = PaperProof::of($handout->edition->paper, $items)->points[1];
+        $students = $this->students($counted, $rungs);
+        $misconceptions = [];
+        foreach ($terms->misconceptions as $term) {
+            $view = $this->misconception($term->id, $term->name, $term->nextStep, $counted);
+            if ($view->students !== []) {
+                $misconceptions[] = $view;
+            }
+        }
+        usort($misconceptions, static fn (MisconceptionView $a, MisconceptionView $b): int => [$b->likely, count($b->students)] <=> [$a->likely, count($a->students)]);
+        $names = array_column($terms->misconceptions, 'name', 'id');
+
+        return new ResultsView(
+            $this->handouts->show($teamId, $handoutId),
+            $handout->conditions->counts->sentence(),
+            count(array_filter($counted->students, static fn (array $s): bool => $s['others'] !== [])),
+            $counted->waiting(),
+            NumberText::write($most),
+            FigureView::of($report->mean),
+            FigureView::of($report->median),
+            FigureView::of($report->sd),
+            FigureView::of($report->quartiles),
+            self::bins($report->totals, $most->toFloat()),
+            array_map(static fn (array $band, int $i): RungView => new RungView($band['name'], $band['from'], count(array_filter($students, static fn (StudentView $s): bool => $s->rung === $i + 1))), $rungs->bands, array_keys($rungs->bands)),
+            array_map(fn (QuestionReport $q): QuestionView => $this->question($q, $handout, $counted, $names), $report->questions),
+            $misconceptions,
+            $students,
+        );
+    }
+
+    /** @return list<StudentView> */
+    private function students(Counted $counted, Rungs $rungs): array
+    {
+        return array_map(static fn (array $s): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['of'] > 0.0 ? $rungs->reached($s['marks'] / $s['of']) : 1, $s['attempt'], $s['others'], $s['state']), $counted->students);
+    }
+
+    /** @param array<string, string> $names of misconceptions */
+    private function question(QuestionReport $report, Handout $handout, Counted $counted, array $names): QuestionView
+    {
+        $item = $handout->edition->item($report->id) ?? throw new \LogicException('A question of the report is in the edition.');
+
+        return new QuestionView(
+            $report->id,
+            $handout->edition->numbers()[$report->id] ?? 0,
+            $handout->edition->title($report->id),
+            $item->type()->value,
+            $item->prompt,
+            NumberText::write($item->points),
+            FigureView::of($report->facility),
+            FigureView::of($report->itemRest),
+            $report->omitted,
+            $report->notReached,
+            $report->waiting,
+            array_map(static fn (OptionReport $o): OptionView => self::option($item, $o, $names), $report->options),
+            self::lines($counted->written[$report->id] ?? []),
+            array_map(static fn (Flag $f): FlagView => new FlagView($f->kind, self::evidence($item, $f), $f->option), $report->flags),
+        );
+    }
+
+    /** @param array<string, string> $names */
+    private static function option(Item $item, OptionReport $o, array $names): OptionView
+    {
+        $text = '';
+        $letter = '';
+        $misconception = null;
+        if ($item->rule instanceof ChoiceRule) {
+            $letter = $item->rule->letter($o->id);
+            foreach ($item->rule->options as $option) {
+                if ($option->id === $o->id) {
+                    $text = trim(html_entity_decode(strip_tags($option->text), ENT_QUOTES | ENT_HTML5));
+                    $misconception = $names[$option->misconception ?? ''] ?? null;
+                }
+            }
+        }
+
+        return new OptionView($o->id, $letter, $text, $o->key, $o->count, $o->share, $o->byThird[0], $o->byThird[1], $o->byThird[2], $o->rest, $o->works, $misconception);
+    }
+
+    /** The core does not know letters; here "this option" gets its own. */
+    private static function evidence(Item $item, Flag $flag): string
+    {
+        return $flag->option !== null && $item->rule instanceof ChoiceRule ? str_replace('this option', 'option '.$item->rule->letter($flag->option), $flag->evidence) : $flag->evidence;
+    }
+
+    /**
+     * @param list<array{string, string}> $written
+     *
+     * @return list<LineView>
+     */
+    private static function lines(array $written): array
+    {
+        $counts = [];
+        foreach ($written as [$answer, $verdict]) {
+            if ($verdict !== 'by hand') {
+                $counts[$verdict."\0".$answer] = ($counts[$verdict."\0".$answer] ?? 0) + 1;
+            }
+        }
+        arsort($counts);
+        $lines = [];
+        foreach (array_slice($counts, 0, self::MOST_LINES, true) as $key => $count) {
+            [$verdict, $answer] = explode("\0", (string) $key, 2);
+            $lines[] = new LineView($answer, $count, $verdict);
+        }
+
+        return $lines;
+    }
+
+    private function misconception(string $id, string $name, string $nextStep, Counted $counted): MisconceptionView
+    {
+        $holders = [];
+        $likely = 0;
+        foreach ($counted->evidence as $s => $byId) {
+            $evidence = $byId[$id] ?? null;
+            if ($evidence !== null && $evidence->shown > 0) {
+                $likely += $evidence->likely ? 1 : 0;
+                $holders[] = new HolderView($counted->students[$s]['studentId'], $counted->students[$s]['name'], $evidence->shown, $evidence->offered, FigureView::of($evidence->rate), $evidence->likely);
+            }
+        }
+        usort($holders, static fn (HolderView $a, HolderView $b): int => [$b->rate->value, $b->shown, $a->name] <=> [$a->rate->value, $a->shown, $b->name]);
+
+        return new MisconceptionView($id, $name, $nextStep, $likely, $holders);
+    }
+
+    /**
+     * @param list<float> $totals
+     *
+     * @return list<BinView>
+     */
+    private static function bins(array $totals, float $most): array
+    {
+        $width = $most <= 12.0 ? 1.0 : ($most <= 30.0 ? 2.0 : 5.0);
+        $bins = [];
+        for ($from = 0.0; $from < $most || $bins === []; $from += $width) {
+            $to = min($from + $width, max($most, $width));
+            $last = $to >= $most;
+            $bins[] = new BinView($from, $to, count(array_filter($totals, static fn (float $t): bool => $t >= $from && ($t < $to || $last))));
+        }
+
+        return $bins;
+    }
+}

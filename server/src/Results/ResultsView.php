@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+use ChalkLadder\Server\Handout\HandoutView;
+
+final readonly class ResultsView
+{
+    /**
+     * @param list<BinView>           $bins
+     * @param list<RungView>          $rungs
+     * @param list<QuestionView>      $questions
+     * @param list<MisconceptionView> $misconceptions
+     * @param list<StudentView>       $students
+     */
+    public function __construct(
+        public HandoutView $handout,
+        public string $attemptRule,
+        public int $doubles,
+        public int $waiting,
+        public string $points,
+        public FigureView $mean,
+        public FigureView $median,
+        public FigureView $sd,
+        public FigureView $quartiles,
+        public array $bins,
+        public array $rungs,
+        public array $questions,
+        public array $misconceptions,
+        public array $students,
+    ) {
+    }
+}

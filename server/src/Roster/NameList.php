@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster;
+
+use ChalkLadder\Core\Item\Folding;
+use ChalkLadder\Server\Platform\Http\Problem;
+
+/**
+ * Reads a list of names as it is pasted: a name a line, or CSV with commas, semicolons or tabs (RFC 4180 quoting).
+ * A header is recognised by its words; "Last, First" in two columns is put together as "First Last".
+ */
+final class NameList
+{
+    public const MOST = 5000;
+    private const LARGEST = 1_000_000;
+    private const HEADERS = ['name', 'names', 'student', 'students', 'first name', 'last name', 'full name', 'forename', 'surname', 'given name', 'family name', 'pupil'];
+    private const LAST = ['last name', 'surname', 'family name'];
+    private const FIRST = ['first name', 'forename', 'given name'];
+
+    /** @return list<array{line: int, name: string}> */
+    public static function read(string $text): array
+    {
+        if (strlen($text) > self::LARGEST) {
+            throw Problem::invalid(['text' => 'This list is longer than 1 MB. Paste one class at a time.']);
+        }
+        if (str_starts_with($text, "\u{FEFF}")) {
+            $text = substr($text, 3);
+        }
+        if (str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF")) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'UTF-16');
+        } elseif (!mb_check_encoding($text, 'UTF-8')) {
+            $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
+        }
+        $text = str_replace(["\r\n", "\r"], "\n", (string) $text);
+        if (trim($text) === '') {
+            throw Problem::invalid(['text' => 'Paste at least one name.']);
+        }
+        $rows = self::rows($text, self::separator($text));
+        $header = array_map(static fn (string $c): string => mb_strtolower(trim($c)), $rows[0]['cells'] ?? []);
+        $columns = [0];
+        $known = array_intersect($header, self::HEADERS);
+        if ($known !== []) {
+            array_shift($rows);
+            $last = array_key_first(array_intersect($header, self::LAST));
+            $first = array_key_first(array_intersect($header, self::FIRST));
+            $columns = $last !== null && $first !== null ? [$first, $last] : [array_key_first($known)];
+        }
+        $names = [];
+        foreach ($rows as $row) {
+            $parts = array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns);
+            $name = trim((string) preg_replace('/[\p{Z}\p{C}\s]+/u', ' ', implode(' ', $parts)));
+            if ($name !== '') {
+                $names[] = ['line' => $row['line'], 'name' => $name];
+            }
+        }
+        if (count($names) > self::MOST) {
+            throw Problem::invalid(['text' => sprintf('There are %d names here; at most %d are read at once.', count($names), self::MOST)]);
+        }
+
+        return $names;
+    }
+
+    /** Two names are the same person's when only case, accents, spaces or punctuation differ. */
+    public static function fold(string $name): string
+    {
+        return (new Folding(accents: true))->fold($name);
+    }
+
+    private static function separator(string $text): string
+    {
+        $line = strtok($text, "\n");
+        $line = $line === false ? '' : $line;
+        foreach (["\t", ';', ','] as $separator) {
+            if (str_contains($line, $separator)) {
+                return $separator;
+            }
+        }
+
+        return str_contains($text, ';') ? ';' : ',';
+    }
+
+    /** @return list<array{line: int, cells: list<string>}> */
+    private static function rows(string $text, string $separator): array
+    {
+        $stream = fopen('php://memory', 'r+');
+        if ($stream === false) {
+            throw new \RuntimeException('No memory stream.');
+        }
+        fwrite($stream, $text);
+        rewind($stream);
+        $rows = [];
+        $line = 1;
+        while (($cells = fgetcsv($stream, null, $separator, '"', '')) !== false) {
+            $rows[] = ['line' => $line, 'cells' => array_map(strval(...), $cells)];
+            $line += 1 + array_sum(array_map(static fn (?string $c): int => substr_count($c ?? '', "\n"), $cells));
+        }
+        fclose($stream);
+
+        return $rows;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster;
+
+use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[IsGranted('ROLE_TEACHER')]
+#[Route('/classes', requirements: ['id' => Requirement::UUID, 'student' => Requirement::UUID])]
+final readonly class RosterController
+{
+    public function __construct(private Rosters $rosters)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(#[CurrentUser] StaffUser $who): ClassListView
+    {
+        return $this->rosters->list($who->teamId);
+    }
+
+    #[Route('', methods: ['POST'])]
+    public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ClassInput $input): ClassView
+    {
+        return $this->rosters->create($who, $input);
+    }
+
+    #[Route('/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] StaffUser $who, string $id): ClassView
+    {
+        return $this->rosters->show($who->teamId, $id);
+    }
+
+    #[Route('/{id}/roster/preview', methods: ['POST'])]
+    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterPreviewView
+    {
+        return $this->rosters->preview($who->teamId, $id, $input);
+    }
+
+    #[Route('/{id}/roster', methods: ['POST'])]
+    public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): ClassView
+    {
+        return $this->rosters->add($who, $id, $input);
+    }
+
+    #[Route('/{id}/slips', methods: ['POST'])]
+    public function slips(#[CurrentUser] StaffUser $who, string $id): SlipsView
+    {
+        return $this->rosters->slips($who, $id);
+    }
+
+    #[Route('/{id}/students/{student}/pin', methods: ['POST'])]
+    public function resetPin(#[CurrentUser] StaffUser $who, string $id, string $student): PinView
+    {
+        return $this->rosters->resetPin($who, $id, $student);
+    }
+
+    #[Route('/{id}/students/{student}', methods: ['DELETE'])]
+    public function leave(#[CurrentUser] StaffUser $who, string $id, string $student): void
+    {
+        $this->rosters->leave($who, $id, $student, true);
+    }
+
+    #[Route('/{id}/students/{student}/return', methods: ['POST'])]
+    public function rejoin(#[CurrentUser] StaffUser $who, string $id, string $student): void
+    {
+        $this->rosters->leave($who, $id, $student, false);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Verdict;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Row;
+
+/** A response with what was made of it, by machine or by hand. */
+final readonly class Answer
+{
+    /** @param list<int|null>|null $handLevels the rubric level picked for each criterion */
+    public function __construct(
+        public string $entry,
+        public int $try,
+        public Response $response,
+        public int $counter,
+        public bool $settled,
+        public Outcome $outcome,
+        public ?BigRational $handCredit = null,
+        public ?array $handLevels = null,
+        public string $comment = '',
+        public bool $hintOpened = false,
+        public string $savedAt = '',
+        public int $markVersion = 0,
+    ) {
+    }
+
+    /** Checked afresh, under the rule that holds now. */
+    public static function checked(string $entry, int $try, Response $response, int $counter, bool $settled, Rule $rule): self
+    {
+        return new self($entry, $try, $response, $counter, $settled, $rule->check($response));
+    }
+
+    public static function fromRow(Row $row, ?Rule $rule): self
+    {
+        $response = Response::fromArray($row->json('value'));
+        $hand = $row->textOrNull('hand_credit');
+        $levels = $row->textOrNull('hand_levels');
+
+        return new self(
+            $row->text('entry'),
+            $row->int('try'),
+            $response,
+            $row->int('counter'),
+            $row->bool('settled'),
+            $rule?->check($response) ?? Outcome::nothing(),
+            $hand === null ? null : BigRational::of($hand),
+            $levels === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($levels))),
+            $row->text('comment'),
+            $row->bool('hint_opened'),
+            $row->time('saved_at'),
+            $row->int('mark_version'),
+        );
+    }
+
+    /** The credit that counts: a person's before a machine's. Null waits for a marker. */
+    public function credit(): ?BigRational
+    {
+        return $this->handCredit ?? $this->outcome->credit;
+    }
+
+    public function verdict(): Verdict
+    {
+        return $this->handCredit === null ? $this->outcome->verdict : Verdict::ofCredit($this->handCredit);
+    }
+
+    /**
+     * @param list<self> $answers
+     *
+     * @return array<string, array<int, BigRational|null>> by entry and try
+     */
+    public static function credits(array $answers): array
+    {
+        $credits = [];
+        foreach ($answers as $answer) {
+            $credits[$answer->entry][$answer->try] = $answer->credit();
+        }
+
+        return $credits;
+    }
+}

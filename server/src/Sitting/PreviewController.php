@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\FeedbackPlan;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Platform\Http\Problem;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** A teacher sits the draft exactly as a student would. Nothing is stored: the way so far is walked again each time. */
+#[IsGranted('ROLE_TEACHER')]
+final readonly class PreviewController
+{
+    public function __construct(private Papers $papers, private Picture $picture)
+    {
+    }
+
+    #[Route('/papers/{id}/preview', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PreviewInput $input): SittingView
+    {
+        $edition = $this->papers->draft($who->teamId, $id);
+        $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback) ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
+        $marked = static fn (array $steps, string $entry, int $try): bool => array_filter($steps, static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try) !== [];
+        $answers = [];
+        foreach ($input->saves as $save) {
+            $rule = $edition->rule($save->entry);
+            $response = Response::fromArray($save->value);
+            if ($rule !== null) {
+                $answers[] = new Answer($save->entry, $save->try, $response, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $rule->check($response), hintOpened: $marked($input->hints, $save->entry, $save->try));
+            }
+        }
+        foreach ($input->hints as $hint) {
+            $rule = $edition->rule($hint->entry);
+            if ($rule !== null && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
+                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $rule->check(Response::ofText('')), hintOpened: true);
+            }
+        }
+        $walk = Walk::start($edition->paper, $conditions, 'preview');
+        for ($i = 0; $i < $input->left && !$walk->ended; ++$i) {
+            $walk = $walk->leave($edition->paper, $conditions, 'preview', Sittings::outcomes($answers), $edition->machineMarked());
+        }
+        // The end of a preview shows all that a student will be told when the work comes back.
+        $state = $input->handedIn ? SittingState::Returned : SittingState::Open;
+        $stored = new StoredSitting('preview', 'preview', '', 1, $state, 'preview', $walk, $edition, $conditions, BigRational::of('1/2'), true);
+
+        return $this->picture->draw($edition, $conditions, 'preview', $walk, $state, $answers, $stored);
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use ChalkLadder\Core\Marking\Score;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Row;
+
+/** Sittings and responses, in and out of the database. */
+final readonly class SittingStore
+{
+    private const SELECT = 'SELECT s.*, h.edition_id, h.conditions, h.visible, h.closed_at, h.opens_at, h.closes_at, e.rules_version, t.mark_step
+        FROM sitting s JOIN handout h ON h.id = s.handout_id JOIN edition e ON e.id = h.edition_id JOIN team t ON t.id = h.team_id';
+
+    public function __construct(private Database $database, private Editions $editions)
+    {
+    }
+
+    /** A student's own sitting; anybody else's is not found. */
+    public function ofStudent(string $studentId, string $id, bool $lock = false): StoredSitting
+    {
+        return $this->stored($this->database->row(self::SELECT.' WHERE s.id = :id AND s.student_id = :who AND h.visible'.($lock ? ' FOR UPDATE OF s' : ''), ['id' => $id, 'who' => $studentId]));
+    }
+
+    /** A sitting of the team's. */
+    public function ofTeam(string $teamId, string $id, bool $lock = false): StoredSitting
+    {
+        return $this->stored($this->database->row(self::SELECT.' WHERE s.id = :id AND h.team_id = :who'.($lock ? ' FOR UPDATE OF s' : ''), ['id' => $id, 'who' => $teamId]));
+    }
+
+    /** @return list<StoredSitting> every sitting of a handout that is still open, locked */
+    public function openOf(string $handoutId): array
+    {
+        return array_map($this->stored(...), $this->database->rows(self::SELECT." WHERE s.handout_id = :id AND s.state = 'open' ORDER BY s.id FOR UPDATE OF s", ['id' => $handoutId]));
+    }
+
+    /** @return list<Answer> */
+    public function answers(StoredSitting $sitting): array
+    {
+        return array_map(
+            static fn (Row $r): Answer => Answer::fromRow($r, $sitting->edition->rule($r->text('entry'))),
+            $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]),
+        );
+    }
+
+    /** Writes a response unless a newer one is stored or it can no longer change. */
+    public function write(string $sittingId, Answer $answer, string $clientId): bool
+    {
+        $outcome = $answer->outcome;
+
+        return $this->database->run("INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
+            VALUES (:sitting, :entry, :try, :value, :counter, :client, :at, :credit, :verdict, :line, :readAs, :misconceptions)
+            ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
+                credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
+            WHERE r.counter < excluded.counter AND NOT r.settled", [
+            'sitting' => $sittingId, 'entry' => $answer->entry, 'try' => $answer->try, 'value' => Json::encode($answer->response->toArray()),
+            'counter' => $answer->counter, 'client' => $clientId, 'at' => $this->database->now(),
+            'credit' => $outcome->credit === null ? null : (string) $outcome->credit, 'verdict' => $outcome->verdict->value, 'line' => $outcome->line, 'readAs' => mb_substr($outcome->readAs, 0, 500),
+            'misconceptions' => '{'.implode(',', $outcome->misconceptions).'}',
+        ]) === 1;
+    }
+
+    /** Brings a sitting's state and marks in line with its answers. Open sittings stay open. */
+    public function settleMarks(StoredSitting $sitting, SittingState $state): void
+    {
+        $answers = $this->answers($sitting);
+        $score = Score::of($sitting->edition->paper, $sitting->walk, Answer::credits($answers), $sitting->markStep);
+        if ($state === SittingState::HandedIn || $state === SittingState::Marked) {
+            $state = SittingState::afterMarking($score->waiting !== []);
+        }
+        $this->database->run('UPDATE sitting SET state = :state, marks = :marks, version = version + 1 WHERE id = :id', ['state' => $state->value, 'marks' => (string) $score->total->toScale(6, RoundingMode::HALF_UP), 'id' => $sitting->id]);
+    }
+
+    private function stored(?Row $row): StoredSitting
+    {
+        if ($row === null) {
+            throw Problem::notFound('The sitting');
+        }
+        $now = $this->database->now();
+        $closes = $row->timeOrNull('closes_at');
+
+        return new StoredSitting(
+            $row->text('id'),
+            $row->text('handout_id'),
+            $row->text('student_id'),
+            $row->int('attempt'),
+            SittingState::from($row->text('state')),
+            $row->text('seed'),
+            self::walk($row->json('walk')),
+            $this->editions->load($row->text('edition_id'), $row->int('rules_version')),
+            Conditions::fromArray($row->json('conditions')),
+            BigRational::of($row->text('mark_step')),
+            $row->textOrNull('closed_at') === null && ($closes === null || new \DateTimeImmutable($closes) > new \DateTimeImmutable($now)),
+            $row->textOrNull('at_entry'),
+            $row->text('message'),
+            $row->textOrNull('reply'),
+            $row->timeOrNull('handed_in_at'),
+        );
+    }
+
+    /** @param array<array-key, mixed> $stored */
+    private static function walk(array $stored): Walk
+    {
+        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
+        return Walk::fromArray($stored);
+    }
+}

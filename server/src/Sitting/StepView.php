@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
+/** One thing in front of the student: a question (face, own answer) or a source. */
+final readonly class StepView
+{
+    /** @param array<string, mixed>|null $value the stored response */
+    public function __construct(
+        public string $entry,
+        public int $try,
+        public int $number,
+        public string $points,
+        public ?FaceView $face,
+        public ?SourceView $source,
+        #[Shape('Response')]
+        public ?array $value,
+        public int $counter,
+        public bool $open,
+        public bool $settled,
+        public ?string $hint,
+        public ?ToldView $told,
+    ) {
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Paper\Edition;
+
+/** A sitting as it is kept, with the edition and conditions it is pinned to. */
+final readonly class StoredSitting
+{
+    public function __construct(
+        public string $id,
+        public string $handoutId,
+        public string $studentId,
+        public int $attempt,
+        public SittingState $state,
+        public string $seed,
+        public Walk $walk,
+        public Edition $edition,
+        public Conditions $conditions,
+        public BigRational $markStep,
+        public bool $handoutOpen,
+        public ?string $at = null,
+        public string $message = '',
+        public ?string $reply = null,
+        public ?string $handedInAt = null,
+    ) {
+    }
+}
