@@ -22,6 +22,15 @@ final readonly class Evidence
 
     public static function of(int $shown, int $offered): self
     {
+        // Few distinct counts, many students: each interval is worked out once.
+        /** @var array<string, self> $known */
+        static $known = [];
+
+        return $known[$shown.'/'.$offered] ??= self::reckon($shown, $offered);
+    }
+
+    private static function reckon(int $shown, int $offered): self
+    {
         $a = self::PRIOR_YES + $shown;
         $b = self::PRIOR_NO + $offered - $shown;
         $mean = $a / ($a + $b);

@@ -41,12 +41,12 @@ final readonly class Picture
         $score = Score::of($edition->paper, $walk, Answer::credits($answers), $stored->markStep);
         $numbers = [];
         $steps = [];
-        foreach ($walk->visits as $visit) {
+        foreach ($walk->visits as $pass => $visit) {
             foreach ($visit->entries as $id) {
                 $entry = $edition->paper->entry($id);
                 if ($entry?->source !== null) {
                     $s = $entry->source;
-                    $steps[] = new StepView($id, $visit->try, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null);
+                    $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null);
                 }
                 $item = $edition->item($id);
                 if ($item === null) {
@@ -58,6 +58,7 @@ final readonly class Picture
                 $steps[] = new StepView(
                     $id,
                     $visit->try,
+                    $pass + 1,
                     $numbers[$id],
                     NumberText::write($item->points),
                     self::face($item, $conditions, $seed, $id),

@@ -9,10 +9,14 @@ use ChalkLadder\Server\Platform\OpenApi\Shape;
 /** One thing in front of the student: a question (face, own answer) or a source. */
 final readonly class StepView
 {
-    /** @param array<string, mixed>|null $value the stored response */
+    /**
+     * @param int                       $visit the pass it was shown in, from 1
+     * @param array<string, mixed>|null $value the stored response
+     */
     public function __construct(
         public string $entry,
         public int $try,
+        public int $visit,
         public int $number,
         public string $points,
         public ?FaceView $face,

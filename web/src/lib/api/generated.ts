@@ -1668,6 +1668,7 @@ export interface components {
         SittingStepView: {
             entry: string;
             try: number;
+            visit: number;
             number: number;
             points: string;
             face: components["schemas"]["SittingFaceView"] | null;

@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query'
+import { useParams, useSearchParams } from 'react-router'
+import { RuleEditor } from '@/features/bank/RuleEditor'
+import MarkingDesk from '@/features/marking/MarkingDesk'
+import { api, take } from '@/lib/api/client'
+import { Failed, Loading } from '@/ui/States'
+
+/** Joins two rooms: a key is changed at the marking desk with the bank's rule editor. */
+export default function MarkingRoute() {
+  const { id = '', entry = '' } = useParams()
+  const [params, setParams] = useSearchParams()
+  const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
+  const desk = useQuery({ queryKey: ['desk', id, entry], queryFn: () => take(api.GET('/api/handouts/{id}/marking/{entry}', { params: { path: { id, entry } } })), refetchOnWindowFocus: false })
+  if (desk.isPending) return <Loading what="Laying out the answers" />
+  if (desk.isError) return <Failed error={desk.error} retry={() => void desk.refetch()} />
+  return (
+    <MarkingDesk
+      key={`${id}-${entry}-${desk.dataUpdatedAt}`}
+      desk={desk.data}
+      startWithKey={params.get('key') === '1' && desk.data.item.type !== 'open'}
+      onKeyShut={() => setParams({}, { replace: true })}
+      mayChangeKey={session.data?.staff?.role !== 'marker'}
+      ruleEditor={(item, onChange) => <RuleEditor item={item} onChange={onChange} />}
+    />
+  )
+}

@@ -1,0 +1,28 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link, useParams } from 'react-router'
+import { ItemCard } from '@/features/bank/ItemCard'
+import PaperDesk from '@/features/paper/PaperDesk'
+import { api, take } from '@/lib/api/client'
+import { Failed, Loading } from '@/ui/States'
+
+/** Joins two rooms: the paper's desk shows questions as the bank draws them. */
+export default function PaperRoute() {
+  const { id = '' } = useParams()
+  const stored = useQuery({ queryKey: ['paper', id], queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id } } })), refetchOnWindowFocus: false, gcTime: 0 })
+  if (stored.isPending) return <Loading what="Opening the paper" />
+  if (stored.isError) return <Failed error={stored.error} />
+  return (
+    <PaperDesk
+      key={id}
+      stored={stored.data}
+      question={(item, itemId) => (
+        <>
+          <ItemCard item={item} showKey />
+          <Link to={`/bank/${itemId}`} className="mt-3 inline-block font-semibold text-blue underline">
+            Edit in the bank
+          </Link>
+        </>
+      )}
+    />
+  )
+}

@@ -1,0 +1,120 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { DropdownMenu } from 'radix-ui'
+import { Suspense, useState } from 'react'
+import { NavLink, Outlet, useNavigate } from 'react-router'
+import { SignIn } from '@/features/identity/SignIn'
+import { api, take } from '@/lib/api/client'
+import { useKeys } from '@/lib/keys'
+import { chooseTheme, theme } from '@/lib/theme'
+import { Boundary } from '@/ui/Boundary'
+import { KeySheet } from '@/ui/KeySheet'
+import { Failed, Loading } from '@/ui/States'
+
+const STAGES = [
+  { to: '/bank', label: 'Bank' },
+  { to: '/papers', label: 'Papers' },
+  { to: '/classes', label: 'Classes' },
+  { to: '/handouts', label: 'Handouts' },
+  { to: '/lookout', label: 'Lookout' },
+  { to: '/marking', label: 'Marking', markers: true },
+  { to: '/results', label: 'Results' },
+  { to: '/groups', label: 'Groups' },
+]
+
+/** The ladder: its rungs are the stages of the job in their order; the current one is drawn solid. */
+function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
+  const stages = STAGES.filter((stage) => !marker || stage.markers)
+  return (
+    <nav aria-label="Stages" className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-none md:flex-col md:self-stretch md:overflow-visible md:border-x-2 md:border-line md:pt-3">
+      {stages.map((stage) => (
+        <NavLink key={stage.to} to={stage.to} className={({ isActive }) => `relative block h-[58px] px-3 pt-5 text-center text-[13px] md:px-0 ${isActive ? 'font-bold text-ink' : 'text-quiet hover:text-ink'}`}>
+          {({ isActive }) => (
+            <>
+              <span aria-hidden className={`absolute inset-x-0 md:-inset-x-0.5 ${isActive ? 'top-[8px] h-[7px] bg-rust' : 'top-[10px] h-[3px] bg-line'}`} />
+              {stage.label}
+              {stage.to === '/marking' && waiting > 0 ? (
+                <span className="block text-xs leading-none font-bold text-rust dark:text-rust-dark">
+                  {waiting}
+                  <span className="sr-only"> answers wait</span>
+                </span>
+              ) : null}
+            </>
+          )}
+        </NavLink>
+      ))}
+    </nav>
+  )
+}
+
+function Account({ name, team, onLeave }: { name: string; team: string; onLeave: () => void }) {
+  const [now, setNow] = useState(theme())
+  const navigate = useNavigate()
+  const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="m-2 rounded border border-edge/60 bg-sheet px-1 py-1.5 text-xs md:w-[66px]" aria-label={`Account of ${name}`}>
+        {name.split(' ')[0]}
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" side="top" className="z-50 min-w-52 rounded border bg-sheet p-1 shadow-float">
+          <DropdownMenu.Label className="px-3 py-1.5 text-sm text-quiet">
+            {name}
+            <br />
+            {team}
+          </DropdownMenu.Label>
+          <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
+            Outbox
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={item}
+            onSelect={() => {
+              const next = now === 'dark' ? 'light' : 'dark'
+              chooseTheme(next)
+              setNow(next)
+            }}
+          >
+            {now === 'dark' ? 'Light paper' : 'Dark slate'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={item} onSelect={onLeave}>
+            Sign out
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+export function Shell() {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
+  const staff = session.data?.staff
+  const waiting = useQuery({ queryKey: ['marking'], queryFn: () => take(api.GET('/api/marking')), enabled: Boolean(staff), staleTime: 20_000 })
+  useKeys(Object.fromEntries(STAGES.map((stage, i) => [`Alt+${i + 1}`, { label: `Go to ${stage.label}`, run: () => void navigate(stage.to), inFields: true }])))
+  if (session.isPending) return <Loading what="Opening" />
+  if (session.isError) return <Failed error={session.error} retry={() => void session.refetch()} />
+  if (!staff) return <SignIn demoAccounts={session.data?.demoAccounts ?? []} onDone={(next) => client.setQueryData(['session'], next)} />
+  const leave = async () => {
+    await take(api.DELETE('/api/session'))
+    client.clear()
+  }
+  return (
+    <div className="flex h-dvh flex-col md:flex-row">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
+        Skip to the desk
+      </a>
+      <div className="no-print flex shrink-0 items-center border-b md:w-[92px] md:flex-col md:items-start md:border-b-0">
+        <LadderNav marker={staff.role === 'marker'} waiting={waiting.data?.waiting ?? 0} />
+        <Account name={staff.name} team={staff.team} onLeave={() => void leave()} />
+      </div>
+      <main id="main" className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto md:overflow-hidden">
+        <Boundary>
+          <Suspense fallback={<Loading />}>
+            <Outlet />
+          </Suspense>
+        </Boundary>
+      </main>
+      <KeySheet />
+    </div>
+  )
+}

@@ -1,0 +1,36 @@
+import '@/styles.css'
+import { QueryClientProvider } from '@tanstack/react-query'
+import { lazy, StrictMode, Suspense } from 'react'
+import { createRoot } from 'react-dom/client'
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
+import Join from '@/features/sitting/Join'
+import { applyTheme } from '@/lib/theme'
+import { Boundary } from '@/ui/Boundary'
+import { Loading } from '@/ui/States'
+import { Toasts } from '@/ui/Toasts'
+import { queryClient } from './queries'
+
+const MyWork = lazy(() => import('@/features/sitting/MyWork'))
+const Sit = lazy(() => import('@/features/sitting/Sit'))
+
+applyTheme()
+
+const router = createBrowserRouter([
+  { path: '/join', element: <Join /> },
+  { path: '/my', element: <MyWork /> },
+  { path: '/my/:id', element: <Sit /> },
+  { path: '*', element: <Navigate to="/join" replace /> },
+])
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <Boundary>
+        <Suspense fallback={<Loading />}>
+          <RouterProvider router={router} />
+        </Suspense>
+        <Toasts />
+      </Boundary>
+    </QueryClientProvider>
+  </StrictMode>,
+)

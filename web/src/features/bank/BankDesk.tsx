@@ -1,0 +1,178 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { api, take } from '@/lib/api/client'
+import { percent, plural } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { SelectField, TextField, Tick } from '@/ui/Field'
+import { Empty, Failed, Loading } from '@/ui/States'
+import { ItemCard } from './ItemCard'
+import { TYPES, typeName } from './types'
+import { useTerms } from './terms'
+
+export default function BankDesk() {
+  const [params, setParams] = useSearchParams()
+  const navigate = useNavigate()
+  const search = useRef<HTMLInputElement>(null)
+  const [showKey, setShowKey] = useState(true)
+  const terms = useTerms()
+  const q = params.get('q') ?? ''
+  const skill = params.get('skill') ?? ''
+  const misconception = params.get('misconception') ?? ''
+  const type = params.get('type') ?? ''
+  const filter = { q, ...(skill ? { skill } : {}), ...(misconception ? { misconception } : {}), ...(type ? { type } : {}) }
+  const list = useQuery({ queryKey: ['items', filter], queryFn: () => take(api.GET('/api/items', { params: { query: filter } })), placeholderData: keepPreviousData })
+  const items = list.data?.items ?? []
+  const chosen = items.find((i) => i.id === params.get('open')) ?? items[0]
+  const set = (name: string, value: string) =>
+    setParams(
+      (old) => {
+        const next = new URLSearchParams(old)
+        if (value) next.set(name, value)
+        else next.delete(name)
+        return next
+      },
+      { replace: true },
+    )
+  const step = (by: number) => {
+    const at = items.findIndex((i) => i.id === chosen?.id)
+    const next = items[Math.max(0, Math.min(items.length - 1, at + by))]
+    if (next) {
+      set('open', next.id)
+      document.getElementById(`row-${next.id}`)?.scrollIntoView({ block: 'nearest' })
+    }
+  }
+  useKeys({
+    '/': { label: 'Search the bank', run: () => search.current?.focus() },
+    j: { label: 'Next question', run: () => step(1) },
+    k: { label: 'Previous question', run: () => step(-1) },
+    Enter: { label: 'Open the question', run: () => chosen && void navigate(`/bank/${chosen.id}`) },
+    v: { label: 'Key on or off', run: () => setShowKey((on) => !on) },
+  })
+  return (
+    <>
+      <Head title="Bank" note={list.data ? plural(list.data.total, 'question') : ''}>
+        {TYPES.map((t) => (
+          <Button key={t.id} onClick={() => void navigate(`/bank/new/${t.id}`)}>
+            New {t.name}
+          </Button>
+        ))}
+      </Head>
+      <Desk
+        leftLabel="Filters"
+        rightLabel="The question"
+        left={
+          <div className="flex flex-col gap-4">
+            <TextField inputRef={search} label="Search" type="search" placeholder="words in the question" value={q} onChange={(e) => set('q', e.target.value)} />
+            <SelectField label="Skill" value={skill} onChange={(e) => set('skill', e.target.value)}>
+              <option value="">Any skill</option>
+              {terms.data?.skills.map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.name} ({t.questions})
+                </option>
+              ))}
+            </SelectField>
+            <SelectField label="Misconception" value={misconception} onChange={(e) => set('misconception', e.target.value)}>
+              <option value="">Any misconception</option>
+              {terms.data?.misconceptions.map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.name} ({t.questions})
+                </option>
+              ))}
+            </SelectField>
+            <fieldset>
+              <legend className="text-sm font-semibold">Type</legend>
+              <div className="mt-1 flex flex-col">
+                {[{ id: '', name: 'any type' }, ...TYPES].map((t) => (
+                  <label key={t.id} className="flex items-center gap-2 py-0.5">
+                    <input type="radio" name="type" className="accent-rust" checked={type === t.id} onChange={() => set('type', t.id)} />
+                    <span className="flex-1">{t.name}</span>
+                    <span className="text-sm text-quiet tabular-nums">{t.id ? (list.data?.types[t.id] ?? 0) : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0)}</span>
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+          </div>
+        }
+        right={chosen ? <Reading id={chosen.id} showKey={showKey} setShowKey={setShowKey} /> : undefined}
+      >
+        {list.isPending ? <Loading what="Looking through the bank" /> : null}
+        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
+        {list.data && items.length === 0 ? (
+          <Empty title={q || skill || misconception || type ? 'No question fits' : 'The bank is empty'}>
+            {q || skill || misconception || type ? (
+              <>
+                <p>Try fewer words or another filter.</p>
+                <Button onClick={() => setParams({})}>Clear the filters</Button>
+              </>
+            ) : (
+              <p>Write the first question with one of the buttons above.</p>
+            )}
+          </Empty>
+        ) : null}
+        {items.length > 0 ? (
+          <table className="w-full text-[15px]">
+            <thead>
+              <tr className="border-b text-left text-sm text-quiet">
+                <th className="py-2 pl-6 font-medium">Question</th>
+                <th className="px-2 font-medium">Type</th>
+                <th className="px-2 text-right font-medium">Marks</th>
+                <th className="px-2 pr-5 text-right font-medium">Right, of</th>
+              </tr>
+            </thead>
+            <tbody>
+              {items.map((item) => (
+                <tr key={item.id} id={`row-${item.id}`} className={`cursor-pointer border-b ${item.id === chosen?.id ? 'bg-sheet' : 'hover:bg-pale'}`} onClick={() => set('open', item.id)}>
+                  <td className={`py-1.5 pl-6 ${item.id === chosen?.id ? 'rung-row' : ''}`}>
+                    <Link to={`/bank/${item.id}`} className={`hover:underline ${item.id === chosen?.id ? 'font-bold' : 'font-semibold'}`}>
+                      {item.title}
+                    </Link>
+                    <span className="block text-sm text-quiet">{terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill'}</span>
+                  </td>
+                  <td className="px-2 whitespace-nowrap">{typeName(item.type)}</td>
+                  <td className="px-2 text-right">{item.points}</td>
+                  <td className="px-2 pr-5 text-right whitespace-nowrap">{item.facility === null ? <span className="text-quiet">not sat yet</span> : `${percent(item.facility)} of ${item.students}`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        ) : null}
+      </Desk>
+    </>
+  )
+}
+
+function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; setShowKey: (on: boolean) => void }) {
+  const item = useQuery({ queryKey: ['item', id], queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id } } })) })
+  if (item.isPending) return <Loading />
+  if (item.isError) return <Failed error={item.error} />
+  const { record } = item.data
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex items-start gap-3">
+        <h2 className="flex-1 text-lg">{item.data.item.title}</h2>
+        <Link to={`/bank/${id}`} className="font-semibold text-blue underline">
+          Edit
+        </Link>
+      </div>
+      <ItemCard item={item.data.item} showKey={showKey} record={record} />
+      <Tick label="Show the key" checked={showKey} onChange={(e) => setShowKey(e.target.checked)} />
+      <section className="border-t pt-3 text-[15px]">
+        <h3 className="text-base">Record</h3>
+        {record.students === 0 ? (
+          <p className="text-quiet">Nobody has handed this in yet.</p>
+        ) : (
+          <p>
+            {record.facility === null ? '' : `${percent(record.facility)} mean credit, `}
+            {plural(record.students, 'student')} in {plural(record.handouts, 'handout')}, first tries.
+          </p>
+        )}
+        <p className="text-quiet">
+          {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}By {item.data.author}.
+        </p>
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,124 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useRef, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
+import { timeOfDay } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { FaultLine, Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { ItemForm } from './ItemForm'
+import { TryBox } from './TryBox'
+import { blankItem, typeName, type Item, type ItemType } from './types'
+
+/** Write or change one question of the bank. */
+export default function ItemDesk() {
+  const { id, type } = useParams()
+  const stored = useQuery({ queryKey: ['item', id], queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id: id ?? '' } } })), enabled: id !== undefined, refetchOnWindowFocus: false, staleTime: Infinity })
+  if (id !== undefined && stored.isPending) return <Loading what="Opening the question" />
+  if (stored.isError) return <Failed error={stored.error} />
+  const kind = (['choice', 'text', 'number', 'open'] as const).find((t) => t === type) ?? 'choice'
+  return <Editor key={id ?? `new-${kind}`} id={id ?? null} stored={stored.data ?? null} kind={kind} />
+}
+
+function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['BankItemView'] | null; kind: ItemType }) {
+  const [item, setItem] = useState<Item>(stored?.item ?? blankItem(kind))
+  const [version, setVersion] = useState(stored?.version ?? 0)
+  const [defects, setDefects] = useState(stored?.defects ?? [])
+  const [problem, setProblem] = useState<Problem | null>(null)
+  const [saved, setSaved] = useState<'clean' | 'dirty' | 'saving'>('clean')
+  const [savedAt, setSavedAt] = useState<Date | null>(null)
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const latest = useRef(item)
+  const change = (next: Item) => {
+    latest.current = next
+    setItem(next)
+    setSaved('dirty')
+  }
+  const save = async () => {
+    const sent = latest.current
+    setSaved('saving')
+    setProblem(null)
+    try {
+      const answer = await take(id === null ? api.POST('/api/items', { body: { item: sent, version: 0 } }) : api.PUT('/api/items/{id}', { params: { path: { id } }, body: { item: sent, version } }))
+      setVersion(answer.version)
+      setDefects(answer.defects)
+      setSavedAt(new Date())
+      setSaved(latest.current === sent ? 'clean' : 'dirty')
+      client.removeQueries({ queryKey: ['item', answer.id] })
+      void client.invalidateQueries({ queryKey: ['items'] })
+      void client.invalidateQueries({ queryKey: ['terms'] })
+      void client.invalidateQueries({ queryKey: ['paper'] })
+      if (id === null) void navigate(`/bank/${answer.id}`, { replace: true })
+    } catch (thrown) {
+      setProblem(problemOf(thrown))
+      setSaved('dirty')
+    }
+  }
+  useEffect(() => {
+    if (saved !== 'dirty') return
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => window.removeEventListener('beforeunload', warn)
+  }, [saved])
+  useKeys({
+    'Ctrl+s': { label: 'Save the question', run: () => void save(), inFields: true },
+    Escape: { label: 'Back to the bank', run: () => saved === 'clean' && void navigate('/bank') },
+  })
+  const archive = async () => {
+    if (!id) return
+    await take(api.DELETE('/api/items/{id}', { params: { path: { id } } }))
+    void client.invalidateQueries({ queryKey: ['items'] })
+    toast('Taken out of the bank’s list. Papers keep it.', { undo: () => void take(api.POST('/api/items/{id}/restore', { params: { path: { id } } })).then(() => client.invalidateQueries({ queryKey: ['items'] })) })
+    void navigate('/bank')
+  }
+  return (
+    <>
+      <Head
+        title={item.title || `New ${typeName(item.type)} question`}
+        note={saved === 'saving' ? 'saving …' : saved === 'dirty' ? 'not saved yet' : savedAt ? `saved ${timeOfDay(savedAt)}` : stored ? `${typeName(item.type)} · version ${version} · last by ${stored.updatedBy}` : ''}
+      >
+        {id ? <Button onClick={() => void archive()}>Archive</Button> : null}
+        <Button onClick={() => void navigate('/bank')}>Back to bank</Button>
+        <Button kind="do" disabled={saved === 'saving' || (saved === 'clean' && id !== null)} onClick={() => void save()}>
+          Save question
+        </Button>
+      </Head>
+      <Desk
+        rightLabel="Try-out and defects"
+        right={
+          <div className="flex flex-col gap-6">
+            <TryBox item={item} />
+            <section>
+              <h2 className="text-lg">Defects</h2>
+              {defects.length === 0 ? <p className="text-quiet">{id ? 'None found at the last save.' : 'Looked for at each save.'}</p> : null}
+              <ul className="mt-1 flex flex-col gap-1">
+                {defects.map((d) => (
+                  <li key={d.message} className={d.blocks ? 'font-semibold text-bad' : 'text-quiet'}>
+                    {d.blocks ? '✕ ' : '○ '}
+                    {d.message}
+                  </li>
+                ))}
+              </ul>
+            </section>
+            {stored && stored.papers.length > 0 ? (
+              <section>
+                <h2 className="text-lg">Stands in</h2>
+                <p className="text-[15px]">{stored.papers.join(', ')}. Published editions stay as they are.</p>
+              </section>
+            ) : null}
+          </div>
+        }
+      >
+        <div className="mx-auto max-w-3xl p-6">
+          <FaultLine error={problem} />
+          <div className="rung-top mt-2 rounded border bg-sheet p-6">
+            <ItemForm item={item} onChange={change} faults={problem?.fields} />
+          </div>
+        </div>
+      </Desk>
+    </>
+  )
+}

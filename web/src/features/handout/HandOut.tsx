@@ -1,0 +1,155 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState, type FormEvent } from 'react'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { fromLocalInput, plural } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Head } from '@/ui/Desk'
+import { SelectField, TextField, Tick } from '@/ui/Field'
+import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+
+const PLANS: { id: Schemas['Conditions']['feedback']; label: string; note: string }[] = [
+  { id: 'on return', label: 'All on return', note: 'Marks, feedback and keys when you give the work back.' },
+  { id: 'at once', label: 'Right or wrong at once', note: 'Each answer is settled when it is given; keys stay hidden until return.' },
+  { id: 'after hand-in', label: 'All after handing in', note: 'Keys are out as soon as the first student has handed in.' },
+  { id: 'nothing', label: 'Nothing', note: 'Not even on return.' },
+]
+
+/** Gives a published paper to classes or single students, under conditions. */
+export default function HandOut() {
+  const [params] = useSearchParams()
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const papers = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
+  const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/classes')) })
+  const [editionId, setEditionId] = useState(params.get('edition') ?? '')
+  const [chosen, setChosen] = useState<string[]>([])
+  const [single, setSingle] = useState('')
+  const [students, setStudents] = useState<Record<string, string>>({})
+  const roster = useQuery({ queryKey: ['class', single], queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: single } } })), enabled: single !== '' })
+  const [conditions, setConditions] = useState<Schemas['Conditions']>({ attempts: 1, counts: 'best', shuffleQuestions: false, shuffleOptions: false, feedback: 'on return' })
+  const [visible, setVisible] = useState(true)
+  const [opens, setOpens] = useState('')
+  const [closes, setCloses] = useState('')
+  const [requestId] = useState(() => crypto.randomUUID())
+  const published = papers.data?.papers.filter((p) => p.editionId) ?? []
+  const handOut = useMutation({
+    mutationFn: () => take(api.POST('/api/handouts', { body: { editionId, classes: chosen, students: Object.keys(students), conditions, visible, opensAt: fromLocalInput(opens), closesAt: fromLocalInput(closes), requestId } })),
+    onSuccess: (made) => {
+      void client.invalidateQueries({ queryKey: ['handouts'] })
+      toast(`Handed out to ${plural(made.expected, 'student')}.`)
+      void navigate(visible ? `/lookout/${made.id}` : '/handouts')
+    },
+  })
+  const problem = handOut.error ? problemOf(handOut.error) : null
+  if (papers.isPending || classes.isPending) return <Loading />
+  if (papers.isError || classes.isError) return <Failed error={papers.error ?? classes.error} />
+  if (published.length === 0) {
+    return (
+      <Empty title="No paper is published yet">
+        <p>A handout gives out an edition. Publish a paper first.</p>
+        <Link to="/papers" className="font-semibold text-blue underline">
+          To the papers
+        </Link>
+      </Empty>
+    )
+  }
+  const count = classes.data.classes.filter((c) => chosen.includes(c.id)).reduce((sum, c) => sum + c.students, 0) + Object.keys(students).length
+  const target = [chosen.length > 0 ? plural(chosen.length, 'class', 'classes') : '', Object.keys(students).length > 0 ? plural(Object.keys(students).length, 'student') : ''].filter(Boolean).join(' and ')
+  const submit = (e: FormEvent) => {
+    e.preventDefault()
+    handOut.mutate()
+  }
+  const group = 'rounded border bg-sheet p-5'
+  return (
+    <>
+      <Head title="Hand out" note={count > 0 ? `to ${plural(count, 'student')}` : ''} />
+      <form onSubmit={submit} className="min-h-0 flex-1 overflow-auto">
+        <div className="grid max-w-5xl gap-5 p-6 lg:grid-cols-2">
+          <fieldset className={`${group} flex flex-col gap-3`}>
+            <legend className="px-1 font-head text-lg font-semibold">What, and to whom</legend>
+            <SelectField label="Paper" value={editionId} onChange={(e) => setEditionId(e.target.value)} fault={problem?.fields.editionId}>
+              <option value="">Choose a published paper</option>
+              {published.map((p) => (
+                <option key={p.id} value={p.editionId ?? ''}>
+                  {p.title}, edition {p.edition}
+                </option>
+              ))}
+            </SelectField>
+            <div role="group" aria-label="Classes">
+              <p className="text-sm font-semibold">Classes</p>
+              {classes.data.classes.map((c) => (
+                <Tick key={c.id} label={`${c.name}, ${plural(c.students, 'student')}`} checked={chosen.includes(c.id)} onChange={(e) => setChosen(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))} />
+              ))}
+              {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
+              {problem?.fields.classes ? <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p> : null}
+            </div>
+            <SelectField label="or single students of" value={single} onChange={(e) => setSingle(e.target.value)}>
+              <option value="">no single students</option>
+              {classes.data.classes.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
+            </SelectField>
+            {single && roster.data ? (
+              <div className="max-h-56 overflow-auto rounded border p-2" role="group" aria-label="Students">
+                {roster.data.students.map((s) => (
+                  <Tick
+                    key={s.id}
+                    label={s.name}
+                    checked={s.id in students}
+                    onChange={(e) => {
+                      const next = { ...students }
+                      if (e.target.checked) next[s.id] = s.name
+                      else delete next[s.id]
+                      setStudents(next)
+                    }}
+                  />
+                ))}
+              </div>
+            ) : null}
+            {Object.keys(students).length > 0 ? <p className="text-[15px]">{Object.values(students).join(', ')}</p> : null}
+          </fieldset>
+          <fieldset className={`${group} flex flex-col gap-3`}>
+            <legend className="px-1 font-head text-lg font-semibold">When</legend>
+            <Tick label="Students can see it" checked={visible} onChange={(e) => setVisible(e.target.checked)} />
+            <TextField label="Opens" type="datetime-local" value={opens} onChange={(e) => setOpens(e.target.value)} note="Empty: at once." fault={problem?.fields.opensAt} />
+            <TextField label="Closes" type="datetime-local" value={closes} onChange={(e) => setCloses(e.target.value)} note="Empty: when you close it." fault={problem?.fields.closesAt} />
+            <div className="grid grid-cols-2 gap-3">
+              <TextField label="Attempts" type="number" min={1} max={20} value={conditions.attempts} onChange={(e) => setConditions({ ...conditions, attempts: Math.max(1, Math.min(20, Number(e.target.value) || 1)) })} />
+              <SelectField label="Which counts" disabled={conditions.attempts === 1} value={conditions.counts} onChange={(e) => setConditions({ ...conditions, counts: e.target.value as 'best' })}>
+                <option value="best">the best</option>
+                <option value="latest">the latest</option>
+                <option value="first">the first</option>
+              </SelectField>
+            </div>
+            <Tick label="Questions in an own order for each student" checked={conditions.shuffleQuestions} onChange={(e) => setConditions({ ...conditions, shuffleQuestions: e.target.checked })} />
+            <Tick label="Options in an own order for each student" checked={conditions.shuffleOptions} onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })} />
+          </fieldset>
+          <fieldset className={`${group} lg:col-span-2`}>
+            <legend className="px-1 font-head text-lg font-semibold">What students are told, and when</legend>
+            <div className="grid gap-x-6 sm:grid-cols-2">
+              {PLANS.map((plan) => (
+                <label key={plan.id} className="flex gap-2 py-1">
+                  <input type="radio" name="feedback" className="mt-1 size-4 accent-rust" checked={conditions.feedback === plan.id} onChange={() => setConditions({ ...conditions, feedback: plan.id })} />
+                  <span>
+                    <b>{plan.label}</b>
+                    <span className="block text-sm text-quiet">{plan.note}</span>
+                  </span>
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          <div className="flex items-center gap-4 lg:col-span-2">
+            <Button kind="do" type="submit" disabled={handOut.isPending || !editionId || count === 0}>
+              Hand out{target ? ` to ${target}` : ''}
+            </Button>
+            {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+          </div>
+        </div>
+      </form>
+    </>
+  )
+}

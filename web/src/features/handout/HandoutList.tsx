@@ -1,0 +1,100 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate } from 'react-router'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { moment, plural } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Head } from '@/ui/Desk'
+import { Empty, Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+
+type Handout = Schemas['HandoutHandoutView']
+
+export default function HandoutList() {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const list = useQuery({ queryKey: ['handouts'], queryFn: () => take(api.GET('/api/handouts')), refetchInterval: 15_000 })
+  const setVisible = async (h: Handout, visible: boolean) => {
+    const change = (v: boolean) => take(api.PUT('/api/handouts/{id}', { params: { path: { id: h.id } }, body: { visible: v, opensAt: h.opensAt, closesAt: h.closesAt } })).then(() => client.invalidateQueries({ queryKey: ['handouts'] }))
+    await change(visible)
+    toast(visible ? `Students see "${h.title}" now.` : `"${h.title}" is hidden.`, { undo: () => void change(!visible) })
+  }
+  useKeys({ n: { label: 'Hand out', run: () => void navigate('/handouts/new') } })
+  return (
+    <>
+      <Head title="Handouts" note={list.data ? plural(list.data.handouts.length, 'handout') : ''}>
+        <Button kind="do" hint="n" onClick={() => void navigate('/handouts/new')}>
+          Hand out
+        </Button>
+      </Head>
+      <div className="min-h-0 flex-1 overflow-auto">
+        {list.isPending ? <Loading /> : null}
+        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
+        {list.data?.handouts.length === 0 ? (
+          <Empty title="Nothing has been handed out">
+            <p>Publish a paper, then hand it to a class.</p>
+          </Empty>
+        ) : null}
+        {list.data && list.data.handouts.length > 0 ? (
+          <table className="w-full text-[15px]">
+            <thead>
+              <tr className="border-b text-left text-sm text-quiet">
+                <th className="py-2 pl-6 font-medium">Paper</th>
+                <th className="px-2 font-medium">To</th>
+                <th className="px-2 font-medium">Status</th>
+                <th className="px-2 font-medium">Work</th>
+                <th className="px-2 font-medium">Handed out</th>
+                <th className="px-2 pr-6">
+                  <span className="sr-only">Where to go</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {list.data.handouts.map((h) => (
+                <tr key={h.id} className="border-b hover:bg-pale">
+                  <td className="py-2.5 pl-6 font-semibold">
+                    {h.title} <span className="text-sm font-normal text-quiet">edition {h.edition}</span>
+                  </td>
+                  <td className="px-2">{h.group ? `group “${h.group}”` : h.classes.length > 0 ? h.classes.join(', ') : plural(h.expected, 'student')}</td>
+                  <td className="px-2 whitespace-nowrap">
+                    {h.status === 'open' ? <b className="text-good">✓ open</b> : h.status}
+                    {h.closesAt && h.status === 'open' ? <span className="text-quiet"> until {moment(h.closesAt)}</span> : null}
+                    {h.opensAt && h.status === 'scheduled' ? <span className="text-quiet"> for {moment(h.opensAt)}</span> : null}
+                  </td>
+                  <td className="px-2 whitespace-nowrap">
+                    {h.handedIn} of {h.expected} in
+                    {h.open > 0 ? `, ${h.open} at work` : ''}
+                    {h.waiting > 0 ? <span className="text-rust dark:text-rust-dark"> · {h.waiting} wait for marking</span> : h.handedIn > 0 && h.returned === h.handedIn ? <span className="text-quiet"> · returned</span> : null}
+                  </td>
+                  <td className="px-2 text-quiet">{moment(h.madeAt)}</td>
+                  <td className="px-2 pr-6 text-right whitespace-nowrap">
+                    {h.status === 'hidden' ? (
+                      <Button size="small" onClick={() => void setVisible(h, true)}>
+                        Show to students
+                      </Button>
+                    ) : (
+                      <span className="inline-flex gap-4">
+                        <Link className="font-semibold text-blue underline" to={`/lookout/${h.id}`}>
+                          Lookout
+                        </Link>
+                        {h.handedIn > 0 ? (
+                          <Link className="font-semibold text-blue underline" to={`/results/${h.id}`}>
+                            Results
+                          </Link>
+                        ) : (
+                          <Button kind="quiet" size="small" onClick={() => void setVisible(h, false)}>
+                            Hide
+                          </Button>
+                        )}
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        ) : null}
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,213 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useMemo, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { marks, moment, percent, plural } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { useLive } from '@/lib/live'
+import { Bar, BarLegend } from '@/ui/Bar'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { Dialog } from '@/ui/Dialog'
+import { Ladder } from '@/ui/Ladder'
+import { Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { answered, codeAt, merged, silent, sorted, type Row, type Sort } from './rows'
+import { WorkPanel } from './WorkPanel'
+
+type Message = { kind: 'row'; row: Row }
+const RUNGS = ['footing', 'climbing', 'clear']
+
+export default function LookoutDesk() {
+  const { id = '' } = useParams()
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const key = useMemo(() => ['lookout', id], [id])
+  const snapshot = useQuery({ queryKey: key, queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id } } })), staleTime: Infinity })
+  const live = useLive<Message>(
+    `/api/handouts/${id}/live`,
+    useCallback((message) => client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) => (old ? { ...old, rows: merged(old.rows, message.row) } : old)), [client, key]),
+    useCallback(() => client.invalidateQueries({ queryKey: key }), [client, key]),
+  )
+  const [names, setNames] = useState(true)
+  const [sort, setSort] = useState<Sort>('name')
+  const [only, setOnly] = useState<'all' | 'silent'>('all')
+  const [open, setOpen] = useState<string | null>(null)
+  const [closing, setClosing] = useState(false)
+  const rows = useMemo(() => sorted(snapshot.data?.rows ?? [], sort).filter((row) => only === 'all' || silent(row)), [snapshot.data, sort, only])
+  const at = rows.findIndex((r) => r.studentId === open)
+  const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
+  useKeys({
+    n: { label: 'Hide or show names', run: () => setNames((on) => !on) },
+    '1': { label: 'Sort by name', run: () => setSort('name') },
+    '2': { label: 'Sort by credit', run: () => setSort('credit') },
+    '3': { label: 'Sort by progress', run: () => setSort('progress') },
+    j: { label: 'Next student', run: () => step(1) },
+    k: { label: 'Previous student', run: () => step(-1) },
+    Escape: { label: 'Put the student’s work away', run: () => setOpen(null) },
+  })
+  if (snapshot.isPending) return <Loading what="Looking out" />
+  if (snapshot.isError) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
+  const { handout, columns } = snapshot.data
+  const all = snapshot.data.rows
+  const joined = all.filter((r) => r.state !== 'expected').length
+  const done = all.filter((r) => r.state !== 'expected' && r.state !== 'open').length
+  const working = joined - done
+  const closed = handout.status === 'closed'
+  const close = async () => {
+    setClosing(false)
+    try {
+      await take(api.POST('/api/handouts/{id}/close', { params: { path: { id } } }))
+      await client.invalidateQueries({ queryKey: key })
+      void client.invalidateQueries({ queryKey: ['handouts'] })
+      toast('Closed. What students had entered has been handed in.')
+    } catch (thrown) {
+      toast(problemOf(thrown).message, { bad: true })
+    }
+  }
+  const reopen = async () => {
+    await take(api.POST('/api/handouts/{id}/reopen', { params: { path: { id } } }))
+    await client.invalidateQueries({ queryKey: key })
+    toast('Open again for who has not handed in.')
+  }
+  const chosen = all.find((r) => r.studentId === open)
+  const alias = (row: Row) => (names ? row.name : `Student ${all.indexOf(row) + 1}`)
+  return (
+    <>
+      <Head title={handout.title} note={`${handout.group ? `group “${handout.group}”` : handout.classes.join(', ')} · ${closed ? 'closed' : `open since ${moment(handout.opensAt ?? handout.madeAt)}`}`}>
+        <span className="text-[15px] text-quiet tabular-nums">
+          {joined} joined of {all.length} · {done} handed in
+        </span>
+        <Button hint="n" aria-pressed={!names} onClick={() => setNames(!names)}>
+          {names ? 'Hide names' : 'Show names'}
+        </Button>
+        {closed ? (
+          <>
+            <Button onClick={() => void reopen()}>Open again</Button>
+            <Button kind="do" onClick={() => void navigate(`/results/${id}`)}>
+              Results
+            </Button>
+          </>
+        ) : (
+          <Button kind="do" onClick={() => setClosing(true)}>
+            Close
+          </Button>
+        )}
+      </Head>
+      <Desk rightLabel="Beside the picture" right={chosen ? <WorkPanel key={chosen.studentId} row={chosen} name={alias(chosen)} onClose={() => setOpen(null)} /> : <Splits columns={columns} rows={all} />}>
+        <div className="px-5 py-3">
+          <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2 text-[15px]">
+            <div role="group" aria-label="Which students" className="flex gap-4">
+              {(['all', 'silent'] as const).map((one) => (
+                <button key={one} aria-pressed={only === one} className={only === one ? 'font-bold' : 'text-quiet hover:text-ink'} onClick={() => setOnly(one)}>
+                  {one === 'all' ? `All ${all.length}` : `Silent ${all.filter(silent).length}`}
+                </button>
+              ))}
+            </div>
+            <span className="flex-1" />
+            <span role="status" className="text-sm text-quiet">
+              {live === 'live' ? 'live' : live === 'asking' ? 'asking every 2 s' : 'connection lost, trying again'}
+            </span>
+            <label className="text-quiet">
+              Sort{' '}
+              <select className="rounded border border-edge bg-sheet px-1 py-0.5" value={sort} onChange={(e) => setSort(e.target.value as Sort)}>
+                <option value="name">by name</option>
+                <option value="credit">by credit</option>
+                <option value="progress">by progress</option>
+              </select>
+            </label>
+          </div>
+          <div className="overflow-x-auto">
+            <table className="w-full text-[15px]">
+              <thead>
+                <tr className="border-b text-left text-sm text-quiet">
+                  <th className="py-1.5 pl-2 font-medium">Student</th>
+                  <th className="px-2 font-medium">Level</th>
+                  {columns.map((c) => (
+                    <th key={c.entry} className="px-1 text-center font-medium" title={`${c.title} · ${c.section}`}>
+                      {c.number}
+                    </th>
+                  ))}
+                  <th className="px-2 text-right font-medium">Marks so far</th>
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((row) => (
+                  <tr key={row.studentId} className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`} onClick={() => row.sittingId && setOpen(row.studentId)}>
+                    <th scope="row" className={`py-1 pr-3 pl-2 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}>
+                      {row.sittingId ? <button className="text-left hover:underline">{alias(row)}</button> : <span className="text-quiet">{alias(row)}</span>}
+                      {row.state === 'expected' ? <span className="ml-2 text-sm text-quiet">not here</span> : row.state !== 'open' ? <span className="ml-2 text-sm text-quiet">{row.state}</span> : null}
+                    </th>
+                    <td className="px-2">{row.rung > 0 ? <Ladder reached={row.rung} of={3} name={RUNGS[row.rung - 1] ?? ''} /> : null}</td>
+                    {columns.map((c) => (
+                      <td key={c.entry} className="px-1 text-center">
+                        {codeAt(row, c.entry) === 'none' ? null : <Bar code={codeAt(row, c.entry)} width={26} />}
+                      </td>
+                    ))}
+                    <td className="px-2 text-right whitespace-nowrap tabular-nums">{answered(row) > 0 ? `${marks(row.marks)} of ${marks(row.of)}` : ''}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <div className="pt-3">
+            <BarLegend />
+          </div>
+        </div>
+      </Desk>
+      <Dialog
+        open={closing}
+        onClose={() => setClosing(false)}
+        title="Close this handout?"
+        foot={
+          <>
+            <Button onClick={() => setClosing(false)}>Keep it open</Button>
+            <Button kind="do" onClick={() => void close()}>
+              Close and hand in {plural(working, 'open sitting')}
+            </Button>
+          </>
+        }
+      >
+        <p>
+          {working === 0 ? 'Nobody is at work.' : `${plural(working, 'student')} still at work: what they have entered is kept and handed in.`} {all.length - joined > 0 ? `${plural(all.length - joined, 'student')} not here have nothing to hand in.` : ''}
+        </p>
+      </Dialog>
+    </>
+  )
+}
+
+/** Which questions go wrong now? Shares of the answers so far, the lowest first. */
+function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'][]; rows: Row[] }) {
+  const shares = columns
+    .map((c) => {
+      const cells = rows.map((r) => r.cells[c.entry]?.code).filter((code) => code === 'right' || code === 'part' || code === 'wrong')
+      const right = cells.filter((code) => code === 'right').length
+      return { ...c, n: cells.length, right, share: cells.length > 0 ? right / cells.length : 1 }
+    })
+    .filter((c) => c.n > 0)
+    .sort((a, b) => a.share - b.share)
+  return (
+    <section>
+      <h2 className="text-lg">Which questions go wrong now?</h2>
+      {shares.length === 0 ? <p className="text-quiet">No answer has come in yet.</p> : null}
+      <ol className="mt-2 flex flex-col gap-2.5">
+        {shares.map((c) => (
+          <li key={c.entry}>
+            <p className="flex items-baseline gap-2 text-[15px]">
+              <b className="tabular-nums">{c.number}</b>
+              <span className="min-w-0 flex-1 truncate">{c.title}</span>
+              <span className="whitespace-nowrap tabular-nums">
+                {percent(c.share)} of {c.n}
+              </span>
+            </p>
+            <svg aria-hidden viewBox="0 0 100 6" preserveAspectRatio="none" className="h-1.5 w-full">
+              <rect width="100" height="6" className="fill-r0" />
+              <rect width={100 * c.share} height="6" className="fill-r3" />
+            </svg>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-3 text-sm text-quiet">Share of answers that are right, at the latest try. Choose a student in the picture to read their work.</p>
+    </section>
+  )
+}

@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query'
+import { api, take } from '@/lib/api/client'
+import { moment } from '@/lib/format'
+import { Bar, barOf } from '@/ui/Bar'
+import { Button } from '@/ui/Button'
+import { Failed, Loading } from '@/ui/States'
+import type { Row } from './rows'
+
+/** One student's work, as it stands now. */
+export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onClose: () => void }) {
+  const id = row.sittingId ?? ''
+  const work = useQuery({ queryKey: ['work', id, row.version], queryFn: () => take(api.GET('/api/sittings/{id}', { params: { path: { id } } })), enabled: id !== '', placeholderData: (old) => old })
+  return (
+    <section>
+      <div className="flex items-start gap-2">
+        <h2 className="flex-1 text-lg">{name}</h2>
+        <Button kind="quiet" size="small" onClick={onClose}>
+          Put away
+        </Button>
+      </div>
+      {id === '' ? <p className="text-quiet">Has not joined.</p> : null}
+      {work.isPending && id ? <Loading /> : null}
+      {work.isError ? <Failed error={work.error} /> : null}
+      {work.data ? (
+        <>
+          <p className="text-quiet">
+            {work.data.state}, attempt {work.data.attempt} · {work.data.marks} of {work.data.of} marks
+          </p>
+          {work.data.reply ? (
+            <p className="mt-2 rounded border border-blue p-2">
+              <b className="text-blue">Reply</b> {work.data.reply}
+            </p>
+          ) : null}
+          <ol className="mt-2">
+            {work.data.answers.map((a) => (
+              <li key={`${a.entry}-${a.try}`} className="border-b py-2 text-[15px]">
+                <p className="flex items-baseline gap-2">
+                  <b className="tabular-nums">{a.number}</b>
+                  <span className="min-w-0 flex-1 truncate text-quiet">
+                    {a.title}
+                    {a.try > 1 ? `, try ${a.try}` : ''}
+                  </span>
+                  <Bar code={barOf(a.verdict)} />
+                </p>
+                <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
+                {a.verdict !== 'right' && a.key ? <p className="pl-5 text-sm text-quiet">key: {a.key}</p> : null}
+                {a.misconceptions.length > 0 ? <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p> : null}
+                {a.comment ? <p className="pl-5 text-sm italic">“{a.comment}”</p> : null}
+              </li>
+            ))}
+          </ol>
+          {work.data.late.length > 0 ? (
+            <>
+              <h3 className="mt-3">Arrived after the close</h3>
+              <ul>
+                {work.data.late.map((a, i) => (
+                  <li key={i} className="text-[15px]">
+                    {a.number}: {a.given} {a.savedAt ? <span className="text-quiet">{moment(a.savedAt)}</span> : null}
+                  </li>
+                ))}
+              </ul>
+            </>
+          ) : null}
+        </>
+      ) : null}
+    </section>
+  )
+}

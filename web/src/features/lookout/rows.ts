@@ -1,0 +1,33 @@
+import type { Schemas } from '@/lib/api/client'
+import type { BarCode } from '@/ui/Bar'
+
+export type Row = Schemas['LookoutRowView']
+export type Sort = 'name' | 'credit' | 'progress'
+
+/** Puts a changed row into the picture; an older message than what is shown changes nothing. */
+export function merged(rows: Row[], next: Row): Row[] {
+  return rows.map((row) => (row.studentId === next.studentId && (next.attempt > row.attempt || (next.attempt === row.attempt && next.version >= row.version)) ? next : row))
+}
+
+export const answered = (row: Row) => Object.values(row.cells).filter((cell) => cell.code !== 'blank').length
+
+export function sorted(rows: Row[], by: Sort): Row[] {
+  const share = (row: Row) => (row.of > 0 ? row.marks / row.of : -1)
+  const order: Record<Sort, (a: Row, b: Row) => number> = {
+    name: () => 0,
+    credit: (a, b) => share(b) - share(a),
+    progress: (a, b) => answered(b) - answered(a) || Number(b.state !== 'expected') - Number(a.state !== 'expected'),
+  }
+  return [...rows].sort(order[by])
+}
+
+/** What stands in one place of the picture. */
+export function codeAt(row: Row, entry: string): BarCode {
+  const cell = row.cells[entry]
+  if (row.state === 'open' && row.at === entry && (!cell || cell.code === 'blank')) return 'here'
+  if (cell) return cell.code as BarCode
+  return 'none'
+}
+
+/** "Silent": expected and not here, or here with nothing answered. */
+export const silent = (row: Row) => row.state === 'expected' || (row.state === 'open' && answered(row) === 0)

@@ -1,0 +1,131 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState, type ReactNode } from 'react'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Dialog } from '@/ui/Dialog'
+import { SelectField, TextField } from '@/ui/Field'
+import { FaultLine } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import type { Answer } from './order'
+
+type Props = { desk: Schemas['MarkingDeskView']; accept: Answer | null; onClose: () => void; ruleEditor: (item: Schemas['Item'], onChange: (item: Schemas['Item']) => void) => ReactNode }
+
+/** Change a key after the class has sat: first who gains and who loses, then apply, then undo if wanted. */
+export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
+  const client = useQueryClient()
+  const [item, setItem] = useState(desk.item)
+  const [credit, setCredit] = useState('1')
+  const [feedback, setFeedback] = useState('')
+  const [effect, setEffect] = useState<Schemas['MarkingKeyChangeView'] | null>(null)
+  const [error, setError] = useState<unknown>(null)
+  const [busy, setBusy] = useState(false)
+  const path = { id: desk.handoutId, entry: desk.entry }
+  const body = accept ? { accept: accept.response, credit, feedback } : { rule: item.rule }
+  const act = async (work: () => Promise<void>) => {
+    setBusy(true)
+    setError(null)
+    try {
+      await work()
+    } catch (thrown) {
+      setError(thrown)
+    } finally {
+      setBusy(false)
+    }
+  }
+  const refresh = () => Promise.all(['desk', 'results', 'item', 'items', 'work'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+  const preview = () => act(async () => setEffect(await take(api.POST('/api/handouts/{id}/keys/{entry}/preview', { params: { path }, body }))))
+  const apply = () =>
+    act(async () => {
+      const done = await take(api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body }))
+      await refresh()
+      toast(`Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`, {
+        undo: () => void take(api.POST('/api/key-changes/{id}/undo', { params: { path: { id: done.changeId ?? '' } } })).then(refresh).then(() => toast('The old key holds again, and the old marks.')),
+      })
+      onClose()
+    })
+  const nothing = effect && effect.gains.length + effect.loses.length === 0
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      wide
+      title={accept ? `Accept “${accept.given.slice(0, 60)}”` : `Change the key of question ${desk.number}`}
+      foot={
+        effect ? (
+          <>
+            <Button onClick={() => setEffect(null)}>Back</Button>
+            <Button kind="do" disabled={busy} onClick={() => void apply()}>
+              {nothing ? 'Change the key' : `Re-mark ${plural(effect.gains.length + effect.loses.length, 'answer')}`}
+            </Button>
+          </>
+        ) : (
+          <Button kind="do" disabled={busy} onClick={() => void preview()}>
+            See who gains and who loses
+          </Button>
+        )
+      }
+    >
+      <FaultLine error={error} />
+      {effect ? (
+        <div className="flex flex-col gap-4">
+          <p>
+            {effect.same > 0 ? `${plural(effect.same, 'answer')} keep their marks. ` : ''}
+            {effect.byHand > 0 ? `${effect.byHand} marked by hand are left alone. ` : ''}
+            {effect.returned > 0 ? `${effect.returned} of the changed are already back with their students. ` : ''}
+            This holds for every handout of this edition, and can be undone.
+          </p>
+          <Effects title="Gain" list={effect.gains} />
+          <Effects title="Lose" list={effect.loses} />
+        </div>
+      ) : accept ? (
+        <div className="flex flex-col gap-3">
+          <p>Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.</p>
+          {desk.item.type === 'choice' ? null : (
+            <SelectField label="Credit" value={credit} onChange={(e) => setCredit(e.target.value)}>
+              <option value="1">full credit</option>
+              <option value="3/4">credit 3/4</option>
+              <option value="1/2">credit 1/2</option>
+              <option value="1/4">credit 1/4</option>
+            </SelectField>
+          )}
+          {desk.item.type === 'choice' ? null : <TextField label="A note to those students" value={feedback} onChange={(e) => setFeedback(e.target.value)} placeholder="such as: watch the spelling" />}
+        </div>
+      ) : (
+        ruleEditor(item, setItem)
+      )}
+    </Dialog>
+  )
+}
+
+function Effects({ title, list }: { title: string; list: Schemas['MarkingEffectView'][] }) {
+  return (
+    <section>
+      <h3 className="text-lg">
+        {title}: {list.length === 0 ? 'nobody' : plural(list.length, 'answer')}
+      </h3>
+      {list.length > 0 ? (
+        <table className="mt-1 w-full text-[15px]">
+          <thead>
+            <tr className="border-b text-left text-sm text-quiet">
+              <th className="font-medium">Student</th>
+              <th className="font-medium">Answer</th>
+              <th className="text-right font-medium">Marks</th>
+            </tr>
+          </thead>
+          <tbody>
+            {list.map((e, i) => (
+              <tr key={i} className="border-b">
+                <td className="py-1 pr-3">{e.student}</td>
+                <td className="pr-3">{e.given}</td>
+                <td className="text-right whitespace-nowrap tabular-nums">
+                  {e.before} → <b>{e.after}</b>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : null}
+    </section>
+  )
+}

@@ -1,0 +1,135 @@
+import type { Schemas } from '@/lib/api/client'
+import { rational } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { SelectField, TextField, Tick } from '@/ui/Field'
+import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
+
+type Props = { paper: Paper; proof: Schemas['PaperProofView']; selected: string | null; onChange: (paper: Paper) => void; onSelect: (id: string | null) => void }
+
+/** What can be said of, and set for, the part that is selected; below it, the whole paper. */
+export function Inspector({ paper, proof, selected, onChange, onSelect }: Props) {
+  const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === selected)
+  const section = entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)
+  return (
+    <div className="flex flex-col gap-6">
+      {entry?.kind === 'question' ? (
+        <section>
+          <h2 className="mb-2 text-lg">This question here</h2>
+          <TextField label="Marks in this paper" inputMode="decimal" value={short(entry.points)} onChange={(e) => onChange(withEntry(paper, { ...entry, points: e.target.value || '0' }))} />
+        </section>
+      ) : null}
+      {section ? (
+        <section className="flex flex-col gap-3">
+          <h2 className="text-lg">Section</h2>
+          <TextField label="Title" value={section.title} onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))} />
+          <RouteForm paper={paper} section={section} onChange={onChange} />
+          {paper.sections.length > 1 ? (
+            <div>
+              <Button
+                size="small"
+                onClick={() => {
+                  onChange(withoutSection(paper, section.id))
+                  onSelect(null)
+                }}
+              >
+                Remove the section
+              </Button>
+            </div>
+          ) : null}
+        </section>
+      ) : null}
+      <MasteryForm paper={paper} onChange={onChange} />
+      <section>
+        <h2 className="text-lg">Proof</h2>
+        <p className="text-[15px]">
+          {proof.leastPoints === proof.mostPoints ? `${proof.mostPoints} marks` : `${proof.leastPoints} to ${proof.mostPoints} marks`},{' '}
+          {proof.leastQuestions === proof.mostQuestions ? `${proof.mostQuestions} questions` : `${proof.leastQuestions} to ${proof.mostQuestions} questions`} over all routes.
+        </p>
+        {proof.defects.length === 0 ? <p className="text-good">✓ No defects.</p> : null}
+        <ul className="mt-2 flex flex-col gap-1.5 text-[15px]">
+          {proof.defects.map((d, i) => (
+            <li key={i}>
+              <button className={`text-left hover:underline ${d.blocks ? 'font-semibold text-bad' : 'text-quiet'}`} onClick={() => d.where && onSelect(d.where)}>
+                {d.blocks ? '✕ ' : '○ '}
+                {d.message}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  )
+}
+
+const short = (text: string) => (text.includes('/') ? String(Math.round(rational(text) * 1e6) / 1e6) : text)
+
+function RouteForm({ paper, section, onChange }: { paper: Paper; section: Paper['sections'][number]; onChange: (paper: Paper) => void }) {
+  const route = section.route
+  const at = paper.sections.indexOf(section)
+  const following = paper.sections[at + 1]?.id ?? 'end'
+  const places = (
+    <>
+      {paper.sections
+        .filter((s) => s.id !== section.id)
+        .map((s) => (
+          <option key={s.id} value={s.id}>
+            {s.title || 'Section'}
+          </option>
+        ))}
+      <option value="end">the end</option>
+    </>
+  )
+  const set = (change: Partial<NonNullable<typeof route>>) => onChange(withSection(paper, section.id, { route: { below: '1/2', then: following, else: paper.sections[at + 2]?.id ?? 'end', ...route, ...change } }))
+  return (
+    <div className="flex flex-col gap-2">
+      <Tick label="Branch after this section" checked={route !== null} onChange={(e) => (e.target.checked ? set({}) : onChange(withSection(paper, section.id, { route: null })))} />
+      {route ? (
+        <>
+          <SelectField label="Below" value={route.below} onChange={(e) => set({ below: e.target.value })}>
+            {[...new Set(['1/4', '1/3', '1/2', '3/5', '2/3', '3/4', '1', route.below])].map((share) => (
+              <option key={share} value={share}>
+                {Math.round(rational(share) * 100)} % of this section
+              </option>
+            ))}
+          </SelectField>
+          <SelectField label="go to" value={route.then} onChange={(e) => set({ then: e.target.value })}>
+            {places}
+          </SelectField>
+          <SelectField label="otherwise to" value={route.else} onChange={(e) => set({ else: e.target.value })}>
+            {places}
+          </SelectField>
+        </>
+      ) : null}
+    </div>
+  )
+}
+
+function MasteryForm({ paper, onChange }: { paper: Paper; onChange: (paper: Paper) => void }) {
+  const rule = paper.mastery
+  const set = (mastery: Paper['mastery']) => onChange({ ...paper, mastery })
+  const credit = (i: number) => rule?.credits[Math.min(i, rule.credits.length - 1)] ?? '1'
+  return (
+    <section className="flex flex-col gap-2">
+      <h2 className="text-lg">Mastery rule</h2>
+      <Tick label="Missed questions come back until right" checked={rule !== null} onChange={(e) => set(e.target.checked ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)} />
+      {rule ? (
+        <>
+          <SelectField label="At most" value={String(rule.returns)} onChange={(e) => set({ returns: Number(e.target.value), credits: Array.from({ length: Number(e.target.value) + 1 }, (_, i) => credit(i)) })}>
+            <option value="1">once</option>
+            <option value="2">twice</option>
+            <option value="3">three times</option>
+          </SelectField>
+          {Array.from({ length: rule.returns + 1 }, (_, i) => (
+            <SelectField key={i} label={`Try ${i + 1} earns`} value={credit(i)} onChange={(e) => set({ ...rule, credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? e.target.value : credit(j))) })}>
+              {[...new Set(['1', '3/4', '1/2', '1/4', '0', credit(i)])].map((c) => (
+                <option key={c} value={c}>
+                  {c === '1' ? 'all marks' : c === '0' ? 'no marks' : `${c} of the marks`}
+                </option>
+              ))}
+            </SelectField>
+          ))}
+        </>
+      ) : null}
+    </section>
+  )
+}

@@ -1,0 +1,221 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useState, type ReactNode } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { problemOf, type Schemas } from '@/lib/api/client'
+import { plural, timeOfDay } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { toast } from '@/ui/Toasts'
+import { BankPicker } from './BankPicker'
+import { freshId, inserted, numbersOf, sectionOf, stepped, withEntry, withoutEntry, type Entry, type Paper } from './draft'
+import { Inspector } from './Inspector'
+import { Outline } from './Outline'
+import { SourceForm } from './SourceForm'
+import { useDraft } from './useDraft'
+
+type Props = {
+  stored: Schemas['PaperPaperView']
+  /** Draws a question of the bank with its key, and a way to change it. The bank's room supplies it. */
+  question: (item: Schemas['Item'], itemId: string) => ReactNode
+}
+
+export default function PaperDesk({ stored, question }: Props) {
+  const draft = useDraft(stored)
+  const { paper, view, change } = draft
+  const [selected, setSelected] = useState<string | null>(paper.sections[0]?.entries[0]?.id ?? paper.sections[0]?.id ?? null)
+  const [picking, setPicking] = useState(false)
+  // Questions taken in this sitting are known by title before the save brings them in full.
+  const [taken, setTaken] = useState<Record<string, Schemas['BankItemRowView']>>({})
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const entries = paper.sections.flatMap((s) => s.entries)
+  const entry = entries.find((e) => e.id === selected)
+  const section = (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
+  const items = { ...Object.fromEntries(Object.values(taken).map((row) => [row.id, { title: row.title } as Schemas['Item']])), ...view.items }
+  const blocking = view.proof.defects.filter((d) => d.blocks)
+  const go = (by: number) => {
+    const order = paper.sections.flatMap((s) => [s.id, ...s.entries.map((e) => e.id)])
+    const next = order[Math.max(0, Math.min(order.length - 1, order.indexOf(selected ?? '') + by))]
+    if (next) setSelected(next)
+  }
+  const addSource = () => {
+    if (!section) return
+    const made: Entry = { id: freshId('e', paper), kind: 'source', source: { title: 'New source', html: '', picture: null, alt: '' } }
+    change(inserted(paper, [made], section.id, entry?.id))
+    setSelected(made.id)
+  }
+  const addSection = () => {
+    const id = freshId('s', paper)
+    change({ ...paper, sections: [...paper.sections, { id, title: `Section ${paper.sections.length + 1}`, entries: [], route: null }] })
+    setSelected(id)
+  }
+  const remove = (gone: Entry) => {
+    const order = entries.map((e) => e.id)
+    const at = order.indexOf(gone.id)
+    change(withoutEntry(paper, gone.id))
+    setSelected(order[at + 1] ?? order[at - 1] ?? section?.id ?? null)
+  }
+  const publish = async () => {
+    try {
+      const published = await draft.publish()
+      toast(`Edition ${published.edition ?? ''} is published. It can be handed out.`)
+    } catch (thrown) {
+      const problem = problemOf(thrown)
+      toast(`${problem.message} ${problem.detail}`, { bad: true })
+    }
+  }
+  useKeys({
+    'Ctrl+z': { label: 'Undo', run: draft.undo },
+    'Ctrl+Shift+z': { label: 'Redo', run: draft.redo },
+    'Ctrl+Shift+Z': { label: 'Redo', run: draft.redo },
+    j: { label: 'Next part', run: () => go(1) },
+    k: { label: 'Previous part', run: () => go(-1) },
+    'Alt+ArrowDown': { label: 'Move the part down', run: () => entry && change(stepped(paper, entry.id, 1)) },
+    'Alt+ArrowUp': { label: 'Move the part up', run: () => entry && change(stepped(paper, entry.id, -1)) },
+    a: { label: 'Take questions from the bank', run: () => setPicking(true) },
+    s: { label: 'Add a source', run: addSource },
+    Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
+  })
+  const said = draft.save.kind === 'saving' ? 'saving …' : draft.save.kind === 'unsaved' ? 'not saved yet' : draft.save.kind === 'failed' ? '' : draft.save.at ? `saved ${timeOfDay(draft.save.at)}` : 'saved'
+  return (
+    <>
+      <Head title={paper.title || 'Untitled paper'} note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}>
+        <span className="text-[15px] text-quiet">{view.proof.defects.length === 0 ? '' : plural(view.proof.defects.length, 'defect')}</span>
+        <Button disabled={!draft.canUndo} onClick={draft.undo}>
+          Undo
+        </Button>
+        <Button onClick={() => void draft.flush().then(() => navigate(`/papers/${stored.id}/preview`))}>Preview</Button>
+        <PrintLinks id={stored.id} />
+        {view.edition !== null && !view.ahead ? (
+          <Link className="rounded border border-rust bg-rust px-3 py-1.5 text-[15px] font-semibold text-on-rust hover:bg-rust-dark" to={`/handouts/new?edition=${view.editionId}`}>
+            Hand out
+          </Link>
+        ) : (
+          <Button kind="do" disabled={blocking.length > 0} title={blocking[0]?.message} onClick={() => void publish()}>
+            Publish edition {(view.edition ?? 0) + 1}
+          </Button>
+        )}
+      </Head>
+      {draft.save.kind === 'failed' ? (
+        <p role="alert" className="border-b bg-sheet px-5 py-2 font-semibold text-bad">
+          ✕ {draft.save.problem.message} <span className="font-normal">{draft.save.problem.detail}</span>{' '}
+          {draft.save.problem.status === 409 ? (
+            <Button size="small" onClick={() => void client.resetQueries({ queryKey: ['paper', stored.id] })}>
+              Open the newer one
+            </Button>
+          ) : (
+            <Button size="small" onClick={() => void draft.flush()}>
+              Save again
+            </Button>
+          )}
+        </p>
+      ) : null}
+      <Desk
+        leftLabel="Outline"
+        rightLabel="Settings and proof"
+        left={
+          <div className="flex flex-col gap-4">
+            <label className="flex flex-col gap-1 text-sm font-semibold">
+              Title
+              <input className="field font-normal" value={paper.title} onChange={(e) => change({ ...paper, title: e.target.value })} />
+            </label>
+            <Outline paper={paper} items={items} selected={selected} onSelect={setSelected} onChange={(next: Paper) => change(next)} blocked={new Set(blocking.map((d) => d.where))} />
+            <div className="flex flex-col gap-2 border-t pt-3">
+              <Button hint="a" onClick={() => setPicking(true)}>
+                From the bank
+              </Button>
+              <Button onClick={() => void navigate('/bank/new/choice')}>New question</Button>
+              <Button hint="s" onClick={addSource}>
+                Add a source
+              </Button>
+              <Button onClick={addSection}>Add a section</Button>
+            </div>
+          </div>
+        }
+        right={<Inspector paper={paper} proof={view.proof} selected={selected} onChange={change} onSelect={setSelected} />}
+      >
+        <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
+          {section?.entries.length === 0 ? (
+            <p className="rounded border border-dashed border-edge p-6 text-quiet">“{section.title}” is empty. Take questions from the bank (key a), or add a source (key s).</p>
+          ) : null}
+          {section?.entries.map((one) => (
+            <Sheet key={one.id} entry={one} number={numbersOf(paper).get(one.id)} on={one.id === selected} onSelect={() => setSelected(one.id)} onRemove={() => remove(one)}>
+              {one.kind === 'source' ? (
+                one.id === selected ? (
+                  <SourceForm source={one.source} onChange={(source) => change(withEntry(paper, { ...one, source }))} />
+                ) : (
+                  <p className="font-semibold">{one.source.title}</p>
+                )
+              ) : view.items[one.item] ? (
+                one.id === selected ? (
+                  question(view.items[one.item]!, one.item)
+                ) : (
+                  <p className="font-semibold">{view.items[one.item]?.title}</p>
+                )
+              ) : taken[one.item] ? (
+                <p className="font-semibold">{taken[one.item]?.title}</p>
+              ) : (
+                <p className="text-bad">✕ This question is no longer in the bank.</p>
+              )}
+            </Sheet>
+          ))}
+        </div>
+      </Desk>
+      <BankPicker
+        open={picking}
+        onClose={() => setPicking(false)}
+        used={new Set(entries.flatMap((e) => (e.kind === 'question' ? [e.item] : [])))}
+        onTake={(rows) => {
+          if (!section) return
+          setTaken((old) => ({ ...old, ...Object.fromEntries(rows.map((row) => [row.id, row])) }))
+          let next = paper
+          let after = entry?.id
+          for (const row of rows) {
+            const made: Entry = { id: freshId('e', next), kind: 'question', item: row.id, points: row.points }
+            next = inserted(next, [made], section.id, after)
+            after = made.id
+          }
+          change(next)
+          if (after) setSelected(after)
+        }}
+      />
+    </>
+  )
+}
+
+function PrintLinks({ id }: { id: string }) {
+  const style = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold whitespace-nowrap hover:border-ink'
+  return (
+    <>
+      <a className={style} href={`/api/papers/${id}/pdf?key=0`} download="paper.pdf">
+        PDF
+      </a>
+      <a className={style} href={`/api/papers/${id}/pdf?key=1`} download="key.pdf">
+        PDF with key
+      </a>
+    </>
+  )
+}
+
+function Sheet({ entry, number, on, onSelect, onRemove, children }: { entry: Entry; number: number | undefined; on: boolean; onSelect: () => void; onRemove: () => void; children: ReactNode }) {
+  const points = entry.kind === 'question' ? entry.points : ''
+  return (
+    <section aria-label={number ? `Question ${number}` : 'Source'} className={`rounded border bg-sheet ${on ? 'rung-top p-6' : 'cursor-pointer px-6 py-3'}`} onClick={on ? undefined : onSelect}>
+      <div className="flex gap-5">
+        <button className="w-8 shrink-0 text-left font-head text-2xl font-semibold" onClick={onSelect} aria-label={number ? `Select question ${number}` : 'Select the source'}>
+          {number ?? '¶'}
+        </button>
+        <div className="min-w-0 flex-1">{children}</div>
+        <div className="flex flex-col items-end gap-2 text-sm whitespace-nowrap text-quiet">
+          {points ? `${points} ${points === '1' ? 'mark' : 'marks'}` : 'source'}
+          {on ? (
+            <Button kind="quiet" size="small" onClick={onRemove}>
+              Take out
+            </Button>
+          ) : null}
+        </div>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,185 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useParams } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { Dialog } from '@/ui/Dialog'
+import { AreaField } from '@/ui/Field'
+import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { Slips } from './Slips'
+
+export default function ClassDesk() {
+  const { id = '' } = useParams()
+  const client = useQueryClient()
+  const one = useQuery({ queryKey: ['class', id], queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })) })
+  const [adding, setAdding] = useState(false)
+  const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
+  const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
+  const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['class', id] }), client.invalidateQueries({ queryKey: ['classes'] })])
+  const print = async () => setSlips(await take(api.POST('/api/classes/{id}/slips', { params: { path: { id } } })))
+  const reset = async (student: Schemas['RosterStudentView']) => {
+    const fresh = await take(api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }))
+    setPin({ name: student.name, pin: fresh.pin })
+  }
+  const leave = async (student: Schemas['RosterStudentView']) => {
+    const path = { id, student: student.id }
+    await take(api.DELETE('/api/classes/{id}/students/{student}', { params: { path } }))
+    await refresh()
+    toast(`${student.name} is off the roster. Their work stays.`, { undo: () => void take(api.POST('/api/classes/{id}/students/{student}/return', { params: { path } })).then(refresh) })
+  }
+  useKeys({ a: { label: 'Add students', run: () => setAdding(true) }, p: { label: 'Slips to print', run: () => void print() } })
+  if (one.isPending) return <Loading />
+  if (one.isError) return <Failed error={one.error} />
+  if (slips) return <Slips slips={slips} onClose={() => setSlips(null)} />
+  return (
+    <>
+      <Head title={one.data.name} note={plural(one.data.students.length, 'student')}>
+        <Button hint="p" disabled={one.data.students.length === 0} onClick={() => void print()}>
+          Slips to print
+        </Button>
+        <Button kind="do" hint="a" onClick={() => setAdding(true)}>
+          Add students
+        </Button>
+      </Head>
+      <Desk
+        rightLabel="Class code"
+        right={
+          <section>
+            <h2 className="text-lg">Class code</h2>
+            <p className="mt-1 font-head text-4xl font-semibold tracking-widest">{one.data.code}</p>
+            <p className="mt-3 text-[15px]">
+              Students open <b>{location.host}/join</b> and type this code, their name and their own PIN. The code alone lets nobody in.
+            </p>
+          </section>
+        }
+      >
+        {one.data.students.length === 0 ? (
+          <Empty title="Nobody is on the roster">
+            <p>Paste a list of names, or a CSV file’s text. You see what becomes of each line first.</p>
+            <Button onClick={() => setAdding(true)}>Add students</Button>
+          </Empty>
+        ) : (
+          <table className="w-full max-w-2xl">
+            <tbody>
+              {one.data.students.map((student, i) => (
+                <tr key={student.id} className="border-b hover:bg-pale">
+                  <td className="w-12 py-1.5 pl-6 text-right text-sm text-quiet tabular-nums">{i + 1}</td>
+                  <td className="px-3 font-semibold">{student.name}</td>
+                  <td className="pr-6 text-right">
+                    <Button kind="quiet" size="small" onClick={() => void reset(student)} aria-label={`New PIN for ${student.name}`}>
+                      New PIN
+                    </Button>
+                    <Button kind="quiet" size="small" onClick={() => void leave(student)} aria-label={`Take ${student.name} off the roster`}>
+                      Off the roster
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Desk>
+      <AddStudents classId={id} open={adding} onClose={() => setAdding(false)} onDone={() => void refresh()} />
+      <Dialog open={pin !== null} onClose={() => setPin(null)} title={`New PIN for ${pin?.name ?? ''}`}>
+        <p className="font-head text-4xl font-semibold tracking-widest tabular-nums">{pin?.pin}</p>
+        <p className="mt-2">The old PIN no longer works, and every device that was signed in has been signed out.</p>
+      </Dialog>
+    </>
+  )
+}
+
+const FATES: Record<string, string> = { add: '✓ will be added', here: '○ in the class already', double: '○ double', fault: '✕ cannot be read' }
+
+function AddStudents({ classId, open, onClose, onDone }: { classId: string; open: boolean; onClose: () => void; onDone: () => void }) {
+  const [text, setText] = useState('')
+  const [preview, setPreview] = useState<Schemas['RosterRosterPreviewView'] | null>(null)
+  const [error, setError] = useState<unknown>(null)
+  const path = { id: classId }
+  useEffect(() => setPreview(null), [text])
+  const look = async () => {
+    setError(null)
+    try {
+      setPreview(await take(api.POST('/api/classes/{id}/roster/preview', { params: { path }, body: { text } })))
+    } catch (thrown) {
+      setError(thrown)
+    }
+  }
+  const add = useMutation({
+    mutationFn: () => take(api.POST('/api/classes/{id}/roster', { params: { path }, body: { text } })),
+    onSuccess: () => {
+      toast(`${plural(preview?.adds ?? 0, 'student')} added. Print their slips next.`)
+      setText('')
+      onDone()
+      onClose()
+    },
+  })
+  const read = async (file: File | undefined) => {
+    if (!file) return
+    const bytes = await file.arrayBuffer()
+    try {
+      setText(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
+    } catch {
+      // Spreadsheets on older machines still write the Windows code page.
+      setText(new TextDecoder('windows-1252').decode(bytes))
+    }
+  }
+  const fault = error ? problemOf(error) : null
+  return (
+    <Dialog
+      open={open}
+      onClose={onClose}
+      wide
+      title="Add students"
+      foot={
+        preview ? (
+          <>
+            <Button onClick={() => setPreview(null)}>Back to the list</Button>
+            <Button kind="do" disabled={preview.adds === 0 || add.isPending} onClick={() => add.mutate()}>
+              Add {plural(preview.adds, 'student')}
+            </Button>
+          </>
+        ) : (
+          <Button kind="do" onClick={() => void look()}>
+            Look at the list
+          </Button>
+        )
+      }
+    >
+      {preview ? (
+        <table className="w-full text-[15px]">
+          <thead>
+            <tr className="border-b text-left text-sm text-quiet">
+              <th className="py-1 font-medium">Line</th>
+              <th className="font-medium">Name</th>
+              <th className="font-medium">What becomes of it</th>
+            </tr>
+          </thead>
+          <tbody>
+            {preview.lines.map((line) => (
+              <tr key={line.line} className="border-b">
+                <td className="py-1 text-quiet tabular-nums">{line.line}</td>
+                <td className="font-semibold">{line.name}</td>
+                <td className={line.fate === 'fault' ? 'text-bad' : line.fate === 'add' ? 'text-good' : 'text-quiet'}>
+                  {FATES[line.fate]} {line.note ? `· ${line.note}` : ''}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : (
+        <div className="flex flex-col gap-3">
+          <AreaField label="Names, one a line, or CSV" rows={12} value={text} onChange={(e) => setText(e.target.value)} fault={fault?.fields.text} placeholder={'Ada Okafor\nBenoît Larsen\n\nor: first name;last name'} />
+          <label className="text-sm font-semibold">
+            or a CSV file <input type="file" accept=".csv,.txt,text/csv,text/plain" className="ml-2 font-normal" onChange={(e) => void read(e.target.files?.[0])} />
+          </label>
+          {fault && !fault.fields.text ? <FaultLine error={fault} /> : null}
+        </div>
+      )}
+      <FaultLine error={add.error} />
+    </Dialog>
+  )
+}

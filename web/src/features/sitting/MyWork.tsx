@@ -1,0 +1,88 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Navigate, useNavigate } from 'react-router'
+import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
+import { moment } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+
+type Row = Schemas['SittingWorkRowView']
+const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
+  { title: 'To do', holds: (r) => r.mayOpen && (r.status === 'open' || r.status === 'due') },
+  { title: 'Later', holds: (r) => r.status === 'scheduled' },
+  { title: 'Returned', holds: (r) => r.status === 'returned' },
+  { title: 'Handed in', holds: (r) => r.status === 'handed in' },
+  { title: 'Missed', holds: (r) => r.status === 'missed' },
+]
+
+/** A student's own work: due, done, returned. */
+export default function MyWork() {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const work = useQuery({ queryKey: ['work'], queryFn: () => take(api.GET('/api/me/work')), refetchInterval: 20_000 })
+  const open = useMutation({
+    mutationFn: (handoutId: string) => take(api.POST('/api/me/handouts/{id}/open', { params: { path: { id: handoutId } } })),
+    onSuccess: (view) => void navigate(`/my/${view.id}`),
+    onError: (thrown) => {
+      toast(`${problemOf(thrown).message} ${problemOf(thrown).detail}`, { bad: true })
+      void work.refetch()
+    },
+  })
+  if (work.isPending) return <Loading />
+  if (work.error instanceof Problem && work.error.status === 401) return <Navigate to="/join" replace />
+  if (work.isError) return <Failed error={work.error} retry={() => void work.refetch()} />
+  const leave = async () => {
+    await take(api.DELETE('/api/me'))
+    client.clear()
+    void navigate('/join')
+  }
+  const rows = work.data.handouts
+  return (
+    <div className="min-h-dvh text-[18px]">
+      <header className="flex items-center gap-3 border-b px-4 py-3">
+        <h1 className="flex-1 font-head text-xl font-semibold">{work.data.name}</h1>
+        <Button onClick={() => void leave()}>Leave</Button>
+      </header>
+      <main className="mx-auto max-w-2xl px-4 py-4">
+        {rows.length === 0 ? <p className="py-8 text-quiet">Nothing has been handed to you yet. It appears here by itself.</p> : null}
+        {PARTS.map((part) => {
+          const list = rows.filter(part.holds)
+          return list.length > 0 ? (
+            <section key={part.title} className="mb-6">
+              <h2 className="text-lg">{part.title}</h2>
+              <ul className="mt-2 border-t">
+                {list.map((r) => (
+                  <li key={r.handoutId} className="flex min-h-16 items-center gap-3 border-b py-2">
+                    <span className="min-w-0 flex-1">
+                      <b>{r.title}</b>
+                      <span className="block text-[15px] text-quiet">
+                        {r.closesAt && r.mayOpen ? `until ${moment(r.closesAt)} ` : ''}
+                        {r.opensAt && r.status === 'scheduled' ? `opens ${moment(r.opensAt)} ` : ''}
+                        {r.attempts > 1 ? `attempt ${Math.max(1, r.attempt)} of ${r.attempts}` : ''}
+                      </span>
+                    </span>
+                    {r.mayOpen && (r.status === 'open' || r.status === 'due') ? (
+                      <Button kind="do" size="large" disabled={open.isPending} onClick={() => open.mutate(r.handoutId)}>
+                        {r.status === 'open' ? 'Go on' : 'Begin'}
+                      </Button>
+                    ) : null}
+                    {r.sittingId && r.status !== 'open' ? (
+                      <Button className="min-h-12" onClick={() => void navigate(`/my/${r.sittingId ?? ''}`)}>
+                        See
+                      </Button>
+                    ) : null}
+                    {r.mayOpen && r.sittingId && r.status !== 'open' ? (
+                      <Button className="min-h-12" disabled={open.isPending} onClick={() => open.mutate(r.handoutId)}>
+                        Try again
+                      </Button>
+                    ) : null}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ) : null
+        })}
+      </main>
+    </div>
+  )
+}

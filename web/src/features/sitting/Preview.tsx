@@ -1,0 +1,71 @@
+import { useCallback, useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { Returned } from './Returned'
+import { SitScreen, type Driver, type Step } from './SitScreen'
+import { keyOf, type Value } from './store'
+
+type Input = Required<Schemas['SittingPreviewInput']>
+const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }
+
+/** Sits the draft as a student would, really answering. Nothing is stored. */
+export default function Preview({ paperId }: { paperId: string }) {
+  const [input, setInput] = useState<Input>(START)
+  const [view, setView] = useState<Schemas['SittingSittingView'] | null>(null)
+  const [values, setValues] = useState<Map<string, Value>>(new Map())
+  const [error, setError] = useState<unknown>(null)
+  const [busy, setBusy] = useState(false)
+  const ask = useCallback(
+    async (next: Input) => {
+      setBusy(true)
+      try {
+        setView(await take(api.POST('/api/papers/{id}/preview', { params: { path: { id: paperId } }, body: next })))
+        setInput(next)
+      } catch (thrown) {
+        if (next === START) setError(thrown)
+        else toast(problemOf(thrown).message, { bad: true })
+      } finally {
+        setBusy(false)
+      }
+    },
+    [paperId],
+  )
+  useEffect(() => void ask(START), [ask])
+  if (error) return <Failed error={error} />
+  if (!view) return <Loading what="Setting the paper out" />
+  const back = (
+    <Link to={`/papers/${paperId}`} className="font-semibold text-blue underline">
+      Back to the paper
+    </Link>
+  )
+  if (view.state === 'returned') {
+    return (
+      <>
+        <p className="border-b bg-rust-pale px-4 py-2">Preview: this is what comes back. {back}</p>
+        <Returned view={view} onReplied={setView} />
+      </>
+    )
+  }
+  const saves = (): Input['saves'] =>
+    view.steps.flatMap((s) => {
+      const value = values.get(keyOf(view.id, s.entry, s.try))
+      return value ? [{ entry: s.entry, try: s.try, value, counter: 1, clientId: 'preview' }] : []
+    })
+  const at = (s: Step) => ({ entry: s.entry, try: s.try })
+  const driver: Driver = {
+    view,
+    values,
+    line: 'preview, nothing is kept',
+    busy,
+    pictures: '/api/files/',
+    answer: (step, value) => setValues((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), value)),
+    moveTo: () => undefined,
+    settle: (step) => ask({ ...input, saves: saves(), settled: [...input.settled, at(step)] }),
+    hint: (step) => ask({ ...input, saves: saves(), hints: [...input.hints, at(step)] }),
+    goOn: () => ask({ ...input, saves: saves(), left: input.left + 1 }),
+    handIn: () => ask({ ...input, saves: saves(), handedIn: true }),
+  }
+  return <SitScreen driver={driver} head={back} />
+}

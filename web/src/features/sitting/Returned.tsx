@@ -1,0 +1,100 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { moment } from '@/lib/format'
+import { Rich } from '@/lib/Rich'
+import { Button } from '@/ui/Button'
+import { AreaField } from '@/ui/Field'
+import { FaultLine } from '@/ui/States'
+import { Told } from './Told'
+
+type View = Schemas['SittingSittingView']
+
+/** Work that has been handed in, and what was returned with it. */
+export function Returned({ view, onReplied }: { view: View; onReplied: (view: View) => void }) {
+  const told = view.steps.some((s) => s.told)
+  return (
+    <div className="min-h-dvh bg-sheet text-[18px]">
+      <header className="flex items-center gap-3 border-b px-4 py-3 text-[15px] text-quiet">
+        <span className="flex-1 truncate">{view.title}</span>
+        <Link to="/my" className="text-blue underline">
+          My work
+        </Link>
+      </header>
+      <main className="mx-auto max-w-2xl px-4 py-5">
+        <h1 className="font-head text-2xl font-semibold">{view.state === 'returned' ? 'Returned to you' : 'Handed in'}</h1>
+        <p className="mt-1 text-quiet">
+          {view.handedInAt ? `Handed in ${moment(view.handedInAt)}. ` : ''}
+          {view.state === 'returned' ? '' : told ? '' : 'Your teacher gives it back when it is marked.'}
+        </p>
+        {view.marks !== null ? (
+          <p className="mt-4">
+            <span className="font-head text-4xl font-semibold">{view.marks}</span> <span className="text-quiet">of {view.of} marks</span>
+          </p>
+        ) : null}
+        {view.message ? <p className="mt-3 rounded border border-blue p-3">{view.message}</p> : null}
+        <ol className="mt-5">
+          {view.steps
+            .filter((s) => s.face)
+            .map((s) => (
+              <li key={`${s.entry}-${s.try}`} className="border-t py-4">
+                <div className="flex gap-3">
+                  <b className="font-head text-xl">{s.number}</b>
+                  <div className="min-w-0 flex-1">
+                    <Rich html={s.face?.prompt ?? ''} />
+                    <div className="mt-2">
+                      <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
+                      {s.face?.type === 'choice' ? (
+                        (s.value?.options ?? []).length > 0 ? (
+                          s.face.options.filter((o) => s.value?.options?.includes(o.id)).map((o) => <Rich key={o.id} html={o.text} />)
+                        ) : (
+                          <span className="text-quiet">none</span>
+                        )
+                      ) : (
+                        <span className="whitespace-pre-wrap">{s.value?.text || <span className="text-quiet">none</span>}</span>
+                      )}
+                    </div>
+                    <Told step={s} />
+                  </div>
+                </div>
+              </li>
+            ))}
+        </ol>
+        {view.state === 'returned' ? <Reply view={view} onReplied={onReplied} /> : null}
+      </main>
+    </div>
+  )
+}
+
+function Reply({ view, onReplied }: { view: View; onReplied: (view: View) => void }) {
+  const [text, setText] = useState('')
+  const [error, setError] = useState<unknown>(null)
+  if (view.reply !== null) {
+    return (
+      <p className="border-t py-4">
+        <b>Your reply</b>
+        <br />
+        {view.reply}
+      </p>
+    )
+  }
+  const send = async () => {
+    setError(null)
+    try {
+      onReplied(await take(api.POST('/api/me/sittings/{id}/reply', { params: { path: { id: view.id } }, body: { text } })))
+    } catch (thrown) {
+      setError(thrown)
+    }
+  }
+  return (
+    <div className="flex flex-col gap-3 border-t py-4">
+      <AreaField label="Reply to your teacher, once" rows={3} maxLength={2000} value={text} onChange={(e) => setText(e.target.value)} />
+      <FaultLine error={error} />
+      <div>
+        <Button kind="do" disabled={text.trim() === ''} onClick={() => void send()}>
+          Send the reply
+        </Button>
+      </div>
+    </div>
+  )
+}

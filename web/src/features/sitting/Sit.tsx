@@ -1,0 +1,95 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { timeOfDay } from '@/lib/format'
+import { Failed, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { Keeper, wordsOf, type Line } from './keeper'
+import { Returned } from './Returned'
+import { SitScreen, type Driver, type Step } from './SitScreen'
+import { deviceStore, keyOf, type Value } from './store'
+
+type View = Schemas['SittingSittingView']
+
+/** A student's own sitting: goes on where it was, on whatever device. */
+export default function Sit() {
+  const { id = '' } = useParams()
+  const client = useQueryClient()
+  const [view, setView] = useState<View | null>(null)
+  const [values, setValues] = useState<Map<string, Value>>(new Map())
+  const [line, setLine] = useState<Line>({ kind: 'kept', at: null })
+  const [error, setError] = useState<unknown>(null)
+  const [busy, setBusy] = useState(false)
+  const keeper = useRef<Keeper | null>(null)
+  const path = useMemo(() => ({ params: { path: { id } } }), [id])
+  const refresh = useCallback(async () => setView(await take(api.GET('/api/me/sittings/{id}', path))), [path])
+
+  useEffect(() => {
+    let over = false
+    const k = new Keeper(id, deviceStore(), (saves, at) => take(api.PUT('/api/me/sittings/{id}/responses', { ...path, body: { saves, at } })), setLine)
+    keeper.current = k
+    take(api.GET('/api/me/sittings/{id}', path))
+      .then(async (first) => {
+        const known = await k.begin(first.steps.map((s) => ({ entry: s.entry, try: s.try, value: s.value, counter: s.counter })))
+        if (over) return
+        setValues(known)
+        setView(first)
+      })
+      .catch((thrown: unknown) => !over && setError(thrown))
+    const online = () => void k.flush()
+    const leaving = () => document.visibilityState === 'hidden' && void k.flush()
+    window.addEventListener('online', online)
+    document.addEventListener('visibilitychange', leaving)
+    return () => {
+      over = true
+      k.stop()
+      window.removeEventListener('online', online)
+      document.removeEventListener('visibilitychange', leaving)
+    }
+  }, [id, path])
+
+  useEffect(() => {
+    const source = new EventSource(`/api/me/sittings/${id}/live`)
+    source.onmessage = () => void (keeper.current?.flush() ?? Promise.resolve()).then(refresh).catch(() => undefined)
+    return () => source.close()
+  }, [id, refresh])
+
+  if (error) return <Failed error={error} retry={() => location.reload()} />
+  if (!view) return <Loading what="Opening your work" />
+  if (view.state !== 'open') return <Returned view={view} onReplied={setView} />
+
+  const act = async (work: () => Promise<View>) => {
+    setBusy(true)
+    try {
+      if (!(await keeper.current?.flush())) {
+        toast('The server cannot be reached. Your answers are kept on this device; try again in a moment.', { bad: true })
+        return
+      }
+      setView(await work())
+      void client.invalidateQueries({ queryKey: ['work'] })
+    } catch (thrown) {
+      const problem = problemOf(thrown)
+      toast(`${problem.message} ${problem.detail}`, { bad: true })
+    } finally {
+      setBusy(false)
+    }
+  }
+  const driver: Driver = {
+    view,
+    values,
+    line: wordsOf(line, timeOfDay),
+    busy,
+    pictures: '/api/me/files/',
+    answer: (step: Step, value: Value) => {
+      setValues((old) => new Map(old).set(keyOf(id, step.entry, step.try), value))
+      void keeper.current?.answer(step.entry, step.try, value)
+    },
+    moveTo: (step) => keeper.current?.moveTo(step.entry),
+    settle: (step) => act(() => take(api.POST('/api/me/sittings/{id}/settle', { ...path, body: { entry: step.entry, try: step.try } }))),
+    hint: (step) => act(() => take(api.POST('/api/me/sittings/{id}/hint', { ...path, body: { entry: step.entry, try: step.try } }))),
+    goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
+    handIn: () => act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit: view.visit } }))),
+  }
+  return <SitScreen driver={driver} head={<Link to="/my" className="text-blue underline">My work</Link>} />
+}

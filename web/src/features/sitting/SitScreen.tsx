@@ -1,0 +1,216 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import type { Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
+import { Rich } from '@/lib/Rich'
+import { Bar, barOf } from '@/ui/Bar'
+import { Button } from '@/ui/Button'
+import { Answer, isBlank } from './Answer'
+import { keyOf, type Value } from './store'
+import { Told } from './Told'
+
+export type Step = Schemas['SittingStepView']
+
+/** What a sitting can do; a student's goes to the server and device, a preview's to the server alone. */
+export type Driver = {
+  view: Schemas['SittingSittingView']
+  values: Map<string, Value>
+  line: string
+  busy: boolean
+  pictures: string
+  answer: (step: Step, value: Value) => void
+  moveTo: (step: Step) => void
+  settle: (step: Step) => Promise<void>
+  hint: (step: Step) => Promise<void>
+  goOn: () => Promise<void>
+  handIn: () => Promise<void>
+}
+
+const SIZES = [18, 21, 25]
+const STORE = 'chalk.size'
+
+/** One thing at a time: read, answer, go on; look over and hand in. */
+export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }) {
+  const { view, values } = driver
+  const here = view.steps.filter((s) => s.visit === view.visit)
+  const [at, setAt] = useState(() => Math.max(0, here.findIndex((s) => s.entry === view.at)))
+  const [over, setOver] = useState(false)
+  const [size, setSize] = useState(() => Number(localStorage.getItem(STORE)) || 0)
+  const top = useRef<HTMLHeadingElement>(null)
+  const visit = useRef(view.visit)
+  useEffect(() => {
+    if (visit.current === view.visit) return
+    visit.current = view.visit
+    setAt(0)
+    setOver(false)
+  }, [view.visit])
+  const step = here[Math.min(at, here.length - 1)]
+  useEffect(() => {
+    if (step) driver.moveTo(step)
+    // Only a change of place is told.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [step?.entry, step?.try])
+  const turn = (to: number) => {
+    setAt(to)
+    top.current?.focus()
+    window.scrollTo(0, 0)
+  }
+  const valueOf = (s: Step) => values.get(keyOf(view.id, s.entry, s.try)) ?? s.value
+  const atOnce = view.feedback === 'at once'
+  const questions = here.filter((s) => s.face)
+  const blank = questions.filter((s) => isBlank(valueOf(s)))
+  const last = at >= here.length - 1
+  const mustSettle = Boolean(step?.face && atOnce && step.open && step.face.type !== 'open' && !isBlank(valueOf(step)))
+  const back = at > 0 && !over
+  const resize = (next: number) => {
+    setSize(next)
+    localStorage.setItem(STORE, String(next))
+  }
+  return (
+    <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
+      <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
+        <span className="min-w-0 flex-1 truncate">{view.title}</span>
+        {head}
+        <span role="status">{driver.line}</span>
+        <button className="min-h-11 min-w-11 rounded border border-edge/60 font-semibold text-ink" aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'} onClick={() => resize((size + 1) % SIZES.length)}>
+          A{size === SIZES.length - 1 ? '−' : '+'}
+        </button>
+      </header>
+      <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
+        {over || view.ended || !step ? (
+          <LookOver driver={driver} questions={questions} blank={blank.length} valueOf={valueOf} onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))} heading={top} />
+        ) : (
+          <>
+            <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
+            <div className="mt-3 flex items-baseline gap-4">
+              <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
+                {step.source ? step.source.title : step.number}
+                {step.try > 1 ? <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span> : null}
+              </h1>
+              <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
+              {step.face ? (
+                <span className="text-[0.85em] whitespace-nowrap text-quiet">
+                  {step.points} {step.points === '1' ? 'mark' : 'marks'}
+                </span>
+              ) : null}
+            </div>
+            {step.source ? <SourceSheet source={step.source} pictures={driver.pictures} /> : null}
+            {step.face ? (
+              <div className="mt-2 flex flex-col gap-5">
+                <Rich html={step.face.prompt} className="text-[1.1em]" />
+                <Answer key={`${step.entry}-${step.try}`} face={step.face} heading={`question ${step.number}`} value={valueOf(step)} disabled={!step.open || driver.busy} onChange={(value) => driver.answer(step, value)} />
+                {step.hint ? (
+                  <div className="rounded border border-blue p-3">
+                    <b className="text-blue">Hint</b> <Rich html={step.hint} />
+                  </div>
+                ) : null}
+                <Told step={step} />
+              </div>
+            ) : null}
+          </>
+        )}
+      </main>
+      {over || view.ended || !step ? null : (
+        <footer className="sticky bottom-0 border-t bg-sheet">
+          <div className="mx-auto flex max-w-2xl items-center gap-2 px-4 py-3">
+            <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
+              Back
+            </Button>
+            {step.face?.hasHint && !step.hint && step.open ? (
+              <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
+                Hint
+              </Button>
+            ) : null}
+            <span className="flex-1" />
+            {mustSettle ? (
+              <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
+                Check
+              </Button>
+            ) : !last ? (
+              <Button kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'} size="large" onClick={() => turn(at + 1)}>
+                {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
+              </Button>
+            ) : view.mayGoOn ? (
+              <Button kind="do" size="large" disabled={driver.busy} onClick={() => (blank.length > 0 ? setOver(true) : void driver.goOn())}>
+                Go on
+              </Button>
+            ) : (
+              <Button kind="do" size="large" onClick={() => setOver(true)}>
+                Look over
+              </Button>
+            )}
+          </div>
+        </footer>
+      )}
+    </div>
+  )
+}
+
+/** Progress is rungs: one short bar a question, the one at hand in rust. */
+function Progress({ steps, at, valueOf, onGo }: { steps: Step[]; at: Step; valueOf: (s: Step) => Value | null; onGo: (s: Step) => void }) {
+  return (
+    <ol className="flex gap-1" aria-label="Questions of this part">
+      {steps.map((s) => {
+        const given = !isBlank(valueOf(s))
+        return (
+          <li key={`${s.entry}-${s.try}`} className="flex-1">
+            <button className="flex h-11 w-full items-center" aria-current={s === at ? 'step' : undefined} aria-label={`Question ${s.number}, ${given ? 'answered' : 'not answered'}`} onClick={() => onGo(s)}>
+              <span className={`h-[9px] w-full border-2 ${s === at ? 'border-rust' : 'border-r3'} ${given ? (s === at ? 'bg-rust' : 'bg-r3') : ''}`} />
+            </button>
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+function SourceSheet({ source, pictures }: { source: NonNullable<Step['source']>; pictures: string }) {
+  return (
+    <div className="mt-2 rounded border bg-ground p-4">
+      {source.picture ? <img src={`${pictures}${source.picture}`} alt={source.alt} className="w-full rounded" /> : null}
+      <Rich html={source.html} />
+    </div>
+  )
+}
+
+type LookProps = { driver: Driver; questions: Step[]; blank: number; valueOf: (s: Step) => Value | null; onBack?: (question: number) => unknown; heading: React.RefObject<HTMLHeadingElement | null> }
+
+function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookProps) {
+  const { view } = driver
+  const leave = view.mayGoOn && !view.ended
+  useEffect(() => heading.current?.focus(), [heading])
+  return (
+    <section>
+      <h1 ref={heading} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
+        {view.ended ? 'You have reached the end' : 'Look over'}
+      </h1>
+      <p className="mt-1">
+        {blank === 0 ? 'Every question here has an answer.' : `${plural(blank, 'question')} without an answer.`}
+        {leave ? ' You cannot come back to this part once you go on.' : ''}
+      </p>
+      {onBack ? (
+        <ol className="mt-4 border-t">
+          {questions.map((s, i) => (
+            <li key={`${s.entry}-${s.try}`} className="border-b">
+              <button className="flex min-h-12 w-full items-center gap-3 text-left" onClick={() => onBack(i)}>
+                <b className="w-8 text-right">{s.number}</b>
+                <span className="flex-1">{isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}</span>
+                {s.told ? <Bar code={barOf(s.told.verdict)} /> : null}
+                <span className="text-blue underline">{s.open ? 'change' : 'see'}</span>
+              </button>
+            </li>
+          ))}
+        </ol>
+      ) : null}
+      <div className="mt-6 flex gap-3">
+        {onBack ? (
+          <Button className="min-h-12" onClick={() => onBack(0)}>
+            Back to the questions
+          </Button>
+        ) : null}
+        <Button kind="do" size="large" disabled={driver.busy} onClick={() => void (leave ? driver.goOn() : driver.handIn())}>
+          {leave ? 'Go on' : 'Hand in'}
+        </Button>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,40 @@
+import { Rich } from '@/lib/Rich'
+import { Bar, barOf } from '@/ui/Bar'
+import type { Step } from './SitScreen'
+
+const WORDS: Record<string, string> = { right: 'Right', part: 'Partly right', wrong: 'Not right', none: 'No answer', 'by hand': 'A teacher will read this' }
+
+/** What the feedback plan lets the student know. Words and a bar; no red. */
+export function Told({ step }: { step: Step }) {
+  const told = step.told
+  if (!told) return null
+  return (
+    <div role="status" className="flex flex-col gap-1 border-t pt-3">
+      <p>
+        <Bar code={barOf(told.verdict)} /> <b>{WORDS[told.verdict] ?? told.verdict}</b>
+        {told.marks !== null ? (
+          <span className="text-quiet">
+            , {told.marks} of {step.points} {step.points === '1' ? 'mark' : 'marks'}
+          </span>
+        ) : null}
+      </p>
+      {told.feedback ? <p>{told.feedback}</p> : null}
+      {told.levels.map((level) => (
+        <p key={level} className="text-[0.9em]">
+          {level}
+        </p>
+      ))}
+      {told.comment ? (
+        <p>
+          <b className="text-blue">Comment</b> {told.comment}
+        </p>
+      ) : null}
+      {told.key && told.verdict !== 'right' ? (
+        <div className="flex gap-2">
+          <b>Key</b> <Rich html={told.key} />
+        </div>
+      ) : null}
+      {told.explanation ? <Rich html={told.explanation} className="text-[0.9em]" /> : null}
+    </div>
+  )
+}

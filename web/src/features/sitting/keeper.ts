@@ -1,0 +1,152 @@
+import { Problem, type Schemas } from '@/lib/api/client'
+import { keyOf, type DeviceStore, type Kept, type Value } from './store'
+
+export type Line = { kind: 'kept'; at: Date | null } | { kind: 'sending' } | { kind: 'device' } | { kind: 'unsafe' } | { kind: 'closed' }
+type Save = Schemas['SittingSaveInput']
+export type Transport = (saves: Save[], at: string | null) => Promise<Schemas['SittingSavedView']>
+
+const SEND_AFTER = 350
+const RETRY_FIRST = 1000
+const RETRY_MOST = 15_000
+
+/**
+ * Keeps a sitting's answers: on the device at once, on the server as soon as it can be reached. Repeats are harmless,
+ * an older answer never overwrites a newer one, and the line it reports is what is true.
+ */
+export class Keeper {
+  private kept = new Map<string, Kept>()
+  private at: string | null = null
+  private atSent: string | null = null
+  private timer: ReturnType<typeof setTimeout> | undefined
+  private running: Promise<void> | null = null
+  private wait = RETRY_FIRST
+  private over = false
+  private unsafe = false
+  line: Line = { kind: 'kept', at: null }
+
+  constructor(
+    private readonly sittingId: string,
+    private readonly store: DeviceStore,
+    private readonly send: Transport,
+    private readonly onLine: (line: Line) => void,
+    private readonly clock: () => number = Date.now,
+  ) {}
+
+  /** Brings device and server together: for each answer the higher counter holds. */
+  async begin(steps: { entry: string; try: number; value: Value | null; counter: number }[]): Promise<Map<string, Value>> {
+    const values = new Map<string, Value>()
+    for (const step of steps) {
+      if (step.value === null || step.counter === 0) continue
+      const key = keyOf(this.sittingId, step.entry, step.try)
+      this.kept.set(key, { key, sittingId: this.sittingId, entry: step.entry, try: step.try, value: step.value, counter: step.counter, sent: step.counter })
+    }
+    try {
+      for (const local of await this.store.of(this.sittingId)) {
+        const known = this.kept.get(local.key)
+        if (!known || local.counter > known.counter) this.kept.set(local.key, local)
+      }
+    } catch {
+      this.unsafe = true
+    }
+    for (const [key, kept] of this.kept) values.set(key, kept.value)
+    if (this.unsent().length > 0) this.later(0)
+    return values
+  }
+
+  async answer(entry: string, tryNumber: number, value: Value): Promise<void> {
+    const key = keyOf(this.sittingId, entry, tryNumber)
+    const before = this.kept.get(key)
+    const kept: Kept = { key, sittingId: this.sittingId, entry, try: tryNumber, value, counter: Math.max(this.clock(), (before?.counter ?? 0) + 1), sent: before?.sent ?? 0 }
+    this.kept.set(key, kept)
+    this.say({ kind: 'sending' })
+    try {
+      await this.store.put(kept)
+      this.unsafe = false
+    } catch {
+      // Private windows may refuse storage: then only the server keeps it, and the line says so until it does.
+      this.unsafe = true
+    }
+    this.later(SEND_AFTER)
+  }
+
+  /** Where the student is now; the Lookout shows it. */
+  moveTo(entry: string) {
+    if (this.at === entry) return
+    this.at = entry
+    this.later(SEND_AFTER)
+  }
+
+  /** Sends what is unsent and waits for it. False when the server could not be reached. */
+  async flush(): Promise<boolean> {
+    clearTimeout(this.timer)
+    await this.running
+    if (this.unsent().length > 0 || this.at !== this.atSent) {
+      this.running = this.pass()
+      await this.running
+      this.running = null
+    }
+    return this.unsent().length === 0
+  }
+
+  stop() {
+    this.over = true
+    clearTimeout(this.timer)
+  }
+
+  private unsent = () => [...this.kept.values()].filter((k) => k.sent < k.counter)
+
+  private later(after: number) {
+    clearTimeout(this.timer)
+    if (!this.over) this.timer = setTimeout(() => void this.flush(), after)
+  }
+
+  private async pass(): Promise<void> {
+    const batch = this.unsent().slice(0, 50)
+    const at = this.at
+    try {
+      const answer = await this.send(
+        batch.map((k) => ({ entry: k.entry, try: k.try, value: k.value, counter: k.counter, clientId: `${k.entry}-${k.try}-${k.counter}` })),
+        at,
+      )
+      this.wait = RETRY_FIRST
+      this.atSent = at
+      for (const fate of answer.kept) {
+        const key = keyOf(this.sittingId, fate.entry, fate.try)
+        const mine = this.kept.get(key)
+        if (mine && mine.sent < fate.counter) mine.sent = fate.counter
+        await this.store.confirm(key, fate.counter).catch(() => undefined)
+      }
+      if (answer.kept.some((fate) => fate.fate === 'closed')) this.say({ kind: 'closed' })
+      else if (this.unsent().length === 0) this.say({ kind: 'kept', at: new Date(this.clock()) })
+      if (this.unsent().length > 0) this.later(0)
+    } catch (thrown) {
+      const refused = thrown instanceof Problem && thrown.status >= 400 && thrown.status < 500 && thrown.status !== 429
+      this.say(this.unsafe ? { kind: 'unsafe' } : { kind: 'device' })
+      if (!refused) {
+        this.later(this.wait)
+        this.wait = Math.min(this.wait * 2, RETRY_MOST)
+      }
+    }
+  }
+
+  private say(line: Line) {
+    this.line = line
+    this.onLine(line)
+  }
+}
+
+/** The quiet line under the title, in words. */
+export function wordsOf(line: Line, time: (date: Date) => string): string {
+  switch (line.kind) {
+    case 'kept':
+      return line.at ? `kept ${time(line.at)}` : 'kept'
+    case 'sending':
+      return 'sending …'
+    case 'device':
+      return 'kept on this device, not sent yet'
+    case 'unsafe':
+      return 'not kept yet: leave this page open'
+    case 'closed':
+      return 'closed; this came too late to count, your teacher can see it'
+  }
+}

@@ -1,0 +1,35 @@
+/** Numbers and times in words, the same everywhere. */
+export const percent = (share: number) => `${Math.round(share * 100)} %`
+
+/** A rational as the API writes it ("7/2", "0.5", "3") as a number. */
+export function rational(text: string): number {
+  const [over = '0', under = '1'] = text.split('/')
+  return Number(over) / Number(under)
+}
+
+/** Marks without needless zeros: 3, 2.5, 0.33. */
+export const marks = (value: number) => String(Math.round(value * 100) / 100)
+
+export const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+
+const DAY = 86_400_000
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const near = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const far = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+
+/** A moment as people say it: the time today, the day this year. */
+export function moment(iso: string, now = new Date()): string {
+  const date = new Date(iso)
+  if (date.toDateString() === now.toDateString()) return clock.format(date)
+  return Math.abs(now.getTime() - date.getTime()) < 300 * DAY ? near.format(date) : far.format(date)
+}
+export const timeOfDay = (date: Date) => clock.format(date)
+/** For <input type="datetime-local">, in local time. */
+export const localInput = (iso: string | null) => (iso ? new Date(new Date(iso).getTime() - new Date(iso).getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '')
+export const fromLocalInput = (value: string) => (value ? new Date(value).toISOString() : null)
+
+/** Rich text as plain words, for titles and labels. */
+export function plain(html: string): string {
+  const page = new DOMParser().parseFromString(html.replace(/<\/(p|li|h3|td)>/g, ' </$1>'), 'text/html')
+  return (page.body.textContent ?? '').replace(/\s+/g, ' ').trim()
+}

@@ -1,0 +1,78 @@
+import { useEffect, useRef, useSyncExternalStore } from 'react'
+
+/** Keyboard acts: each screen names its own; one sheet lists those that hold now. Keys can be turned off. */
+export type Act = { label: string; run: (event: KeyboardEvent) => void; inFields?: boolean }
+export type Acts = Record<string, Act>
+
+const layers: { acts: Acts }[] = []
+const listeners = new Set<() => void>()
+let version = 0
+const tell = () => {
+  version += 1
+  listeners.forEach((listener) => listener())
+}
+
+const STORE = 'chalk.keys'
+export const keysOn = () => localStorage.getItem(STORE) !== 'off'
+export function setKeysOn(on: boolean) {
+  localStorage.setItem(STORE, on ? 'on' : 'off')
+  tell()
+}
+
+/** "Shift+?" and "?" are the same press; modifiers are named in a fixed order. */
+export function nameOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  const shift = event.shiftKey && (event.key.length > 1 || event.ctrlKey || event.metaKey) ? 'Shift+' : ''
+  return `${event.ctrlKey || event.metaKey ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}${shift}${key}`
+}
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.tagName === 'TEXTAREA' || target.tagName === 'SELECT' || (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type)))
+
+function onKey(event: KeyboardEvent) {
+  if (event.defaultPrevented || !keysOn()) return
+  const name = nameOf(event)
+  const inField = typing(event.target)
+  const inDialog = event.target instanceof HTMLElement && event.target.closest('[role=dialog],[role=menu],[role=listbox]') !== null
+  for (const layer of [...layers].reverse()) {
+    const act = layer.acts[name]
+    if (act && (act.inFields || (!inField && !inDialog))) {
+      event.preventDefault()
+      act.run(event)
+      return
+    }
+  }
+}
+
+export function useKeys(acts: Acts) {
+  const layer = useRef<{ acts: Acts }>({ acts })
+  useEffect(() => {
+    layer.current.acts = acts
+  })
+  useEffect(() => {
+    const mine = layer.current
+    layers.push(mine)
+    if (layers.length === 1) window.addEventListener('keydown', onKey)
+    tell()
+    return () => {
+      layers.splice(layers.indexOf(mine), 1)
+      if (layers.length === 0) window.removeEventListener('keydown', onKey)
+      tell()
+    }
+  }, [])
+}
+
+/** All acts that hold now, nearest screen first. */
+export function useActs(): { name: string; label: string }[] {
+  useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+    () => version,
+  )
+  const seen = new Map<string, string>()
+  for (const layer of [...layers].reverse()) for (const [name, act] of Object.entries(layer.acts)) if (!seen.has(name)) seen.set(name, act.label)
+  return [...seen].map(([name, label]) => ({ name, label }))
+}

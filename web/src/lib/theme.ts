@@ -1,0 +1,17 @@
+export type Theme = 'light' | 'dark'
+const STORE = 'chalk.theme'
+
+export function theme(): Theme {
+  const chosen = localStorage.getItem(STORE)
+  if (chosen === 'light' || chosen === 'dark') return chosen
+  return typeof matchMedia === 'function' && matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
+}
+
+export function applyTheme(next: Theme = theme()) {
+  document.documentElement.dataset.theme = next
+}
+
+export function chooseTheme(next: Theme) {
+  localStorage.setItem(STORE, next)
+  applyTheme(next)
+}

@@ -1,0 +1,35 @@
+import { useEffect, type ReactNode } from 'react'
+
+/** The head of a screen: what it is, how it stands, and what can be done. */
+export function Head({ title, note, children }: { title: ReactNode; note?: ReactNode; children?: ReactNode }) {
+  useEffect(() => {
+    if (typeof title === 'string') document.title = `${title} · Chalk Ladder`
+  }, [title])
+  return (
+    <header className="no-print flex min-h-14 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2">
+      <h1 className="text-xl">{title}</h1>
+      {note ? <div className="text-[15px] text-quiet">{note}</div> : null}
+      <div className="flex-1" />
+      {children}
+    </header>
+  )
+}
+
+/** Something to work on in the middle, what it came from at its left, what can be said of it at its right. */
+export function Desk({ left, right, children, leftLabel, rightLabel }: { left?: ReactNode; right?: ReactNode; children: ReactNode; leftLabel?: string; rightLabel?: string }) {
+  return (
+    <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+      {left ? (
+        <section aria-label={leftLabel} className="shrink-0 overflow-auto border-b p-4 lg:w-[250px] lg:border-r lg:border-b-0">
+          {left}
+        </section>
+      ) : null}
+      <div className="min-h-0 min-w-0 flex-1 overflow-auto">{children}</div>
+      {right ? (
+        <section aria-label={rightLabel} className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l">
+          {right}
+        </section>
+      ) : null}
+    </div>
+  )
+}
