@@ -53,7 +53,7 @@ final readonly class People
     {
         $ideas = array_map(strval(...), array_keys($this->scenario->bank('misconceptions')));
         $students = [];
-        foreach ($this->database->rows("SELECT s.id, s.team_id, s.name, c.name AS class FROM student s JOIN class_member m ON m.student_id = s.id JOIN class c ON c.id = m.class_id ORDER BY c.name, s.name_folded") as $row) {
+        foreach ($this->database->rows('SELECT s.id, s.team_id, s.name, c.name AS class FROM student s JOIN class_member m ON m.student_id = s.id JOIN class c ON c.id = m.class_id ORDER BY c.name, s.name_folded') as $row) {
             $class = Scenario::map($this->scenario->people('classes')[$row->text('class')] ?? null);
             $lean = is_numeric($class['lean'] ?? null) ? (float) $class['lean'] : 0.0;
             $behind = Scenario::text($class['behind'] ?? '');

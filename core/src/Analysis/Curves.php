@@ -97,7 +97,7 @@ final class Curves
 
     public static function logGamma(float $x): float
     {
-        $x -= 1;
+        --$x;
         $sum = self::LANCZOS[0];
         for ($i = 1; $i < 9; ++$i) {
             $sum += self::LANCZOS[$i] / ($x + $i);

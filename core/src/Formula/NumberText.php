@@ -32,11 +32,7 @@ final class NumberText
         foreach (self::VULGAR as $sign => $fraction) {
             $text = str_replace($sign, ' '.$fraction, $text);
         }
-        $text = \Normalizer::normalize($text, \Normalizer::FORM_KC);
-        if ($text === false) {
-            return null;
-        }
-        $text = strtr($text, ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
+        $text = strtr(Unicode::compatible($text), ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
         $text = trim((string) preg_replace('/[\p{Z}\s]+/u', ' ', $text));
         // A full stop that ends the sentence is not part of the number.
         $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Item;
 
+use ChalkLadder\Core\Formula\Unicode;
+
 /**
  * What two texts may differ in and still be the same answer.
  *
@@ -23,19 +25,14 @@ final readonly class Folding
 
     public function fold(string $text): string
     {
-        $text = \Normalizer::normalize($text, \Normalizer::FORM_KC);
-        if ($text === false) {
-            return '';
-        }
-        $text = strtr($text, self::QUOTES);
+        $text = strtr(Unicode::compatible($text), self::QUOTES);
         // Format characters (zero-width joiners, direction marks) are invisible and mean nothing here.
         $text = (string) preg_replace('/\p{Cf}+/u', '', $text);
         if ($this->case) {
             $text = mb_convert_case($text, MB_CASE_FOLD, 'UTF-8');
         }
         if ($this->accents) {
-            $bare = \Normalizer::normalize((string) preg_replace('/\p{Mn}+/u', '', (string) \Normalizer::normalize($text, \Normalizer::FORM_D)), \Normalizer::FORM_C);
-            $text = $bare === false ? $text : $bare;
+            $text = Unicode::unaccented($text);
         }
         if ($this->punctuation) {
             $text = (string) preg_replace('/[\p{P}\p{S}]+/u', ' ', (string) preg_replace("/(?<=\\p{L})'(?=\\p{L})/u", '', $text));

@@ -56,7 +56,7 @@ final class LookAlike
                 $allowance = min(EditDistance::allowanceFor($texts[$members[0]]), EditDistance::allowanceFor($texts[$i]));
                 // Answers with digits differ by a digit for a reason.
                 if ($allowance > 0 && preg_match('/\d/', $texts[$i]) !== 1 && EditDistance::upTo($texts[$members[0]], $texts[$i], $allowance) <= $allowance) {
-                    $sets[$s][] = $i;
+                    $sets[$s] = [...$members, $i];
 
                     continue 2;
                 }
@@ -64,7 +64,7 @@ final class LookAlike
             $sets[] = [$i];
         }
 
-        return $sets;
+        return array_values($sets);
     }
 
     /**
@@ -76,7 +76,6 @@ final class LookAlike
     {
         $vectors = self::vectors($texts);
         $n = count($texts);
-        /** @var array<int, non-empty-list<int>> $sets */
         $sets = array_map(static fn (int $i): array => [$i], array_keys($texts));
         $near = [];
         for ($i = 0; $i < $n; ++$i) {

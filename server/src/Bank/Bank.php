@@ -37,7 +37,7 @@ final readonly class Bank
     {
         $where = 'i.team_id = :team AND i.archived_at IS NULL';
         $parameters = ['team' => $teamId];
-        $words = array_slice(array_filter(preg_split('/\s+/u', mb_strtolower(trim(mb_substr($text, 0, 200)))) ?: [], static fn (string $w): bool => $w !== ''), 0, 8);
+        $words = array_slice(array_filter(explode(' ', (string) preg_replace('/\s+/u', ' ', mb_strtolower(mb_substr($text, 0, 200)))), static fn (string $w): bool => $w !== ''), 0, 8);
         foreach ($words as $i => $word) {
             $where .= " AND i.search LIKE :word$i";
             $parameters["word$i"] = '%'.addcslashes($word, '%_\\').'%';
@@ -58,7 +58,7 @@ final readonly class Bank
             $where .= ' AND i.type = :type';
             $parameters['type'] = $type;
         }
-        $rows = $this->database->rows("WITH record AS (SELECT item_id, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM (".self::RECORD.") q GROUP BY item_id)
+        $rows = $this->database->rows('WITH record AS (SELECT item_id, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM ('.self::RECORD.") q GROUP BY item_id)
             SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id, array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author,
                    (SELECT count(DISTINCT e.paper_id) FROM edition_item ei JOIN edition e ON e.id = ei.edition_id WHERE ei.item_id = i.id) AS used_in, record.facility, coalesce(record.students, 0) AS students
             FROM item i JOIN staff a ON a.id = i.created_by LEFT JOIN record ON record.item_id = i.id

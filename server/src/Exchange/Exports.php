@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Exchange;
 
 use ChalkLadder\Core\Exchange\Csv;
+use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Lookout\Lookout;
-use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Server\Platform\Storage\Database;
 
 /** Responses and marks as CSV. */

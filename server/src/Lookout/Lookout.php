@@ -9,8 +9,8 @@ use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\Option;
 use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Option;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Marking\Score;
@@ -64,7 +64,7 @@ final class Lookout
         }
         $rows = $this->database->rows(self::ROWS.' ORDER BY st.name_folded, st.id', ['handout' => $handoutId]);
 
-        return new LookoutView($this->handouts->show($teamId, $handoutId), $columns, array_map(fn (Row $r): RowView => self::row($handout, $rungs, $r), $rows));
+        return new LookoutView($this->handouts->show($teamId, $handoutId), $columns, array_map(static fn (Row $r): RowView => self::row($handout, $rungs, $r), $rows));
     }
 
     #[AsEventListener]
@@ -166,8 +166,10 @@ final class Lookout
             if (!is_array($answer) || !is_string($answer[0] ?? null) || !is_int($answer[1] ?? null)) {
                 continue;
             }
-            [$entry, $try, $verdict, $credit, $byHand] = $answer + [2 => 'none', 3 => null, 4 => false];
-            $value = is_string($credit) ? BigRational::of($credit) : null;
+            [$entry, $try] = [$answer[0], $answer[1]];
+            $verdict = $answer[2] ?? 'none';
+            $byHand = $answer[4] ?? false;
+            $value = is_string($answer[3] ?? null) ? BigRational::of($answer[3]) : null;
             $cells[$entry] = new CellView(match (true) {
                 $value === null => 'waits',
                 $verdict === Verdict::None->value && $byHand !== true => 'blank',

@@ -38,7 +38,7 @@ final readonly class Returning
             $message = trim($input->message);
             $mail = [];
             foreach ($ready as $row) {
-                $mail[] = [$this->database->newId(), $who->teamId, $row->text('student_id'), $handoutId, $handout->title.' is back', ($message === '' ? 'Your work has been marked.' : $message), $who->id, $this->database->now()];
+                $mail[] = [$this->database->newId(), $who->teamId, $row->text('student_id'), $handoutId, $handout->title.' is back', $message === '' ? 'Your work has been marked.' : $message, $who->id, $this->database->now()];
                 $this->events->dispatch(new SittingChanged($handoutId, $row->text('id')));
             }
             if ($ready !== []) {

@@ -62,8 +62,11 @@ final readonly class Counting
                     }
                 }
             }
-            $evidence[] = array_map(static fn (int $o, string $id): Evidence => Evidence::of($shown[$id], $o), $offered, array_keys($offered));
-            $evidence[$s] = array_combine(array_keys($offered), $evidence[$s]);
+            $found = [];
+            foreach ($offered as $id => $times) {
+                $found[$id] = Evidence::of($shown[$id], $times);
+            }
+            $evidence[] = $found;
             $students[] = [
                 'studentId' => $sitting['row']->text('student_id'),
                 'sittingId' => $sitting['row']->text('id'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
+use ChalkLadder\Core\Formula\Unicode;
 use ChalkLadder\Server\Identity\StudentUser;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Database;
@@ -23,7 +24,7 @@ final readonly class Join
             'code' => strtoupper((string) preg_replace('/[^A-Za-z]/', '', $input->code)),
             'name' => NameList::fold($input->name),
         ]);
-        $pin = (string) preg_replace('/\D/', '', (string) \Normalizer::normalize($input->pin, \Normalizer::FORM_KC));
+        $pin = (string) preg_replace('/\D/', '', Unicode::compatible($input->pin));
         foreach ($rows as $row) {
             if (hash_equals($this->pins->open($row->text('pin_sealed')), $pin)) {
                 return new StudentUser($row->text('id'), $row->text('team_id'), $row->text('name'));

@@ -58,11 +58,11 @@ final readonly class SittingStore
     {
         $outcome = $answer->outcome;
 
-        return $this->database->run("INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
+        return $this->database->run('INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
             VALUES (:sitting, :entry, :try, :value, :counter, :client, :at, :credit, :verdict, :line, :readAs, :misconceptions)
             ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
                 credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
-            WHERE r.counter < excluded.counter AND NOT r.settled", [
+            WHERE r.counter < excluded.counter AND NOT r.settled', [
             'sitting' => $sittingId, 'entry' => $answer->entry, 'try' => $answer->try, 'value' => Json::encode($answer->response->toArray()),
             'counter' => $answer->counter, 'client' => $clientId, 'at' => $this->database->now(),
             'credit' => $outcome->credit === null ? null : (string) $outcome->credit, 'verdict' => $outcome->verdict->value, 'line' => $outcome->line, 'readAs' => mb_substr($outcome->readAs, 0, 500),

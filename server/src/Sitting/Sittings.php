@@ -35,10 +35,10 @@ final readonly class Sittings
 
     public function work(StudentUser $who): WorkView
     {
-        $rows = $this->database->rows("SELECT h.id, h.title, h.conditions, h.opens_at, h.closes_at, h.closed_at, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
+        $rows = $this->database->rows('SELECT h.id, h.title, h.conditions, h.opens_at, h.closes_at, h.closed_at, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
             FROM handout_student hs JOIN handout h ON h.id = hs.handout_id AND h.visible
             LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id ORDER BY attempt DESC LIMIT 1) s ON true
-            WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT 200", ['who' => $who->id]);
+            WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT 200', ['who' => $who->id]);
         $now = new \DateTimeImmutable($this->database->now());
 
         return new WorkView($who->name, array_map(static function (Row $r) use ($now): WorkRowView {

@@ -25,7 +25,7 @@ const STAGES = [
 function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
   const stages = STAGES.filter((stage) => !marker || stage.markers)
   return (
-    <nav aria-label="Stages" className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-none md:flex-col md:self-stretch md:overflow-visible md:border-x-2 md:border-line md:pt-3">
+    <nav aria-label="Stages" className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-1 md:flex-col md:overflow-visible md:border-x-2 md:border-line md:pt-3">
       {stages.map((stage) => (
         <NavLink key={stage.to} to={stage.to} className={({ isActive }) => `relative block h-[58px] px-3 pt-5 text-center text-[13px] md:px-0 ${isActive ? 'font-bold text-ink' : 'text-quiet hover:text-ink'}`}>
           {({ isActive }) => (

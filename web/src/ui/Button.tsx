@@ -22,7 +22,7 @@ export function Button({ kind = 'plain', size = 'normal', hint, className = '', 
 
 export function Key({ name, onDark = false }: { name: string; onDark?: boolean }) {
   return (
-    <kbd aria-hidden className={`rounded-[3px] border border-b-2 px-1 font-mono text-xs font-normal ${onDark ? 'border-on-rust/60 text-on-rust' : 'border-line bg-sheet text-quiet'}`}>
+    <kbd aria-hidden className={`self-center rounded-[3px] border border-b-2 px-1 font-mono text-xs font-normal ${onDark ? 'border-on-rust/60 text-on-rust' : 'border-line bg-sheet text-quiet'}`}>
       {name === 'Enter' ? '↵' : name}
     </kbd>
   )

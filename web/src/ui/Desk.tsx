@@ -8,8 +8,7 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
   return (
     <header className="no-print flex min-h-14 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2">
       <h1 className="text-xl">{title}</h1>
-      {note ? <div className="text-[15px] text-quiet">{note}</div> : null}
-      <div className="flex-1" />
+      <div className="min-w-40 flex-1 text-[15px] text-quiet">{note}</div>
       {children}
     </header>
   )

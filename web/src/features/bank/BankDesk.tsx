@@ -119,7 +119,7 @@ export default function BankDesk() {
                 <th className="py-2 pl-6 font-medium">Question</th>
                 <th className="px-2 font-medium">Type</th>
                 <th className="px-2 text-right font-medium">Marks</th>
-                <th className="px-2 pr-5 text-right font-medium">Right, of</th>
+                <th className="px-2 pr-5 text-right font-medium">Facility, of</th>
               </tr>
             </thead>
             <tbody>

@@ -40,7 +40,7 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
       <Rich html={item.prompt} className="text-lg" />
       <ol className="mt-4 border-t">
         {lines
-          .filter((line) => showKey || item.type === 'choice')
+          .filter(() => showKey || item.type === 'choice')
           .map((line) => (
             <li key={line.id} className="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-3 border-b py-2">
               <span className={`inline-block size-6 rounded border text-center text-sm font-bold ${showKey && line.right ? 'border-ink bg-ink text-ground' : 'border-edge'}`}>{line.mark}</span>

@@ -121,7 +121,7 @@ export default function LookoutDesk() {
             <table className="w-full text-[15px]">
               <thead>
                 <tr className="border-b text-left text-sm text-quiet">
-                  <th className="py-1.5 pl-2 font-medium">Student</th>
+                  <th className="py-1.5 pl-4 font-medium">Student</th>
                   <th className="px-2 font-medium">Level</th>
                   {columns.map((c) => (
                     <th key={c.entry} className="px-1 text-center font-medium" title={`${c.title} · ${c.section}`}>
@@ -134,9 +134,9 @@ export default function LookoutDesk() {
               <tbody>
                 {rows.map((row) => (
                   <tr key={row.studentId} className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`} onClick={() => row.sittingId && setOpen(row.studentId)}>
-                    <th scope="row" className={`py-1 pr-3 pl-2 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}>
+                    <th scope="row" className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}>
                       {row.sittingId ? <button className="text-left hover:underline">{alias(row)}</button> : <span className="text-quiet">{alias(row)}</span>}
-                      {row.state === 'expected' ? <span className="ml-2 text-sm text-quiet">not here</span> : row.state !== 'open' ? <span className="ml-2 text-sm text-quiet">{row.state}</span> : null}
+                      {row.state === 'expected' ? <span className="ml-2 text-sm text-quiet">not here</span> : row.state !== 'open' ? <span className="ml-2 text-sm text-quiet">{row.state === 'returned' ? 'returned' : 'handed in'}</span> : null}
                     </th>
                     <td className="px-2">{row.rung > 0 ? <Ladder reached={row.rung} of={3} name={RUNGS[row.rung - 1] ?? ''} /> : null}</td>
                     {columns.map((c) => (

@@ -259,7 +259,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
                   <ul aria-label="Comment shelf" className="mt-1 text-[15px]">
                     {desk.shelf.map((text, i) => (
                       <li key={text}>
-                        <button className="flex gap-2 py-0.5 text-left hover:underline" onClick={() => setComment((old) => (old ? `${old} ${text}` : text))}>
+                        <button className="flex items-baseline gap-2 py-0.5 text-left hover:underline" onClick={() => setComment((old) => (old ? `${old} ${text}` : text))}>
                           <Key name={SHELF_KEYS[i] ?? ''} />
                           <span>{text}</span>
                         </button>

@@ -203,7 +203,7 @@ function Sheet({ entry, number, on, onSelect, onRemove, children }: { entry: Ent
   return (
     <section aria-label={number ? `Question ${number}` : 'Source'} className={`rounded border bg-sheet ${on ? 'rung-top p-6' : 'cursor-pointer px-6 py-3'}`} onClick={on ? undefined : onSelect}>
       <div className="flex gap-5">
-        <button className="w-8 shrink-0 text-left font-head text-2xl font-semibold" onClick={onSelect} aria-label={number ? `Select question ${number}` : 'Select the source'}>
+        <button className="w-8 shrink-0 self-start text-left font-head text-2xl font-semibold" onClick={onSelect} aria-label={number ? `Select question ${number}` : 'Select the source'}>
           {number ?? '¶'}
         </button>
         <div className="min-w-0 flex-1">{children}</div>

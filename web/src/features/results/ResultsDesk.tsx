@@ -104,7 +104,7 @@ function QuestionTable({ questions, chosen, onChoose }: { questions: Question[];
     <table className="w-full text-[15px]">
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
-          <th className="py-1.5 pl-2 font-medium">#</th>
+          <th className="py-1.5 pl-4 font-medium">#</th>
           <th className="px-2 font-medium">Question</th>
           <th className="px-2 font-medium">Facility, with 95 %</th>
           <th className="px-2 text-right font-medium" title="Item–rest correlation">
@@ -117,7 +117,7 @@ function QuestionTable({ questions, chosen, onChoose }: { questions: Question[];
       <tbody>
         {questions.map((q) => (
           <tr key={q.entry} className={`cursor-pointer border-b ${q === chosen ? 'bg-sheet' : 'hover:bg-pale'}`} onClick={() => onChoose(q)}>
-            <td className={`py-1.5 pl-2 tabular-nums ${q === chosen ? 'rung-row' : ''}`}>{q.number}</td>
+            <td className={`py-1.5 pl-4 tabular-nums ${q === chosen ? 'rung-row' : ''}`}>{q.number}</td>
             <td className="px-2">
               <button className={`text-left hover:underline ${q === chosen ? 'font-bold' : ''}`}>{q.title}</button>
             </td>
@@ -193,9 +193,9 @@ function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
                     {percent(o.share)}
                     <span className="block text-quiet">{o.count}</span>
                   </td>
-                  <td className="px-1 text-right tabular-nums">{percent(o.lower)}</td>
-                  <td className="px-1 text-right tabular-nums">{percent(o.middle)}</td>
-                  <td className="pl-1 text-right tabular-nums">{percent(o.upper)}</td>
+                  <td className="px-1 text-right whitespace-nowrap tabular-nums">{percent(o.lower)}</td>
+                  <td className="px-1 text-right whitespace-nowrap tabular-nums">{percent(o.middle)}</td>
+                  <td className="pl-1 text-right whitespace-nowrap tabular-nums">{percent(o.upper)}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Item;
+
+use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Response;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class RulesTableTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, string, string, string}> */
+    public static function lines(): iterable
+    {
+        foreach ((array) file(__DIR__.'/responses.tsv', FILE_IGNORE_NEW_LINES) as $line) {
+            $line = (string) $line;
+            if ($line !== '' && $line[0] !== '#') {
+                [$rule, $response, $verdict, $credit, $fired] = explode("\t", $line) + ['', '', '', '', ''];
+                yield "$rule: $response" => [$rule, $response, $verdict, $credit, $fired];
+            }
+        }
+    }
+
+    #[DataProvider('lines')]
+    public function testEachResponseGetsItsVerdict(string $rule, string $response, string $verdict, string $credit, string $line): void
+    {
+        $outcome = Rules::table()[$rule]->check(self::response($response));
+
+        self::assertSame($verdict, $outcome->verdict->value);
+        self::assertSame($credit, $outcome->credit === null ? '' : (string) $outcome->credit);
+        self::assertSame($line, $outcome->line);
+    }
+
+    #[DataProvider('lines')]
+    public function testARuleReadBackFromItsJsonDecidesTheSame(string $rule, string $response, string $verdict): void
+    {
+        $item = Rules::item($rule);
+        $again = ItemReader::read(json_decode(json_encode($item->toArray(), JSON_THROW_ON_ERROR), true));
+
+        self::assertSame($item->toArray(), $again->toArray());
+        self::assertSame($verdict, $again->rule->check(self::response($response))->verdict->value);
+    }
+
+    public function testAWrongAnswerCarriesItsMeaning(): void
+    {
+        $choice = Rules::table()['one']->check(Response::ofOptions('b'));
+        self::assertSame(['idea-b'], $choice->misconceptions);
+        self::assertSame('about b', $choice->feedback);
+        self::assertSame('B', $choice->readAs);
+
+        $number = Rules::table()['depth']->check(Response::ofText('3.33'));
+        self::assertSame(['idea-even'], $number->misconceptions);
+        self::assertSame('3.33 m', $number->readAs);
+    }
+
+    public function testRubricLevelsBecomeCreditOnceAllAreChosen(): void
+    {
+        $rule = Rules::table()['open'];
+        self::assertInstanceOf(OpenRule::class, $rule);
+
+        self::assertNull($rule->creditFor([1, null]));
+        self::assertSame('3/5', (string) $rule->creditFor([1, 1]));
+        self::assertSame('1', (string) $rule->creditFor([2, 1]));
+        self::assertSame(['idea-moon'], $rule->misconceptionsOf([0, 1]));
+        self::assertSame([], $rule->misconceptionsOf([1, 1]));
+    }
+
+    private static function response(string $text): Response
+    {
+        return preg_match('/^\[(.*)\]$/', $text, $m) === 1 ? Response::ofOptions(...array_filter(explode(',', $m[1]), static fn (string $o): bool => $o !== '')) : Response::ofText($text);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Marking;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Form;
+use ChalkLadder\Core\Item\NumberRule;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\TextRule;
+use ChalkLadder\Core\Marking\Change;
+use ChalkLadder\Core\Marking\Given;
+use ChalkLadder\Core\Marking\LookAlike;
+use ChalkLadder\Core\Marking\Marks;
+use ChalkLadder\Core\Marking\Remark;
+use ChalkLadder\Core\Tests\Item\Rules;
+use PHPUnit\Framework\TestCase;
+
+final class MarkingTest extends TestCase
+{
+    public function testMarksAreRoundedOnceHalfUpToTheStep(): void
+    {
+        $marks = static fn (string $credit, string $points, string $step): string => (string) Marks::of(BigRational::of($credit), BigRational::of($points), BigRational::of($step));
+        self::assertSame('1', $marks('1/3', '2', '1'));
+        self::assertSame('1/2', $marks('1/3', '2', '1/2'));
+        self::assertSame('7/10', $marks('1/3', '2', '0.1'));
+        self::assertSame('1', $marks('1/4', '2', '1'), 'a half goes up');
+        self::assertSame('0', $marks('0', '5', '1/2'));
+    }
+
+    public function testAcceptingAnAnswerRaisesEveryoneWhoWroteTheSame(): void
+    {
+        $old = new TextRule([new Form('Lamrock', BigRational::one())]);
+        $new = $old->accepting(new Form('Lamrock Bank', BigRational::of('1/2'), 'One word is enough.'));
+        $given = [new Given('1', Response::ofText('lamrock  BANK')), new Given('2', Response::ofText('Lamrock')), new Given('3', Response::ofText('Lamrock bank'), true), new Given('4', Response::ofText('reef'))];
+
+        $changes = Remark::changes($given, $old, $new);
+        self::assertSame([true, false, true, false], array_map(static fn (Change $c): bool => $c->altersCredit(), $changes));
+        self::assertSame('1/2', (string) $changes[0]->after->credit);
+        self::assertTrue($changes[2]->keptByHand);
+    }
+
+    public function testAcceptingTwiceReplacesTheEarlierForm(): void
+    {
+        $rule = (new TextRule([new Form('ebb', BigRational::of('1/2'))]))->accepting(new Form(' EBB ', BigRational::one()));
+        self::assertCount(1, $rule->forms);
+        self::assertSame('1', (string) $rule->check(Response::ofText('ebb'))->credit);
+
+        $number = new NumberRule([Rules::target('3.65'), Rules::target('3.33', '0', '0', 'idea')]);
+        $accepted = $number->accepting(Rules::target('3.33', '0', '1/2'));
+        self::assertSame('1/2', (string) $accepted->check(Response::ofText('3.33'))->credit);
+        self::assertSame([], $accepted->check(Response::ofText('3.33'))->misconceptions);
+    }
+
+    public function testAnUnchangedRuleChangesNothing(): void
+    {
+        foreach (Rules::table() as $rule) {
+            foreach (Remark::changes([new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))], $rule, $rule) as $change) {
+                self::assertFalse($change->altersAnything());
+            }
+        }
+    }
+
+    public function testShortAnswersStandTogetherBySpelling(): void
+    {
+        $sets = LookAlike::sets(['1' => 'Lamrock', '2' => 'gannet', '3' => 'lamrock.', '4' => 'Lamrok', '5' => '3.65', '6' => '3.66']);
+        self::assertSame(['1', '3', '4'], $sets[0]);
+        self::assertContains(['5'], $sets, 'numbers that differ by a digit differ for a reason');
+        self::assertContains(['6'], $sets);
+    }
+
+    public function testLongAnswersStandTogetherBySubject(): void
+    {
+        $sets = LookAlike::sets([
+            'a' => 'The sun and the moon pull together so their pulls add up at new moon',
+            'b' => 'the pulls of sun and moon add up when they pull together at new moon',
+            'c' => 'Hard rock wears more slowly than soft rock so the headland is left standing',
+            'd' => 'waves wear the soft rock and the headland of hard rock is left',
+            'e' => 'I did not have time to write about this question, sorry',
+        ]);
+        self::assertContains(['a', 'b'], $sets);
+        self::assertContains(['c', 'd'], $sets);
+        self::assertContains(['e'], $sets);
+    }
+
+    public function testEveryAnswerIsInExactlyOneSet(): void
+    {
+        $answers = [];
+        foreach (range(1, 60) as $i) {
+            $answers["x$i"] = str_repeat('tide ', $i % 7).($i % 5);
+        }
+        $all = array_merge(...LookAlike::sets($answers));
+        sort($all);
+        $ids = array_keys($answers);
+        sort($ids);
+        self::assertSame($ids, $all);
+        self::assertSame([], LookAlike::sets([]));
+    }
+}

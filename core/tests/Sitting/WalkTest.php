@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\PaperReader;
+use ChalkLadder\Core\Sitting\AttemptRule;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\Draw;
+use ChalkLadder\Core\Sitting\FeedbackPlan;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Turn;
+use ChalkLadder\Core\Sitting\Walk;
+use PHPUnit\Framework\TestCase;
+
+final class WalkTest extends TestCase
+{
+    private const MARKED = ['e1', 'e2', 'e3', 'e4'];
+
+    public function testBelowTheCutTheSecondLookComesNext(): void
+    {
+        $paper = self::paper();
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]], self::MARKED);
+        self::assertSame('s3', $walk->current()?->section, 'half is not below half');
+
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::MARKED);
+        self::assertSame('s2', $walk->current()?->section);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        self::assertSame('s3', $walk->current()?->section);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        self::assertTrue($walk->ended);
+        self::assertNull($walk->current());
+    }
+
+    public function testMissedQuestionsComeBackAtMostTwiceAndLaterTriesEarnLess(): void
+    {
+        $paper = self::paper(['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
+        $outcomes = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]];
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+        self::assertSame(['e2'], $walk->current()?->entries);
+        self::assertSame(2, $walk->current()->try);
+
+        $outcomes['e2'][2] = self::credit('1/2');
+        $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+        self::assertSame(3, $walk->current()?->try, 'part credit is not right yet');
+
+        $outcomes['e2'][3] = self::credit('1');
+        self::assertSame('s3', $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED)->current()?->section);
+        self::assertSame('1/4', (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::of('1/2'), 3 => BigRational::one()]));
+        self::assertSame('1/2', (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::one()]));
+    }
+
+    public function testWhatAMarkerMustReadNeitherReturnsNorRoutes(): void
+    {
+        $paper = self::paper(['returns' => 1, 'credits' => ['1']]);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1')], 'e2' => [1 => Outcome::byHand('5 words')]], ['e1', 'e3', 'e4']);
+
+        self::assertSame('s3', $walk->current()?->section, 'all of what a machine marks is right');
+    }
+
+    public function testOnlyTheOpenPassMayChange(): void
+    {
+        $paper = self::paper();
+        $walk = self::walk($paper);
+        self::assertTrue($walk->isOpen('e1', 1));
+        self::assertFalse($walk->isOpen('e1', 2));
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        self::assertFalse($walk->isOpen('e1', 1));
+        self::assertTrue($walk->isOpen('e3', 1));
+    }
+
+    public function testAWalkSurvivesBeingStored(): void
+    {
+        $paper = self::paper();
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        self::assertEquals($walk, Walk::fromArray($walk->toArray()));
+    }
+
+    public function testShufflingIsStableForASeedAndKeepsSourcesInPlace(): void
+    {
+        $entries = ['a', 'b', 'c', 'd', 'e', 'f'];
+        self::assertSame(Draw::order($entries, 'x', 'p'), Draw::order($entries, 'x', 'p'));
+        $sorted = Draw::order($entries, 'x', 'p');
+        sort($sorted);
+        self::assertSame($entries, $sorted);
+        // The same on every machine: these orders were drawn once and must not change.
+        self::assertSame('e d f b c a', implode(' ', Draw::order($entries, 'one', 'p')));
+
+        $paper = PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => null, 'sections' => [['id' => 's1', 'title' => '', 'route' => null, 'entries' => [
+            self::entry('e1'), self::entry('e2'), ['id' => 'src', 'kind' => 'source', 'source' => ['title' => 'Log']], self::entry('e3'), self::entry('e4'), self::entry('e5'),
+        ]]]]);
+        $orders = [];
+        foreach (range(1, 20) as $seed) {
+            $shown = Walk::start($paper, new Conditions(shuffleQuestions: true), (string) $seed)->current()->entries ?? [];
+            self::assertSame('src', $shown[2]);
+            $orders[implode($shown)] = true;
+        }
+        self::assertGreaterThan(3, count($orders));
+    }
+
+    public function testOneStudentCountsOnceByTheStatedRule(): void
+    {
+        $marks = [1 => 4.0, 2 => 7.0, 3 => 7.0, 4 => 5.0];
+        self::assertSame(2, AttemptRule::Best->counting($marks));
+        self::assertSame(4, AttemptRule::Latest->counting($marks));
+        self::assertSame(1, AttemptRule::First->counting($marks));
+    }
+
+    public function testAKeyIsToldOnlyWhenThePlanAllowsIt(): void
+    {
+        foreach (SittingState::cases() as $state) {
+            self::assertFalse(FeedbackPlan::Nothing->tellsAll($state));
+            self::assertSame($state === SittingState::Returned, FeedbackPlan::OnReturn->tellsAll($state));
+            self::assertSame($state === SittingState::Returned, FeedbackPlan::AtOnce->tellsAll($state));
+            self::assertSame($state->isOver(), FeedbackPlan::AfterHandIn->tellsAll($state));
+        }
+    }
+
+    public function testStatusSaysWhoseTurnItIs(): void
+    {
+        self::assertSame(Turn::Student, SittingState::Open->turn());
+        self::assertSame(Turn::Marker, SittingState::afterMarking(true)->turn());
+        self::assertSame(Turn::Nobody, SittingState::afterMarking(false)->turn());
+    }
+
+    /** @param array<string, mixed>|null $mastery */
+    private static function paper(?array $mastery = null): Paper
+    {
+        return PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => $mastery, 'sections' => [
+            ['id' => 's1', 'title' => 'First', 'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3'], 'entries' => [self::entry('e1'), self::entry('e2')]],
+            ['id' => 's2', 'title' => 'Second', 'route' => null, 'entries' => [self::entry('e3')]],
+            ['id' => 's3', 'title' => 'Third', 'route' => null, 'entries' => [self::entry('e4')]],
+        ]]);
+    }
+
+    /** @return array<string, string> */
+    private static function entry(string $id): array
+    {
+        return ['id' => $id, 'kind' => 'question', 'item' => 'i-'.$id, 'points' => '2'];
+    }
+
+    private static function walk(Paper $paper): Walk
+    {
+        return Walk::start($paper, new Conditions(), 'seed');
+    }
+
+    private static function credit(string $credit): Outcome
+    {
+        return Outcome::of(BigRational::of($credit), '', '');
+    }
+}

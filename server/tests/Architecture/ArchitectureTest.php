@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Attributes\TestRule;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** The house's rules (docs/architecture.md), enforced by PHPStan. */
+final class ArchitectureTest
+{
+    /** Arrows run down this list, never up: a room may use those before it. */
+    private const CORE = ['Document', 'Formula', 'Item', 'Paper', 'Sitting', 'Marking', 'Analysis', 'Grouping'];
+    private const SERVER = ['Platform', 'Identity', 'Bank', 'Paper', 'Roster', 'Handout', 'Sitting', 'Lookout', 'Marking', 'Results', 'Regroup', 'Exchange'];
+
+    #[TestRule]
+    public function coreKnowsNoFramework(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('ChalkLadder\Core'))
+            ->excluding(Selector::inNamespace('ChalkLadder\Core\Tests'))
+            ->canOnly()->dependOn()
+            ->classes(Selector::inNamespace('ChalkLadder\Core'), Selector::inNamespace('Brick\Math'), Selector::inNamespace('Random'))
+            ->because('the rules of the job are plain PHP');
+    }
+
+    /** @return iterable<Rule> */
+    #[TestRule]
+    public function coreArrowsRunOneWay(): iterable
+    {
+        yield from self::oneWay('ChalkLadder\Core', self::CORE);
+    }
+
+    /** @return iterable<Rule> */
+    #[TestRule]
+    public function serverArrowsRunOneWay(): iterable
+    {
+        // The trail and the open-API describer know who is signed in; that is the one look upwards from the platform.
+        yield from self::oneWay('ChalkLadder\Server', array_slice(self::SERVER, 1));
+    }
+
+    #[TestRule]
+    public function serverKnowsNoDemo(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('ChalkLadder\Server'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('ChalkLadder\Demo'))
+            ->because('the demo is a guest');
+    }
+
+    #[TestRule]
+    public function controllersHoldNoSql(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::classname('/Controller$/', true))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('ChalkLadder\Server\Platform\Storage\Database'))
+            ->because('controllers hand on; services decide');
+    }
+
+    /**
+     * @param list<string> $rooms
+     *
+     * @return iterable<Rule>
+     */
+    private static function oneWay(string $house, array $rooms): iterable
+    {
+        foreach ($rooms as $i => $room) {
+            $above = array_slice($rooms, $i + 1);
+            if ($above !== []) {
+                yield PHPat::rule()
+                    ->classes(Selector::inNamespace("$house\\$room"))
+                    ->shouldNot()->dependOn()
+                    ->classes(...array_map(static fn (string $r) => Selector::inNamespace("$house\\$r"), $above))
+                    ->because("arrows run one way: $room does not know what stands above it");
+            }
+        }
+    }
+}
