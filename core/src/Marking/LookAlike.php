@@ -20,7 +20,7 @@ final class LookAlike
     private const STOP = ['a', 'an', 'and', 'are', 'as', 'at', 'be', 'because', 'but', 'by', 'for', 'from', 'had', 'has', 'have', 'i', 'if', 'in', 'is', 'it', 'its', 'of', 'on', 'or', 'so', 'than', 'that', 'the', 'their', 'them', 'then', 'there', 'they', 'this', 'to', 'was', 'we', 'were', 'when', 'which', 'will', 'with', 'you'];
 
     /**
-     * @param array<string, string> $answers text by id
+     * @param array<array-key, string> $answers text by id
      *
      * @return list<list<string>> ids in sets, the largest set first; order within and between sets is stable
      */

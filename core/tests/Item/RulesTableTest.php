@@ -38,7 +38,9 @@ final class RulesTableTest extends TestCase
     public function testARuleReadBackFromItsJsonDecidesTheSame(string $rule, string $response, string $verdict): void
     {
         $item = Rules::item($rule);
-        $again = ItemReader::read(json_decode(json_encode($item->toArray(), JSON_THROW_ON_ERROR), true));
+        $json = json_decode(json_encode($item->toArray(), JSON_THROW_ON_ERROR), true);
+        self::assertIsArray($json);
+        $again = ItemReader::read($json);
 
         self::assertSame($item->toArray(), $again->toArray());
         self::assertSame($verdict, $again->rule->check(self::response($response))->verdict->value);

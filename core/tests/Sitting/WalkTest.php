@@ -97,7 +97,7 @@ final class WalkTest extends TestCase
         foreach (range(1, 20) as $seed) {
             $shown = Walk::start($paper, new Conditions(shuffleQuestions: true), (string) $seed)->current()->entries ?? [];
             self::assertSame('src', $shown[2]);
-            $orders[implode($shown)] = true;
+            $orders[implode('', $shown)] = true;
         }
         self::assertGreaterThan(3, count($orders));
     }

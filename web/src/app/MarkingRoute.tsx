@@ -10,7 +10,11 @@ export default function MarkingRoute() {
   const { id = '', entry = '' } = useParams()
   const [params, setParams] = useSearchParams()
   const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
-  const desk = useQuery({ queryKey: ['desk', id, entry], queryFn: () => take(api.GET('/api/handouts/{id}/marking/{entry}', { params: { path: { id, entry } } })), refetchOnWindowFocus: false })
+  const desk = useQuery({
+    queryKey: ['desk', id, entry],
+    queryFn: () => take(api.GET('/api/handouts/{id}/marking/{entry}', { params: { path: { id, entry } } })),
+    refetchOnWindowFocus: false,
+  })
   if (desk.isPending) return <Loading what="Laying out the answers" />
   if (desk.isError) return <Failed error={desk.error} retry={() => void desk.refetch()} />
   return (

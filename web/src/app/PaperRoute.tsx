@@ -8,7 +8,12 @@ import { Failed, Loading } from '@/ui/States'
 /** Joins two rooms: the paper's desk shows questions as the bank draws them. */
 export default function PaperRoute() {
   const { id = '' } = useParams()
-  const stored = useQuery({ queryKey: ['paper', id], queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id } } })), refetchOnWindowFocus: false, gcTime: 0 })
+  const stored = useQuery({
+    queryKey: ['paper', id],
+    queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id } } })),
+    refetchOnWindowFocus: false,
+    gcTime: 0,
+  })
   if (stored.isPending) return <Loading what="Opening the paper" />
   if (stored.isError) return <Failed error={stored.error} />
   return (

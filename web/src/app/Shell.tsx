@@ -25,12 +25,24 @@ const STAGES = [
 function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
   const stages = STAGES.filter((stage) => !marker || stage.markers)
   return (
-    <nav aria-label="Stages" className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-1 md:flex-col md:overflow-visible md:border-x-2 md:border-line md:pt-3">
+    <nav
+      aria-label="Stages"
+      className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-1 md:flex-col md:overflow-visible md:border-x-2 md:border-line md:pt-3"
+    >
       {stages.map((stage) => (
-        <NavLink key={stage.to} to={stage.to} className={({ isActive }) => `relative block h-[58px] px-3 pt-5 text-center text-[13px] md:px-0 ${isActive ? 'font-bold text-ink' : 'text-quiet hover:text-ink'}`}>
+        <NavLink
+          key={stage.to}
+          to={stage.to}
+          className={({ isActive }) =>
+            `relative block h-[58px] px-3 pt-5 text-center text-[13px] md:px-0 ${isActive ? 'font-bold text-ink' : 'text-quiet hover:text-ink'}`
+          }
+        >
           {({ isActive }) => (
             <>
-              <span aria-hidden className={`absolute inset-x-0 md:-inset-x-0.5 ${isActive ? 'top-[8px] h-[7px] bg-rust' : 'top-[10px] h-[3px] bg-line'}`} />
+              <span
+                aria-hidden
+                className={`absolute inset-x-0 md:-inset-x-0.5 ${isActive ? 'top-[8px] h-[7px] bg-rust' : 'top-[10px] h-[3px] bg-line'}`}
+              />
               {stage.label}
               {stage.to === '/marking' && waiting > 0 ? (
                 <span className="block text-xs leading-none font-bold text-rust dark:text-rust-dark">
@@ -52,11 +64,18 @@ function Account({ name, team, onLeave }: { name: string; team: string; onLeave:
   const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="m-2 rounded border border-edge/60 bg-sheet px-1 py-1.5 text-xs md:w-[66px]" aria-label={`Account of ${name}`}>
+      <DropdownMenu.Trigger
+        className="m-2 rounded border border-edge/60 bg-sheet px-1 py-1.5 text-xs md:w-[66px]"
+        aria-label={`Account of ${name}`}
+      >
         {name.split(' ')[0]}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" side="top" className="z-50 min-w-52 rounded border bg-sheet p-1 shadow-float">
+        <DropdownMenu.Content
+          align="start"
+          side="top"
+          className="z-50 min-w-52 rounded border bg-sheet p-1 shadow-float"
+        >
           <DropdownMenu.Label className="px-3 py-1.5 text-sm text-quiet">
             {name}
             <br />
@@ -89,11 +108,29 @@ export function Shell() {
   const navigate = useNavigate()
   const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
   const staff = session.data?.staff
-  const waiting = useQuery({ queryKey: ['marking'], queryFn: () => take(api.GET('/api/marking')), enabled: Boolean(staff), staleTime: 20_000 })
-  useKeys(Object.fromEntries(STAGES.map((stage, i) => [`Alt+${i + 1}`, { label: `Go to ${stage.label}`, run: () => void navigate(stage.to), inFields: true }])))
+  const waiting = useQuery({
+    queryKey: ['marking'],
+    queryFn: () => take(api.GET('/api/marking')),
+    enabled: Boolean(staff),
+    staleTime: 20_000,
+  })
+  useKeys(
+    Object.fromEntries(
+      STAGES.map((stage, i) => [
+        `Alt+${i + 1}`,
+        { label: `Go to ${stage.label}`, run: () => void navigate(stage.to), inFields: true },
+      ]),
+    ),
+  )
   if (session.isPending) return <Loading what="Opening" />
   if (session.isError) return <Failed error={session.error} retry={() => void session.refetch()} />
-  if (!staff) return <SignIn demoAccounts={session.data?.demoAccounts ?? []} onDone={(next) => client.setQueryData(['session'], next)} />
+  if (!staff)
+    return (
+      <SignIn
+        demoAccounts={session.data?.demoAccounts ?? []}
+        onDone={(next) => client.setQueryData(['session'], next)}
+      />
+    )
   const leave = async () => {
     await take(api.DELETE('/api/session'))
     client.clear()

@@ -15,5 +15,11 @@ export function Rich({ html, className = '', inline = false }: { html: string; c
     }
   }, [html])
   const Tag = inline ? 'span' : 'div'
-  return <Tag ref={host} className={`rich ${className}`} dangerouslySetInnerHTML={{ __html: inline ? html.replace(/^<p>|<\/p>$/g, '') : html }} />
+  return (
+    <Tag
+      ref={host}
+      className={`rich ${className}`}
+      dangerouslySetInnerHTML={{ __html: inline ? html.replace(/^<p>|<\/p>$/g, '') : html }}
+    />
+  )
 }

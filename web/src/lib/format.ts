@@ -24,8 +24,7 @@ export function moment(iso: string, now = new Date()): string {
   return Math.abs(now.getTime() - date.getTime()) < 300 * DAY ? near.format(date) : far.format(date)
 }
 export const timeOfDay = (date: Date) => clock.format(date)
-/** For <input type="datetime-local">, in local time. */
-export const localInput = (iso: string | null) => (iso ? new Date(new Date(iso).getTime() - new Date(iso).getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '')
+/** From <input type="datetime-local">, which speaks local time. */
 export const fromLocalInput = (value: string) => (value ? new Date(value).toISOString() : null)
 
 /** Rich text as plain words, for titles and labels. */

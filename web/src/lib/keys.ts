@@ -1,7 +1,7 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react'
 
 /** Keyboard acts: each screen names its own; one sheet lists those that hold now. Keys can be turned off. */
-export type Act = { label: string; run: (event: KeyboardEvent) => void; inFields?: boolean }
+type Act = { label: string; run: (event: KeyboardEvent) => void; inFields?: boolean }
 export type Acts = Record<string, Act>
 
 const layers: { acts: Acts }[] = []
@@ -20,7 +20,7 @@ export function setKeysOn(on: boolean) {
 }
 
 /** "Shift+?" and "?" are the same press; modifiers are named in a fixed order. */
-export function nameOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
+function nameOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
   const shift = event.shiftKey && (event.key.length > 1 || event.ctrlKey || event.metaKey) ? 'Shift+' : ''
   return `${event.ctrlKey || event.metaKey ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}${shift}${key}`
@@ -28,13 +28,17 @@ export function nameOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' 
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || target.tagName === 'TEXTAREA' || target.tagName === 'SELECT' || (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type)))
+  (target.isContentEditable ||
+    target.tagName === 'TEXTAREA' ||
+    target.tagName === 'SELECT' ||
+    (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type)))
 
 function onKey(event: KeyboardEvent) {
   if (event.defaultPrevented || !keysOn()) return
   const name = nameOf(event)
   const inField = typing(event.target)
-  const inDialog = event.target instanceof HTMLElement && event.target.closest('[role=dialog],[role=menu],[role=listbox]') !== null
+  const inDialog =
+    event.target instanceof HTMLElement && event.target.closest('[role=dialog],[role=menu],[role=listbox]') !== null
   for (const layer of [...layers].reverse()) {
     const act = layer.acts[name]
     if (act && (act.inFields || (!inField && !inDialog))) {
@@ -73,6 +77,7 @@ export function useActs(): { name: string; label: string }[] {
     () => version,
   )
   const seen = new Map<string, string>()
-  for (const layer of [...layers].reverse()) for (const [name, act] of Object.entries(layer.acts)) if (!seen.has(name)) seen.set(name, act.label)
+  for (const layer of [...layers].reverse())
+    for (const [name, act] of Object.entries(layer.acts)) if (!seen.has(name)) seen.set(name, act.label)
   return [...seen].map(([name, label]) => ({ name, label }))
 }

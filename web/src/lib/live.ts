@@ -9,7 +9,11 @@ const QUIET_BEFORE_ASKING = 4000
  * Listens to a handout's messages. After each (re)connection the caller fetches a snapshot; while the stream is down it
  * is asked for every two seconds instead, so that the picture stays true.
  */
-export function useLive<Message>(url: string | null, onMessage: (message: Message) => void, refresh: () => Promise<unknown>): LiveState {
+export function useLive<Message>(
+  url: string | null,
+  onMessage: (message: Message) => void,
+  refresh: () => Promise<unknown>,
+): LiveState {
   const [state, setState] = useState<LiveState>('asking')
   useEffect(() => {
     if (!url) return

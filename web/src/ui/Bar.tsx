@@ -1,16 +1,32 @@
 /** The one code for an answer, everywhere: full right, half part, hollow wrong, dashed waits, dot blank, caret is here now. */
 export type BarCode = 'right' | 'part' | 'wrong' | 'waits' | 'blank' | 'here' | 'none'
 
-const WORDS: Record<BarCode, string> = { right: 'right', part: 'partly right', wrong: 'wrong', waits: 'waits for a marker', blank: 'left blank', here: 'is here now', none: 'not reached' }
+const WORDS: Record<BarCode, string> = {
+  right: 'right',
+  part: 'partly right',
+  wrong: 'wrong',
+  waits: 'waits for a marker',
+  blank: 'left blank',
+  here: 'is here now',
+  none: 'not reached',
+}
 
-export const barOf = (verdict: string): BarCode => (verdict === 'by hand' ? 'waits' : verdict === 'none' ? 'blank' : (verdict as BarCode))
+export const barOf = (verdict: string): BarCode =>
+  verdict === 'by hand' ? 'waits' : verdict === 'none' ? 'blank' : (verdict as BarCode)
 
 export function Bar({ code, label, width = 28 }: { code: BarCode; label?: string; width?: number }) {
   const said = label ?? WORDS[code]
   const h = 10
   const common = { x: 0.75, y: 1.75, width: width - 1.5, height: h - 3.5, strokeWidth: 1.5 }
   return (
-    <svg role="img" aria-label={said} width={width} height={h} viewBox={`0 0 ${width} ${h}`} className="inline-block shrink-0 align-middle">
+    <svg
+      role="img"
+      aria-label={said}
+      width={width}
+      height={h}
+      viewBox={`0 0 ${width} ${h}`}
+      className="inline-block shrink-0 align-middle"
+    >
       <title>{said}</title>
       {code === 'right' ? <rect {...common} className="fill-r3 stroke-r3" /> : null}
       {code === 'part' ? (

@@ -19,8 +19,13 @@ export class Boundary extends Component<{ children: ReactNode }, { failed: Error
 
   private drafts: string[] = []
   private remember = () => {
-    const fields = this.host?.querySelectorAll<HTMLInputElement | HTMLTextAreaElement | HTMLElement>('input:not([type=password]):not([type=checkbox]):not([type=radio]), textarea, [contenteditable=true]') ?? []
-    this.drafts = [...fields].map((f) => ('value' in f ? String(f.value) : (f.textContent ?? ''))).filter((text) => text.trim() !== '')
+    const fields =
+      this.host?.querySelectorAll<HTMLInputElement | HTMLTextAreaElement | HTMLElement>(
+        'input:not([type=password]):not([type=checkbox]):not([type=radio]), textarea, [contenteditable=true]',
+      ) ?? []
+    this.drafts = [...fields]
+      .map((f) => ('value' in f ? String(f.value) : (f.textContent ?? '')))
+      .filter((text) => text.trim() !== '')
   }
 
   override render() {
@@ -38,7 +43,12 @@ export class Boundary extends Component<{ children: ReactNode }, { failed: Error
         {this.state.typed.length > 0 ? (
           <>
             <p className="mt-3">What you had typed, to copy:</p>
-            <textarea readOnly className="field mt-1 h-32" value={this.state.typed.join('\n\n')} aria-label="What you had typed" />
+            <textarea
+              readOnly
+              className="field mt-1 h-32"
+              value={this.state.typed.join('\n\n')}
+              aria-label="What you had typed"
+            />
           </>
         ) : null}
         <Button kind="do" className="mt-4" onClick={() => location.reload()}>

@@ -1,6 +1,11 @@
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
 
-type Props = ButtonHTMLAttributes<HTMLButtonElement> & { kind?: 'plain' | 'do' | 'quiet' | 'danger'; hint?: string; size?: 'normal' | 'small' | 'large'; children: ReactNode }
+type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
+  kind?: 'plain' | 'do' | 'quiet' | 'danger'
+  hint?: string
+  size?: 'normal' | 'small' | 'large'
+  children: ReactNode
+}
 
 const KINDS = {
   plain: 'border border-edge/60 bg-sheet hover:border-ink',
@@ -11,9 +16,22 @@ const KINDS = {
 const SIZES = { normal: 'px-3 py-1.5 text-[15px]', small: 'px-2 py-0.5 text-sm', large: 'px-5 min-h-12 text-lg' }
 
 /** A button says what happens. `hint` names its key. */
-export function Button({ kind = 'plain', size = 'normal', hint, className = '', children, type = 'button', ...rest }: Props) {
+export function Button({
+  kind = 'plain',
+  size = 'normal',
+  hint,
+  className = '',
+  children,
+  type = 'button',
+  ...rest
+}: Props) {
   return (
-    <button type={type} className={`inline-flex shrink-0 items-center justify-center gap-2 rounded font-semibold whitespace-nowrap disabled:opacity-55 ${KINDS[kind]} ${SIZES[size]} ${className}`} title={hint ? `Key: ${hint}` : undefined} {...rest}>
+    <button
+      type={type}
+      className={`inline-flex shrink-0 items-center justify-center gap-2 rounded font-semibold whitespace-nowrap disabled:opacity-55 ${KINDS[kind]} ${SIZES[size]} ${className}`}
+      title={hint ? `Key: ${hint}` : undefined}
+      {...rest}
+    >
       {children}
       {hint ? <Key name={hint} onDark={kind === 'do'} /> : null}
     </button>
@@ -22,7 +40,10 @@ export function Button({ kind = 'plain', size = 'normal', hint, className = '', 
 
 export function Key({ name, onDark = false }: { name: string; onDark?: boolean }) {
   return (
-    <kbd aria-hidden className={`self-center rounded-[3px] border border-b-2 px-1 font-mono text-xs font-normal ${onDark ? 'border-on-rust/60 text-on-rust' : 'border-line bg-sheet text-quiet'}`}>
+    <kbd
+      aria-hidden
+      className={`self-center rounded-[3px] border border-b-2 px-1 font-mono text-xs font-normal ${onDark ? 'border-on-rust/60 text-on-rust' : 'border-line bg-sheet text-quiet'}`}
+    >
       {name === 'Enter' ? '↵' : name}
     </kbd>
   )

@@ -15,17 +15,35 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
 }
 
 /** Something to work on in the middle, what it came from at its left, what can be said of it at its right. */
-export function Desk({ left, right, children, leftLabel, rightLabel }: { left?: ReactNode; right?: ReactNode; children: ReactNode; leftLabel?: string; rightLabel?: string }) {
+export function Desk({
+  left,
+  right,
+  children,
+  leftLabel,
+  rightLabel,
+}: {
+  left?: ReactNode
+  right?: ReactNode
+  children: ReactNode
+  leftLabel?: string
+  rightLabel?: string
+}) {
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
       {left ? (
-        <section aria-label={leftLabel} className="shrink-0 overflow-auto border-b p-4 lg:w-[250px] lg:border-r lg:border-b-0">
+        <section
+          aria-label={leftLabel}
+          className="shrink-0 overflow-auto border-b p-4 lg:w-[250px] lg:border-r lg:border-b-0"
+        >
           {left}
         </section>
       ) : null}
       <div className="min-h-0 min-w-0 flex-1 overflow-auto">{children}</div>
       {right ? (
-        <section aria-label={rightLabel} className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l">
+        <section
+          aria-label={rightLabel}
+          className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l"
+        >
           {right}
         </section>
       ) : null}

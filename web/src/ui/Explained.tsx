@@ -5,10 +5,23 @@ import type { Schemas } from '@/lib/api/client'
 type Figure = Schemas['ResultsFigureView']
 
 /** A figure that tells its n, interval and formula when it is asked. */
-export function Explained({ figure, label, children, show }: { figure: Figure; label: string; children: ReactNode; show: (value: number) => string }) {
+export function Explained({
+  figure,
+  label,
+  children,
+  show,
+}: {
+  figure: Figure
+  label: string
+  children: ReactNode
+  show: (value: number) => string
+}) {
   return (
     <Popover.Root>
-      <Popover.Trigger className="cursor-help rounded underline decoration-line decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink" aria-label={`${label}: how was this computed?`}>
+      <Popover.Trigger
+        className="cursor-help rounded underline decoration-line decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink"
+        aria-label={`${label}: how was this computed?`}
+      >
         {children}
       </Popover.Trigger>
       <Popover.Portal>

@@ -1,4 +1,11 @@
-import { useId, type InputHTMLAttributes, type Ref, type ReactNode, type SelectHTMLAttributes, type TextareaHTMLAttributes } from 'react'
+import {
+  useId,
+  type InputHTMLAttributes,
+  type Ref,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from 'react'
 
 type Shared = { label: string; note?: ReactNode; fault?: string; hideLabel?: boolean }
 
@@ -23,9 +30,21 @@ function Frame({ id, label, note, fault, hideLabel, children }: Shared & { id: s
   )
 }
 
-const aria = (id: string, note: unknown, fault: unknown) => ({ id, 'aria-invalid': fault ? true : undefined, 'aria-describedby': [note ? `${id}-note` : '', fault ? `${id}-fault` : ''].filter(Boolean).join(' ') || undefined })
+const aria = (id: string, note: unknown, fault: unknown) => ({
+  id,
+  'aria-invalid': fault ? true : undefined,
+  'aria-describedby': [note ? `${id}-note` : '', fault ? `${id}-fault` : ''].filter(Boolean).join(' ') || undefined,
+})
 
-export function TextField({ label, note, fault, hideLabel, inputRef, className = '', ...rest }: Shared & { inputRef?: Ref<HTMLInputElement> } & InputHTMLAttributes<HTMLInputElement>) {
+export function TextField({
+  label,
+  note,
+  fault,
+  hideLabel,
+  inputRef,
+  className = '',
+  ...rest
+}: Shared & { inputRef?: Ref<HTMLInputElement> } & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
@@ -34,7 +53,14 @@ export function TextField({ label, note, fault, hideLabel, inputRef, className =
   )
 }
 
-export function AreaField({ label, note, fault, hideLabel, className = '', ...rest }: Shared & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+export function AreaField({
+  label,
+  note,
+  fault,
+  hideLabel,
+  className = '',
+  ...rest
+}: Shared & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
@@ -43,7 +69,15 @@ export function AreaField({ label, note, fault, hideLabel, className = '', ...re
   )
 }
 
-export function SelectField({ label, note, fault, hideLabel, className = '', children, ...rest }: Shared & SelectHTMLAttributes<HTMLSelectElement>) {
+export function SelectField({
+  label,
+  note,
+  fault,
+  hideLabel,
+  className = '',
+  children,
+  ...rest
+}: Shared & SelectHTMLAttributes<HTMLSelectElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>

@@ -8,7 +8,19 @@ import { Empty, Failed, Loading } from './States'
 type Handout = Schemas['HandoutHandoutView']
 
 /** A short list of handouts to choose one from, for the screens that show one handout at a time. */
-export function HandoutPicker({ title, to, keep, empty, say }: { title: string; to: (h: Handout) => string; keep: (h: Handout) => boolean; empty: string; say: (h: Handout) => string }) {
+export function HandoutPicker({
+  title,
+  to,
+  keep,
+  empty,
+  say,
+}: {
+  title: string
+  to: (h: Handout) => string
+  keep: (h: Handout) => boolean
+  empty: string
+  say: (h: Handout) => string
+}) {
   const list = useQuery({ queryKey: ['handouts'], queryFn: () => take(api.GET('/api/handouts')) })
   const shown = list.data?.handouts.filter(keep) ?? []
   return (
@@ -30,7 +42,9 @@ export function HandoutPicker({ title, to, keep, empty, say }: { title: string; 
               <Link to={to(h)} className="flex items-baseline gap-4 py-3 pr-4 pl-6 hover:bg-pale">
                 <span className="min-w-0 flex-1">
                   <b>{h.title}</b>
-                  <span className="block text-sm text-quiet">{h.group ? `group “${h.group}”` : h.classes.join(', ') || plural(h.expected, 'student')}</span>
+                  <span className="block text-sm text-quiet">
+                    {h.group ? `group “${h.group}”` : h.classes.join(', ') || plural(h.expected, 'student')}
+                  </span>
                 </span>
                 <span className="text-right text-[15px]">
                   {say(h)}

@@ -7,7 +7,15 @@ export function Ladder({ reached, of, name }: { reached: number; of: number; nam
       <title>{label}</title>
       <path d="M1 0v22M14 0v22" className="stroke-ink" strokeWidth="1.4" />
       {Array.from({ length: of }, (_, i) => (
-        <rect key={i} x="2.6" y={20 - (i + 1) * step + (step - 4) / 2} width="9.8" height="3.4" className={i < reached ? 'fill-r3 stroke-r3' : 'fill-none stroke-edge'} strokeWidth="1" />
+        <rect
+          key={i}
+          x="2.6"
+          y={20 - (i + 1) * step + (step - 4) / 2}
+          width="9.8"
+          height="3.4"
+          className={i < reached ? 'fill-r3 stroke-r3' : 'fill-none stroke-edge'}
+          strokeWidth="1"
+        />
       ))}
     </svg>
   )

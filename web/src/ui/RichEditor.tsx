@@ -10,7 +10,13 @@ const Maths = Node.create({
   inline: true,
   atom: true,
   addAttributes() {
-    return { latex: { default: '', parseHTML: (el) => el.getAttribute('data-math') ?? '', renderHTML: (a: Record<string, unknown>) => ({ 'data-math': String(a.latex ?? '') }) } }
+    return {
+      latex: {
+        default: '',
+        parseHTML: (el) => el.getAttribute('data-math') ?? '',
+        renderHTML: (a: Record<string, unknown>) => ({ 'data-math': String(a.latex ?? '') }),
+      },
+    }
   },
   parseHTML: () => [{ tag: 'span[data-math]' }],
   renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes)],
@@ -24,7 +30,8 @@ const Maths = Node.create({
       dom.addEventListener('click', () => {
         const next = window.prompt('Maths, in LaTeX', latex)
         const at = getPos()
-        if (next !== null && typeof at === 'number') editor.view.dispatch(editor.state.tr.setNodeMarkup(at, undefined, { latex: next }))
+        if (next !== null && typeof at === 'number')
+          editor.view.dispatch(editor.state.tr.setNodeMarkup(at, undefined, { latex: next }))
       })
       return { dom }
     }
@@ -33,7 +40,14 @@ const Maths = Node.create({
 
 const empty = (html: string) => (html === '<p></p>' ? '' : html)
 
-type Props = { label: string; value: string; onChange: (html: string) => void; small?: boolean; hideLabel?: boolean; placeholder?: string }
+type Props = {
+  label: string
+  value: string
+  onChange: (html: string) => void
+  small?: boolean
+  hideLabel?: boolean
+  placeholder?: string
+}
 
 /** Rich text in place: bold, italics, lists, maths. */
 export function RichEditor({ label, value, onChange, small = false, hideLabel = false }: Props) {
@@ -42,14 +56,29 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
     latest.current = onChange
   })
   const editor = useEditor({
-    extensions: [StarterKit.configure({ heading: false, codeBlock: false, code: false, link: false, horizontalRule: false, strike: false, underline: false, blockquote: false }), Maths],
+    extensions: [
+      StarterKit.configure({
+        heading: false,
+        codeBlock: false,
+        code: false,
+        link: false,
+        horizontalRule: false,
+        strike: false,
+        underline: false,
+        blockquote: false,
+      }),
+      Maths,
+    ],
     content: value,
-    editorProps: { attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: small ? '' : 'text-lg' } },
+    editorProps: {
+      attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: small ? '' : 'text-lg' },
+    },
     onUpdate: ({ editor: e }) => latest.current(empty(e.getHTML())),
   })
   useEffect(() => {
     // Only what comes from outside (undo, a reload) is put in; one's own typing is already there.
-    if (editor && !editor.isFocused && empty(editor.getHTML()) !== value) editor.commands.setContent(value, { emitUpdate: false })
+    if (editor && !editor.isFocused && empty(editor.getHTML()) !== value)
+      editor.commands.setContent(value, { emitUpdate: false })
   }, [editor, value])
   return (
     <div className="flex flex-col gap-1">
@@ -63,9 +92,25 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
 }
 
 function Tools({ editor, small }: { editor: Editor; small: boolean }) {
-  const on = useEditorState({ editor, selector: ({ editor: e }) => ({ bold: e.isActive('bold'), italic: e.isActive('italic'), bullets: e.isActive('bulletList'), numbers: e.isActive('orderedList') }) })
+  const on = useEditorState({
+    editor,
+    selector: ({ editor: e }) => ({
+      bold: e.isActive('bold'),
+      italic: e.isActive('italic'),
+      bullets: e.isActive('bulletList'),
+      numbers: e.isActive('orderedList'),
+    }),
+  })
   const tool = (label: string, active: boolean, run: () => void, face: string, style = '') => (
-    <button type="button" tabIndex={small ? -1 : 0} aria-label={label} title={label} aria-pressed={active} className={`min-w-8 rounded px-2 py-0.5 text-sm ${active ? 'bg-ink text-ground' : 'hover:bg-rust-pale'} ${style}`} onClick={run}>
+    <button
+      type="button"
+      tabIndex={small ? -1 : 0}
+      aria-label={label}
+      title={label}
+      aria-pressed={active}
+      className={`min-w-8 rounded px-2 py-0.5 text-sm ${active ? 'bg-ink text-ground' : 'hover:bg-rust-pale'} ${style}`}
+      onClick={run}
+    >
       {face}
     </button>
   )
@@ -77,8 +122,12 @@ function Tools({ editor, small }: { editor: Editor; small: boolean }) {
     <div role="group" aria-label="Text tools" className="flex gap-1 border-b px-1 py-0.5">
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}
       {tool('Italics', on.italic, () => editor.chain().focus().toggleItalic().run(), 'I', 'italic')}
-      {small ? null : tool('Bulleted list', on.bullets, () => editor.chain().focus().toggleBulletList().run(), '• list')}
-      {small ? null : tool('Numbered list', on.numbers, () => editor.chain().focus().toggleOrderedList().run(), '1. list')}
+      {small
+        ? null
+        : tool('Bulleted list', on.bullets, () => editor.chain().focus().toggleBulletList().run(), '• list')}
+      {small
+        ? null
+        : tool('Numbered list', on.numbers, () => editor.chain().focus().toggleOrderedList().run(), '1. list')}
       {tool('Maths', false, maths, '∑ maths')}
     </div>
   )

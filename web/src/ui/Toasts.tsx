@@ -52,7 +52,10 @@ export function Toasts() {
     () => toasts,
   )
   return (
-    <div role="status" className="no-print fixed bottom-5 left-1/2 z-[60] flex -translate-x-1/2 flex-col items-center gap-2">
+    <div
+      role="status"
+      className="no-print fixed bottom-5 left-1/2 z-[60] flex -translate-x-1/2 flex-col items-center gap-2"
+    >
       {now.map((t) => (
         <Line key={t.id} toast={t} />
       ))}

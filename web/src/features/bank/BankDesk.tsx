@@ -22,8 +22,17 @@ export default function BankDesk() {
   const skill = params.get('skill') ?? ''
   const misconception = params.get('misconception') ?? ''
   const type = params.get('type') ?? ''
-  const filter = { q, ...(skill ? { skill } : {}), ...(misconception ? { misconception } : {}), ...(type ? { type } : {}) }
-  const list = useQuery({ queryKey: ['items', filter], queryFn: () => take(api.GET('/api/items', { params: { query: filter } })), placeholderData: keepPreviousData })
+  const filter = {
+    q,
+    ...(skill ? { skill } : {}),
+    ...(misconception ? { misconception } : {}),
+    ...(type ? { type } : {}),
+  }
+  const list = useQuery({
+    queryKey: ['items', filter],
+    queryFn: () => take(api.GET('/api/items', { params: { query: filter } })),
+    placeholderData: keepPreviousData,
+  })
   const items = list.data?.items ?? []
   const chosen = items.find((i) => i.id === params.get('open')) ?? items[0]
   const set = (name: string, value: string) =>
@@ -65,7 +74,14 @@ export default function BankDesk() {
         rightLabel="The question"
         left={
           <div className="flex flex-col gap-4">
-            <TextField inputRef={search} label="Search" type="search" placeholder="words in the question" value={q} onChange={(e) => set('q', e.target.value)} />
+            <TextField
+              inputRef={search}
+              label="Search"
+              type="search"
+              placeholder="words in the question"
+              value={q}
+              onChange={(e) => set('q', e.target.value)}
+            />
             <SelectField label="Skill" value={skill} onChange={(e) => set('skill', e.target.value)}>
               <option value="">Any skill</option>
               {terms.data?.skills.map((t) => (
@@ -74,7 +90,11 @@ export default function BankDesk() {
                 </option>
               ))}
             </SelectField>
-            <SelectField label="Misconception" value={misconception} onChange={(e) => set('misconception', e.target.value)}>
+            <SelectField
+              label="Misconception"
+              value={misconception}
+              onChange={(e) => set('misconception', e.target.value)}
+            >
               <option value="">Any misconception</option>
               {terms.data?.misconceptions.map((t) => (
                 <option key={t.id} value={t.id}>
@@ -87,9 +107,19 @@ export default function BankDesk() {
               <div className="mt-1 flex flex-col">
                 {[{ id: '', name: 'any type' }, ...TYPES].map((t) => (
                   <label key={t.id} className="flex items-center gap-2 py-0.5">
-                    <input type="radio" name="type" className="accent-rust" checked={type === t.id} onChange={() => set('type', t.id)} />
+                    <input
+                      type="radio"
+                      name="type"
+                      className="accent-rust"
+                      checked={type === t.id}
+                      onChange={() => set('type', t.id)}
+                    />
                     <span className="flex-1">{t.name}</span>
-                    <span className="text-sm text-quiet tabular-nums">{t.id ? (list.data?.types[t.id] ?? 0) : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0)}</span>
+                    <span className="text-sm text-quiet tabular-nums">
+                      {t.id
+                        ? (list.data?.types[t.id] ?? 0)
+                        : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0)}
+                    </span>
                   </label>
                 ))}
               </div>
@@ -124,16 +154,32 @@ export default function BankDesk() {
             </thead>
             <tbody>
               {items.map((item) => (
-                <tr key={item.id} id={`row-${item.id}`} className={`cursor-pointer border-b ${item.id === chosen?.id ? 'bg-sheet' : 'hover:bg-pale'}`} onClick={() => set('open', item.id)}>
+                <tr
+                  key={item.id}
+                  id={`row-${item.id}`}
+                  className={`cursor-pointer border-b ${item.id === chosen?.id ? 'bg-sheet' : 'hover:bg-pale'}`}
+                  onClick={() => set('open', item.id)}
+                >
                   <td className={`py-1.5 pl-6 ${item.id === chosen?.id ? 'rung-row' : ''}`}>
-                    <Link to={`/bank/${item.id}`} className={`hover:underline ${item.id === chosen?.id ? 'font-bold' : 'font-semibold'}`}>
+                    <Link
+                      to={`/bank/${item.id}`}
+                      className={`hover:underline ${item.id === chosen?.id ? 'font-bold' : 'font-semibold'}`}
+                    >
                       {item.title}
                     </Link>
-                    <span className="block text-sm text-quiet">{terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill'}</span>
+                    <span className="block text-sm text-quiet">
+                      {terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill'}
+                    </span>
                   </td>
                   <td className="px-2 whitespace-nowrap">{typeName(item.type)}</td>
                   <td className="px-2 text-right">{item.points}</td>
-                  <td className="px-2 pr-5 text-right whitespace-nowrap">{item.facility === null ? <span className="text-quiet">not sat yet</span> : `${percent(item.facility)} of ${item.students}`}</td>
+                  <td className="px-2 pr-5 text-right whitespace-nowrap">
+                    {item.facility === null ? (
+                      <span className="text-quiet">not sat yet</span>
+                    ) : (
+                      `${percent(item.facility)} of ${item.students}`
+                    )}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -145,7 +191,10 @@ export default function BankDesk() {
 }
 
 function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; setShowKey: (on: boolean) => void }) {
-  const item = useQuery({ queryKey: ['item', id], queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id } } })) })
+  const item = useQuery({
+    queryKey: ['item', id],
+    queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id } } })),
+  })
   if (item.isPending) return <Loading />
   if (item.isError) return <Failed error={item.error} />
   const { record } = item.data

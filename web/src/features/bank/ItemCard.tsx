@@ -17,11 +17,41 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
     const all = record?.lines.reduce((sum, l) => sum + l.count, 0) ?? 0
     return n && all > 0 ? percent(n / all) : ''
   }
-  const lines: { id: string; mark: string; text: string; rich: boolean; right: boolean; credit: string; idea?: string; feedback: string; taken: string }[] =
+  const lines: {
+    id: string
+    mark: string
+    text: string
+    rich: boolean
+    right: boolean
+    credit: string
+    idea?: string
+    feedback: string
+    taken: string
+  }[] =
     item.type === 'choice'
-      ? item.rule.options.map((o, i) => ({ id: o.id, mark: letter(i), text: o.text, rich: true, right: o.key, credit: o.key ? 'key' : '', idea: idea(o.misconception), feedback: o.feedback, taken: taken(o.id) }))
+      ? item.rule.options.map((o, i) => ({
+          id: o.id,
+          mark: letter(i),
+          text: o.text,
+          rich: true,
+          right: o.key,
+          credit: o.key ? 'key' : '',
+          idea: idea(o.misconception),
+          feedback: o.feedback,
+          taken: taken(o.id),
+        }))
       : item.type === 'text'
-        ? item.rule.forms.map((f, i) => ({ id: String(i), mark: String(i + 1), text: f.text, rich: false, right: rational(f.credit) === 1, credit: f.credit === '1' ? 'key' : `credit ${f.credit}`, idea: idea(f.misconception), feedback: f.feedback, taken: taken(`form ${i + 1}`) }))
+        ? item.rule.forms.map((f, i) => ({
+            id: String(i),
+            mark: String(i + 1),
+            text: f.text,
+            rich: false,
+            right: rational(f.credit) === 1,
+            credit: f.credit === '1' ? 'key' : `credit ${f.credit}`,
+            idea: idea(f.misconception),
+            feedback: f.feedback,
+            taken: taken(`form ${i + 1}`),
+          }))
         : item.type === 'number'
           ? item.rule.targets.map((t, i) => ({
               id: String(i),
@@ -43,7 +73,11 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
           .filter(() => showKey || item.type === 'choice')
           .map((line) => (
             <li key={line.id} className="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-3 border-b py-2">
-              <span className={`inline-block size-6 rounded border text-center text-sm font-bold ${showKey && line.right ? 'border-ink bg-ink text-ground' : 'border-edge'}`}>{line.mark}</span>
+              <span
+                className={`inline-block size-6 rounded border text-center text-sm font-bold ${showKey && line.right ? 'border-ink bg-ink text-ground' : 'border-edge'}`}
+              >
+                {line.mark}
+              </span>
               <span className="font-semibold">{line.rich ? <Rich html={line.text} inline /> : line.text}</span>
               <span className="text-right text-sm text-quiet">
                 {showKey ? (
@@ -54,7 +88,9 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
                   </>
                 ) : null}
               </span>
-              {showKey && line.feedback ? <span className="col-start-2 col-end-4 text-sm text-quiet italic">“{line.feedback}”</span> : null}
+              {showKey && line.feedback ? (
+                <span className="col-start-2 col-end-4 text-sm text-quiet italic">“{line.feedback}”</span>
+              ) : null}
             </li>
           ))}
       </ol>

@@ -15,7 +15,13 @@ import { blankItem, typeName, type Item, type ItemType } from './types'
 /** Write or change one question of the bank. */
 export default function ItemDesk() {
   const { id, type } = useParams()
-  const stored = useQuery({ queryKey: ['item', id], queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id: id ?? '' } } })), enabled: id !== undefined, refetchOnWindowFocus: false, staleTime: Infinity })
+  const stored = useQuery({
+    queryKey: ['item', id],
+    queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+    refetchOnWindowFocus: false,
+    staleTime: Infinity,
+  })
   if (id !== undefined && stored.isPending) return <Loading what="Opening the question" />
   if (stored.isError) return <Failed error={stored.error} />
   const kind = (['choice', 'text', 'number', 'open'] as const).find((t) => t === type) ?? 'choice'
@@ -42,7 +48,11 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     setSaved('saving')
     setProblem(null)
     try {
-      const answer = await take(id === null ? api.POST('/api/items', { body: { item: sent, version: 0 } }) : api.PUT('/api/items/{id}', { params: { path: { id } }, body: { item: sent, version } }))
+      const answer = await take(
+        id === null
+          ? api.POST('/api/items', { body: { item: sent, version: 0 } })
+          : api.PUT('/api/items/{id}', { params: { path: { id } }, body: { item: sent, version } }),
+      )
       setVersion(answer.version)
       setDefects(answer.defects)
       setSavedAt(new Date())
@@ -71,18 +81,37 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     if (!id) return
     await take(api.DELETE('/api/items/{id}', { params: { path: { id } } }))
     void client.invalidateQueries({ queryKey: ['items'] })
-    toast('Taken out of the bank’s list. Papers keep it.', { undo: () => void take(api.POST('/api/items/{id}/restore', { params: { path: { id } } })).then(() => client.invalidateQueries({ queryKey: ['items'] })) })
+    toast('Taken out of the bank’s list. Papers keep it.', {
+      undo: () =>
+        void take(api.POST('/api/items/{id}/restore', { params: { path: { id } } })).then(() =>
+          client.invalidateQueries({ queryKey: ['items'] }),
+        ),
+    })
     void navigate('/bank')
   }
   return (
     <>
       <Head
         title={item.title || `New ${typeName(item.type)} question`}
-        note={saved === 'saving' ? 'saving …' : saved === 'dirty' ? 'not saved yet' : savedAt ? `saved ${timeOfDay(savedAt)}` : stored ? `${typeName(item.type)} · version ${version} · last by ${stored.updatedBy}` : ''}
+        note={
+          saved === 'saving'
+            ? 'saving …'
+            : saved === 'dirty'
+              ? 'not saved yet'
+              : savedAt
+                ? `saved ${timeOfDay(savedAt)}`
+                : stored
+                  ? `${typeName(item.type)} · version ${version} · last by ${stored.updatedBy}`
+                  : ''
+        }
       >
         {id ? <Button onClick={() => void archive()}>Archive</Button> : null}
         <Button onClick={() => void navigate('/bank')}>Back to bank</Button>
-        <Button kind="do" disabled={saved === 'saving' || (saved === 'clean' && id !== null)} onClick={() => void save()}>
+        <Button
+          kind="do"
+          disabled={saved === 'saving' || (saved === 'clean' && id !== null)}
+          onClick={() => void save()}
+        >
           Save question
         </Button>
       </Head>
@@ -93,7 +122,9 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
             <TryBox item={item} />
             <section>
               <h2 className="text-lg">Defects</h2>
-              {defects.length === 0 ? <p className="text-quiet">{id ? 'None found at the last save.' : 'Looked for at each save.'}</p> : null}
+              {defects.length === 0 ? (
+                <p className="text-quiet">{id ? 'None found at the last save.' : 'Looked for at each save.'}</p>
+              ) : null}
               <ul className="mt-1 flex flex-col gap-1">
                 {defects.map((d) => (
                   <li key={d.message} className={d.blocks ? 'font-semibold text-bad' : 'text-quiet'}>

@@ -20,7 +20,9 @@ export function TryBox({ item }: { item: Item }) {
     if (!given) return
     let current = true
     const timer = setTimeout(() => {
-      take(api.POST('/api/items/try', { body: { item, response: item.type === 'choice' ? { options } : { text } } })).then(
+      take(
+        api.POST('/api/items/try', { body: { item, response: item.type === 'choice' ? { options } : { text } } }),
+      ).then(
         (answer) => {
           if (!current) return
           setResult(answer)
@@ -34,7 +36,8 @@ export function TryBox({ item }: { item: Item }) {
       clearTimeout(timer)
     }
   }, [item, text, options, given])
-  const ideas = result?.misconceptions.map((id) => terms.data?.misconceptions.find((m) => m.id === id)?.name).filter(Boolean) ?? []
+  const ideas =
+    result?.misconceptions.map((id) => terms.data?.misconceptions.find((m) => m.id === id)?.name).filter(Boolean) ?? []
   return (
     <section>
       <h2 className="text-lg">Try it out</h2>
@@ -48,7 +51,15 @@ export function TryBox({ item }: { item: Item }) {
                   name="try"
                   className="mt-1 size-4 accent-rust"
                   checked={options.includes(option.id)}
-                  onChange={(e) => setOptions(item.rule.several ? (e.target.checked ? [...options, option.id] : options.filter((o) => o !== option.id)) : [option.id])}
+                  onChange={(e) =>
+                    setOptions(
+                      item.rule.several
+                        ? e.target.checked
+                          ? [...options, option.id]
+                          : options.filter((o) => o !== option.id)
+                        : [option.id],
+                    )
+                  }
                 />
                 <span>
                   {String.fromCharCode(65 + i)} {plain(option.text).slice(0, 40)}
@@ -57,9 +68,22 @@ export function TryBox({ item }: { item: Item }) {
             ))}
           </div>
         ) : item.type === 'open' ? (
-          <AreaField label="A response" hideLabel rows={3} value={text} onChange={(e) => setText(e.target.value)} placeholder="as a student would write it" />
+          <AreaField
+            label="A response"
+            hideLabel
+            rows={3}
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            placeholder="as a student would write it"
+          />
         ) : (
-          <TextField label="A response" hideLabel value={text} onChange={(e) => setText(e.target.value)} placeholder={item.type === 'number' ? 'such as 3.65 m or 7/2' : 'as a student would write it'} />
+          <TextField
+            label="A response"
+            hideLabel
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            placeholder={item.type === 'number' ? 'such as 3.65 m or 7/2' : 'as a student would write it'}
+          />
         )}
       </div>
       <div role="status" className="mt-2 min-h-12 text-[15px]">

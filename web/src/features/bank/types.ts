@@ -17,13 +17,59 @@ const shared = { version: 1, title: '', prompt: '', points: '1', skill: null, hi
 export function blankItem(type: ItemType): Item {
   switch (type) {
     case 'choice':
-      return { ...shared, type, rule: { options: ['a', 'b', 'c', 'd'].map((id, i) => ({ id, text: '', key: i === 0, feedback: '', misconception: null })), several: false, perOption: false, keepLast: false } }
+      return {
+        ...shared,
+        type,
+        rule: {
+          options: ['a', 'b', 'c', 'd'].map((id, i) => ({
+            id,
+            text: '',
+            key: i === 0,
+            feedback: '',
+            misconception: null,
+          })),
+          several: false,
+          perOption: false,
+          keepLast: false,
+        },
+      }
     case 'text':
-      return { ...shared, type, rule: { forms: [{ text: '', credit: '1', feedback: '', misconception: null }], folding: { case: true, accents: false, punctuation: true, articles: false }, allowSlips: false } }
+      return {
+        ...shared,
+        type,
+        rule: {
+          forms: [{ text: '', credit: '1', feedback: '', misconception: null }],
+          folding: { case: true, accents: false, punctuation: true, articles: false },
+          allowSlips: false,
+        },
+      }
     case 'number':
-      return { ...shared, type, rule: { targets: [{ value: '0', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }], unit: '', unitUse: 'none' } }
+      return {
+        ...shared,
+        type,
+        rule: {
+          targets: [{ value: '0', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }],
+          unit: '',
+          unitUse: 'none',
+        },
+      }
     case 'open':
-      return { ...shared, type, rule: { criteria: [{ name: 'Content', levels: [{ points: '0', descriptor: 'Nothing of it', misconception: null }, { points: '1', descriptor: 'Part of it', misconception: null }, { points: '2', descriptor: 'All of it', misconception: null }] }] } }
+      return {
+        ...shared,
+        type,
+        rule: {
+          criteria: [
+            {
+              name: 'Content',
+              levels: [
+                { points: '0', descriptor: 'Nothing of it', misconception: null },
+                { points: '1', descriptor: 'Part of it', misconception: null },
+                { points: '2', descriptor: 'All of it', misconception: null },
+              ],
+            },
+          ],
+        },
+      }
   }
 }
 

@@ -12,7 +12,14 @@ export default function PrintPaper() {
   const { id = '' } = useParams()
   const [params] = useSearchParams()
   const withKey = params.get('key') === '1'
-  const paper = useQuery({ queryKey: ['print', id], queryFn: () => take(api.GET('/api/print/papers/{id}', { params: { path: { id }, query: { ticket: params.get('ticket') ?? '' } } })), retry: false })
+  const paper = useQuery({
+    queryKey: ['print', id],
+    queryFn: () =>
+      take(
+        api.GET('/api/print/papers/{id}', { params: { path: { id }, query: { ticket: params.get('ticket') ?? '' } } }),
+      ),
+    retry: false,
+  })
   if (paper.isPending) return <Loading />
   if (paper.isError) return <Failed error={paper.error} />
   const { paper: doc, items, pictures, points } = paper.data
@@ -38,7 +45,9 @@ export default function PrintPaper() {
               return (
                 <figure key={entry.id} className="mb-4 break-inside-avoid border border-black/40 p-3">
                   <figcaption className="font-semibold">{entry.source.title}</figcaption>
-                  {picture ? <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" /> : null}
+                  {picture ? (
+                    <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
+                  ) : null}
                   <Rich html={entry.source.html} />
                 </figure>
               )
@@ -74,7 +83,10 @@ function AnswerPlace({ item, withKey }: { item: Item; withKey: boolean }) {
       <ol className="mt-2">
         {item.rule.options.map((o, i) => (
           <li key={o.id} className="flex items-baseline gap-2 py-0.5">
-            <span className={`inline-block size-5 border border-black text-center text-xs leading-5 font-bold ${withKey && o.key ? 'bg-black text-white' : ''}`} style={{ printColorAdjust: 'exact' }}>
+            <span
+              className={`inline-block size-5 border border-black text-center text-xs leading-5 font-bold ${withKey && o.key ? 'bg-black text-white' : ''}`}
+              style={{ printColorAdjust: 'exact' }}
+            >
               {String.fromCharCode(65 + i)}
             </span>
             <Rich html={o.text} inline />
@@ -114,7 +126,13 @@ function AnswerPlace({ item, withKey }: { item: Item; withKey: boolean }) {
       </table>
     )
   }
-  const lines = item.type === 'text' ? item.rule.forms.map((f) => ({ text: f.text, credit: f.credit })) : item.rule.targets.map((t) => ({ text: `${short(t.value)} ${item.rule.unit}${rational(t.tolerance) > 0 ? ` ± ${short(t.tolerance)}` : ''}`, credit: t.credit }))
+  const lines =
+    item.type === 'text'
+      ? item.rule.forms.map((f) => ({ text: f.text, credit: f.credit }))
+      : item.rule.targets.map((t) => ({
+          text: `${short(t.value)} ${item.rule.unit}${rational(t.tolerance) > 0 ? ` ± ${short(t.tolerance)}` : ''}`,
+          credit: t.credit,
+        }))
   return (
     <ul className="mt-1">
       {lines

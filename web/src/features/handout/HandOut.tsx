@@ -11,8 +11,16 @@ import { toast } from '@/ui/Toasts'
 
 const PLANS: { id: Schemas['Conditions']['feedback']; label: string; note: string }[] = [
   { id: 'on return', label: 'All on return', note: 'Marks, feedback and keys when you give the work back.' },
-  { id: 'at once', label: 'Right or wrong at once', note: 'Each answer is settled when it is given; keys stay hidden until return.' },
-  { id: 'after hand-in', label: 'All after handing in', note: 'Keys are out as soon as the first student has handed in.' },
+  {
+    id: 'at once',
+    label: 'Right or wrong at once',
+    note: 'Each answer is settled when it is given; keys stay hidden until return.',
+  },
+  {
+    id: 'after hand-in',
+    label: 'All after handing in',
+    note: 'Keys are out as soon as the first student has handed in.',
+  },
   { id: 'nothing', label: 'Nothing', note: 'Not even on return.' },
 ]
 
@@ -27,15 +35,39 @@ export default function HandOut() {
   const [chosen, setChosen] = useState<string[]>([])
   const [single, setSingle] = useState('')
   const [students, setStudents] = useState<Record<string, string>>({})
-  const roster = useQuery({ queryKey: ['class', single], queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: single } } })), enabled: single !== '' })
-  const [conditions, setConditions] = useState<Schemas['Conditions']>({ attempts: 1, counts: 'best', shuffleQuestions: false, shuffleOptions: false, feedback: 'on return' })
+  const roster = useQuery({
+    queryKey: ['class', single],
+    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: single } } })),
+    enabled: single !== '',
+  })
+  const [conditions, setConditions] = useState<Schemas['Conditions']>({
+    attempts: 1,
+    counts: 'best',
+    shuffleQuestions: false,
+    shuffleOptions: false,
+    feedback: 'on return',
+  })
   const [visible, setVisible] = useState(true)
   const [opens, setOpens] = useState('')
   const [closes, setCloses] = useState('')
   const [requestId] = useState(() => crypto.randomUUID())
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const handOut = useMutation({
-    mutationFn: () => take(api.POST('/api/handouts', { body: { editionId, classes: chosen, students: Object.keys(students), conditions, visible, opensAt: fromLocalInput(opens), closesAt: fromLocalInput(closes), requestId } })),
+    mutationFn: () =>
+      take(
+        api.POST('/api/handouts', {
+          body: {
+            editionId,
+            classes: chosen,
+            students: Object.keys(students),
+            conditions,
+            visible,
+            opensAt: fromLocalInput(opens),
+            closesAt: fromLocalInput(closes),
+            requestId,
+          },
+        }),
+      ),
     onSuccess: (made) => {
       void client.invalidateQueries({ queryKey: ['handouts'] })
       toast(`Handed out to ${plural(made.expected, 'student')}.`)
@@ -55,8 +87,15 @@ export default function HandOut() {
       </Empty>
     )
   }
-  const count = classes.data.classes.filter((c) => chosen.includes(c.id)).reduce((sum, c) => sum + c.students, 0) + Object.keys(students).length
-  const target = [chosen.length > 0 ? plural(chosen.length, 'class', 'classes') : '', Object.keys(students).length > 0 ? plural(Object.keys(students).length, 'student') : ''].filter(Boolean).join(' and ')
+  const count =
+    classes.data.classes.filter((c) => chosen.includes(c.id)).reduce((sum, c) => sum + c.students, 0) +
+    Object.keys(students).length
+  const target = [
+    chosen.length > 0 ? plural(chosen.length, 'class', 'classes') : '',
+    Object.keys(students).length > 0 ? plural(Object.keys(students).length, 'student') : '',
+  ]
+    .filter(Boolean)
+    .join(' and ')
   const submit = (e: FormEvent) => {
     e.preventDefault()
     handOut.mutate()
@@ -69,7 +108,12 @@ export default function HandOut() {
         <div className="grid max-w-5xl gap-5 p-6 lg:grid-cols-2">
           <fieldset className={`${group} flex flex-col gap-3`}>
             <legend className="px-1 font-head text-lg font-semibold">What, and to whom</legend>
-            <SelectField label="Paper" value={editionId} onChange={(e) => setEditionId(e.target.value)} fault={problem?.fields.editionId}>
+            <SelectField
+              label="Paper"
+              value={editionId}
+              onChange={(e) => setEditionId(e.target.value)}
+              fault={problem?.fields.editionId}
+            >
               <option value="">Choose a published paper</option>
               {published.map((p) => (
                 <option key={p.id} value={p.editionId ?? ''}>
@@ -80,10 +124,17 @@ export default function HandOut() {
             <div role="group" aria-label="Classes">
               <p className="text-sm font-semibold">Classes</p>
               {classes.data.classes.map((c) => (
-                <Tick key={c.id} label={`${c.name}, ${plural(c.students, 'student')}`} checked={chosen.includes(c.id)} onChange={(e) => setChosen(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))} />
+                <Tick
+                  key={c.id}
+                  label={`${c.name}, ${plural(c.students, 'student')}`}
+                  checked={chosen.includes(c.id)}
+                  onChange={(e) => setChosen(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+                />
               ))}
               {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
-              {problem?.fields.classes ? <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p> : null}
+              {problem?.fields.classes ? (
+                <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p>
+              ) : null}
             </div>
             <SelectField label="or single students of" value={single} onChange={(e) => setSingle(e.target.value)}>
               <option value="">no single students</option>
@@ -110,30 +161,74 @@ export default function HandOut() {
                 ))}
               </div>
             ) : null}
-            {Object.keys(students).length > 0 ? <p className="text-[15px]">{Object.values(students).join(', ')}</p> : null}
+            {Object.keys(students).length > 0 ? (
+              <p className="text-[15px]">{Object.values(students).join(', ')}</p>
+            ) : null}
           </fieldset>
           <fieldset className={`${group} flex flex-col gap-3`}>
             <legend className="px-1 font-head text-lg font-semibold">When</legend>
             <Tick label="Students can see it" checked={visible} onChange={(e) => setVisible(e.target.checked)} />
-            <TextField label="Opens" type="datetime-local" value={opens} onChange={(e) => setOpens(e.target.value)} note="Empty: at once." fault={problem?.fields.opensAt} />
-            <TextField label="Closes" type="datetime-local" value={closes} onChange={(e) => setCloses(e.target.value)} note="Empty: when you close it." fault={problem?.fields.closesAt} />
+            <TextField
+              label="Opens"
+              type="datetime-local"
+              value={opens}
+              onChange={(e) => setOpens(e.target.value)}
+              note="Empty: at once."
+              fault={problem?.fields.opensAt}
+            />
+            <TextField
+              label="Closes"
+              type="datetime-local"
+              value={closes}
+              onChange={(e) => setCloses(e.target.value)}
+              note="Empty: when you close it."
+              fault={problem?.fields.closesAt}
+            />
             <div className="grid grid-cols-2 gap-3">
-              <TextField label="Attempts" type="number" min={1} max={20} value={conditions.attempts} onChange={(e) => setConditions({ ...conditions, attempts: Math.max(1, Math.min(20, Number(e.target.value) || 1)) })} />
-              <SelectField label="Which counts" disabled={conditions.attempts === 1} value={conditions.counts} onChange={(e) => setConditions({ ...conditions, counts: e.target.value as 'best' })}>
+              <TextField
+                label="Attempts"
+                type="number"
+                min={1}
+                max={20}
+                value={conditions.attempts}
+                onChange={(e) =>
+                  setConditions({ ...conditions, attempts: Math.max(1, Math.min(20, Number(e.target.value) || 1)) })
+                }
+              />
+              <SelectField
+                label="Which counts"
+                disabled={conditions.attempts === 1}
+                value={conditions.counts}
+                onChange={(e) => setConditions({ ...conditions, counts: e.target.value as 'best' })}
+              >
                 <option value="best">the best</option>
                 <option value="latest">the latest</option>
                 <option value="first">the first</option>
               </SelectField>
             </div>
-            <Tick label="Questions in an own order for each student" checked={conditions.shuffleQuestions} onChange={(e) => setConditions({ ...conditions, shuffleQuestions: e.target.checked })} />
-            <Tick label="Options in an own order for each student" checked={conditions.shuffleOptions} onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })} />
+            <Tick
+              label="Questions in an own order for each student"
+              checked={conditions.shuffleQuestions}
+              onChange={(e) => setConditions({ ...conditions, shuffleQuestions: e.target.checked })}
+            />
+            <Tick
+              label="Options in an own order for each student"
+              checked={conditions.shuffleOptions}
+              onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
+            />
           </fieldset>
           <fieldset className={`${group} lg:col-span-2`}>
             <legend className="px-1 font-head text-lg font-semibold">What students are told, and when</legend>
             <div className="grid gap-x-6 sm:grid-cols-2">
               {PLANS.map((plan) => (
                 <label key={plan.id} className="flex gap-2 py-1">
-                  <input type="radio" name="feedback" className="mt-1 size-4 accent-rust" checked={conditions.feedback === plan.id} onChange={() => setConditions({ ...conditions, feedback: plan.id })} />
+                  <input
+                    type="radio"
+                    name="feedback"
+                    className="mt-1 size-4 accent-rust"
+                    checked={conditions.feedback === plan.id}
+                    onChange={() => setConditions({ ...conditions, feedback: plan.id })}
+                  />
                   <span>
                     <b>{plan.label}</b>
                     <span className="block text-sm text-quiet">{plan.note}</span>

@@ -13,9 +13,19 @@ type Handout = Schemas['HandoutHandoutView']
 export default function HandoutList() {
   const client = useQueryClient()
   const navigate = useNavigate()
-  const list = useQuery({ queryKey: ['handouts'], queryFn: () => take(api.GET('/api/handouts')), refetchInterval: 15_000 })
+  const list = useQuery({
+    queryKey: ['handouts'],
+    queryFn: () => take(api.GET('/api/handouts')),
+    refetchInterval: 15_000,
+  })
   const setVisible = async (h: Handout, visible: boolean) => {
-    const change = (v: boolean) => take(api.PUT('/api/handouts/{id}', { params: { path: { id: h.id } }, body: { visible: v, opensAt: h.opensAt, closesAt: h.closesAt } })).then(() => client.invalidateQueries({ queryKey: ['handouts'] }))
+    const change = (v: boolean) =>
+      take(
+        api.PUT('/api/handouts/{id}', {
+          params: { path: { id: h.id } },
+          body: { visible: v, opensAt: h.opensAt, closesAt: h.closesAt },
+        }),
+      ).then(() => client.invalidateQueries({ queryKey: ['handouts'] }))
     await change(visible)
     toast(visible ? `Students see "${h.title}" now.` : `"${h.title}" is hidden.`, { undo: () => void change(!visible) })
   }
@@ -55,16 +65,30 @@ export default function HandoutList() {
                   <td className="py-2.5 pl-6 font-semibold">
                     {h.title} <span className="text-sm font-normal text-quiet">edition {h.edition}</span>
                   </td>
-                  <td className="px-2">{h.group ? `group “${h.group}”` : h.classes.length > 0 ? h.classes.join(', ') : plural(h.expected, 'student')}</td>
+                  <td className="px-2">
+                    {h.group
+                      ? `group “${h.group}”`
+                      : h.classes.length > 0
+                        ? h.classes.join(', ')
+                        : plural(h.expected, 'student')}
+                  </td>
                   <td className="px-2 whitespace-nowrap">
                     {h.status === 'open' ? <b className="text-good">✓ open</b> : h.status}
-                    {h.closesAt && h.status === 'open' ? <span className="text-quiet"> until {moment(h.closesAt)}</span> : null}
-                    {h.opensAt && h.status === 'scheduled' ? <span className="text-quiet"> for {moment(h.opensAt)}</span> : null}
+                    {h.closesAt && h.status === 'open' ? (
+                      <span className="text-quiet"> until {moment(h.closesAt)}</span>
+                    ) : null}
+                    {h.opensAt && h.status === 'scheduled' ? (
+                      <span className="text-quiet"> for {moment(h.opensAt)}</span>
+                    ) : null}
                   </td>
                   <td className="px-2 whitespace-nowrap">
                     {h.handedIn} of {h.expected} in
                     {h.open > 0 ? `, ${h.open} at work` : ''}
-                    {h.waiting > 0 ? <span className="text-rust dark:text-rust-dark"> · {h.waiting} wait for marking</span> : h.handedIn > 0 && h.returned === h.handedIn ? <span className="text-quiet"> · returned</span> : null}
+                    {h.waiting > 0 ? (
+                      <span className="text-rust dark:text-rust-dark"> · {h.waiting} wait for marking</span>
+                    ) : h.handedIn > 0 && h.returned === h.handedIn ? (
+                      <span className="text-quiet"> · returned</span>
+                    ) : null}
                   </td>
                   <td className="px-2 text-quiet">{moment(h.madeAt)}</td>
                   <td className="px-2 pr-6 text-right whitespace-nowrap">

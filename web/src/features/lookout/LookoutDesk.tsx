@@ -23,10 +23,20 @@ export default function LookoutDesk() {
   const client = useQueryClient()
   const navigate = useNavigate()
   const key = useMemo(() => ['lookout', id], [id])
-  const snapshot = useQuery({ queryKey: key, queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id } } })), staleTime: Infinity })
+  const snapshot = useQuery({
+    queryKey: key,
+    queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id } } })),
+    staleTime: Infinity,
+  })
   const live = useLive<Message>(
     `/api/handouts/${id}/live`,
-    useCallback((message) => client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) => (old ? { ...old, rows: merged(old.rows, message.row) } : old)), [client, key]),
+    useCallback(
+      (message) =>
+        client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
+          old ? { ...old, rows: merged(old.rows, message.row) } : old,
+        ),
+      [client, key],
+    ),
     useCallback(() => client.invalidateQueries({ queryKey: key }), [client, key]),
   )
   const [names, setNames] = useState(true)
@@ -34,7 +44,10 @@ export default function LookoutDesk() {
   const [only, setOnly] = useState<'all' | 'silent'>('all')
   const [open, setOpen] = useState<string | null>(null)
   const [closing, setClosing] = useState(false)
-  const rows = useMemo(() => sorted(snapshot.data?.rows ?? [], sort).filter((row) => only === 'all' || silent(row)), [snapshot.data, sort, only])
+  const rows = useMemo(
+    () => sorted(snapshot.data?.rows ?? [], sort).filter((row) => only === 'all' || silent(row)),
+    [snapshot.data, sort, only],
+  )
   const at = rows.findIndex((r) => r.studentId === open)
   const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
   useKeys({
@@ -74,7 +87,10 @@ export default function LookoutDesk() {
   const alias = (row: Row) => (names ? row.name : `Student ${all.indexOf(row) + 1}`)
   return (
     <>
-      <Head title={handout.title} note={`${handout.group ? `group “${handout.group}”` : handout.classes.join(', ')} · ${closed ? 'closed' : `open since ${moment(handout.opensAt ?? handout.madeAt)}`}`}>
+      <Head
+        title={handout.title}
+        note={`${handout.group ? `group “${handout.group}”` : handout.classes.join(', ')} · ${closed ? 'closed' : `open since ${moment(handout.opensAt ?? handout.madeAt)}`}`}
+      >
         <span className="text-[15px] text-quiet tabular-nums">
           {joined} joined of {all.length} · {done} handed in
         </span>
@@ -94,12 +110,26 @@ export default function LookoutDesk() {
           </Button>
         )}
       </Head>
-      <Desk rightLabel="Beside the picture" right={chosen ? <WorkPanel key={chosen.studentId} row={chosen} name={alias(chosen)} onClose={() => setOpen(null)} /> : <Splits columns={columns} rows={all} />}>
+      <Desk
+        rightLabel="Beside the picture"
+        right={
+          chosen ? (
+            <WorkPanel key={chosen.studentId} row={chosen} name={alias(chosen)} onClose={() => setOpen(null)} />
+          ) : (
+            <Splits columns={columns} rows={all} />
+          )
+        }
+      >
         <div className="px-5 py-3">
           <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2 text-[15px]">
             <div role="group" aria-label="Which students" className="flex gap-4">
               {(['all', 'silent'] as const).map((one) => (
-                <button key={one} aria-pressed={only === one} className={only === one ? 'font-bold' : 'text-quiet hover:text-ink'} onClick={() => setOnly(one)}>
+                <button
+                  key={one}
+                  aria-pressed={only === one}
+                  className={only === one ? 'font-bold' : 'text-quiet hover:text-ink'}
+                  onClick={() => setOnly(one)}
+                >
                   {one === 'all' ? `All ${all.length}` : `Silent ${all.filter(silent).length}`}
                 </button>
               ))}
@@ -110,7 +140,11 @@ export default function LookoutDesk() {
             </span>
             <label className="text-quiet">
               Sort{' '}
-              <select className="rounded border border-edge bg-sheet px-1 py-0.5" value={sort} onChange={(e) => setSort(e.target.value as Sort)}>
+              <select
+                className="rounded border border-edge bg-sheet px-1 py-0.5"
+                value={sort}
+                onChange={(e) => setSort(e.target.value as Sort)}
+              >
                 <option value="name">by name</option>
                 <option value="credit">by credit</option>
                 <option value="progress">by progress</option>
@@ -133,18 +167,39 @@ export default function LookoutDesk() {
               </thead>
               <tbody>
                 {rows.map((row) => (
-                  <tr key={row.studentId} className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`} onClick={() => row.sittingId && setOpen(row.studentId)}>
-                    <th scope="row" className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}>
-                      {row.sittingId ? <button className="text-left hover:underline">{alias(row)}</button> : <span className="text-quiet">{alias(row)}</span>}
-                      {row.state === 'expected' ? <span className="ml-2 text-sm text-quiet">not here</span> : row.state !== 'open' ? <span className="ml-2 text-sm text-quiet">{row.state === 'returned' ? 'returned' : 'handed in'}</span> : null}
+                  <tr
+                    key={row.studentId}
+                    className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
+                    onClick={() => row.sittingId && setOpen(row.studentId)}
+                  >
+                    <th
+                      scope="row"
+                      className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}
+                    >
+                      {row.sittingId ? (
+                        <button className="text-left hover:underline">{alias(row)}</button>
+                      ) : (
+                        <span className="text-quiet">{alias(row)}</span>
+                      )}
+                      {row.state === 'expected' ? (
+                        <span className="ml-2 text-sm text-quiet">not here</span>
+                      ) : row.state !== 'open' ? (
+                        <span className="ml-2 text-sm text-quiet">
+                          {row.state === 'returned' ? 'returned' : 'handed in'}
+                        </span>
+                      ) : null}
                     </th>
-                    <td className="px-2">{row.rung > 0 ? <Ladder reached={row.rung} of={3} name={RUNGS[row.rung - 1] ?? ''} /> : null}</td>
+                    <td className="px-2">
+                      {row.rung > 0 ? <Ladder reached={row.rung} of={3} name={RUNGS[row.rung - 1] ?? ''} /> : null}
+                    </td>
                     {columns.map((c) => (
                       <td key={c.entry} className="px-1 text-center">
                         {codeAt(row, c.entry) === 'none' ? null : <Bar code={codeAt(row, c.entry)} width={26} />}
                       </td>
                     ))}
-                    <td className="px-2 text-right whitespace-nowrap tabular-nums">{answered(row) > 0 ? `${marks(row.marks)} of ${marks(row.of)}` : ''}</td>
+                    <td className="px-2 text-right whitespace-nowrap tabular-nums">
+                      {answered(row) > 0 ? `${marks(row.marks)} of ${marks(row.of)}` : ''}
+                    </td>
                   </tr>
                 ))}
               </tbody>
@@ -169,7 +224,10 @@ export default function LookoutDesk() {
         }
       >
         <p>
-          {working === 0 ? 'Nobody is at work.' : `${plural(working, 'student')} still at work: what they have entered is kept and handed in.`} {all.length - joined > 0 ? `${plural(all.length - joined, 'student')} not here have nothing to hand in.` : ''}
+          {working === 0
+            ? 'Nobody is at work.'
+            : `${plural(working, 'student')} still at work: what they have entered is kept and handed in.`}{' '}
+          {all.length - joined > 0 ? `${plural(all.length - joined, 'student')} not here have nothing to hand in.` : ''}
         </p>
       </Dialog>
     </>
@@ -180,7 +238,9 @@ export default function LookoutDesk() {
 function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'][]; rows: Row[] }) {
   const shares = columns
     .map((c) => {
-      const cells = rows.map((r) => r.cells[c.entry]?.code).filter((code) => code === 'right' || code === 'part' || code === 'wrong')
+      const cells = rows
+        .map((r) => r.cells[c.entry]?.code)
+        .filter((code) => code === 'right' || code === 'part' || code === 'wrong')
       const right = cells.filter((code) => code === 'right').length
       return { ...c, n: cells.length, right, share: cells.length > 0 ? right / cells.length : 1 }
     })
@@ -207,7 +267,9 @@ function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'][]; ro
           </li>
         ))}
       </ol>
-      <p className="mt-3 text-sm text-quiet">Share of answers that are right, at the latest try. Choose a student in the picture to read their work.</p>
+      <p className="mt-3 text-sm text-quiet">
+        Share of answers that are right, at the latest try. Choose a student in the picture to read their work.
+      </p>
     </section>
   )
 }

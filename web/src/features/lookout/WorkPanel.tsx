@@ -9,7 +9,12 @@ import type { Row } from './rows'
 /** One student's work, as it stands now. */
 export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onClose: () => void }) {
   const id = row.sittingId ?? ''
-  const work = useQuery({ queryKey: ['work', id, row.version], queryFn: () => take(api.GET('/api/sittings/{id}', { params: { path: { id } } })), enabled: id !== '', placeholderData: (old) => old })
+  const work = useQuery({
+    queryKey: ['work', id, row.version],
+    queryFn: () => take(api.GET('/api/sittings/{id}', { params: { path: { id } } })),
+    enabled: id !== '',
+    placeholderData: (old) => old,
+  })
   return (
     <section>
       <div className="flex items-start gap-2">
@@ -44,7 +49,9 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
                 </p>
                 <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
                 {a.verdict !== 'right' && a.key ? <p className="pl-5 text-sm text-quiet">key: {a.key}</p> : null}
-                {a.misconceptions.length > 0 ? <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p> : null}
+                {a.misconceptions.length > 0 ? (
+                  <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p>
+                ) : null}
                 {a.comment ? <p className="pl-5 text-sm italic">“{a.comment}”</p> : null}
               </li>
             ))}

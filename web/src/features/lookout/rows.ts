@@ -6,7 +6,12 @@ export type Sort = 'name' | 'credit' | 'progress'
 
 /** Puts a changed row into the picture; an older message than what is shown changes nothing. */
 export function merged(rows: Row[], next: Row): Row[] {
-  return rows.map((row) => (row.studentId === next.studentId && (next.attempt > row.attempt || (next.attempt === row.attempt && next.version >= row.version)) ? next : row))
+  return rows.map((row) =>
+    row.studentId === next.studentId &&
+    (next.attempt > row.attempt || (next.attempt === row.attempt && next.version >= row.version))
+      ? next
+      : row,
+  )
 }
 
 export const answered = (row: Row) => Object.values(row.cells).filter((cell) => cell.code !== 'blank').length

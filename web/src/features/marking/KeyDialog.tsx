@@ -9,7 +9,12 @@ import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import type { Answer } from './order'
 
-type Props = { desk: Schemas['MarkingDeskView']; accept: Answer | null; onClose: () => void; ruleEditor: (item: Schemas['Item'], onChange: (item: Schemas['Item']) => void) => ReactNode }
+type Props = {
+  desk: Schemas['MarkingDeskView']
+  accept: Answer | null
+  onClose: () => void
+  ruleEditor: (item: Schemas['Item'], onChange: (item: Schemas['Item']) => void) => ReactNode
+}
 
 /** Change a key after the class has sat: first who gains and who loses, then apply, then undo if wanted. */
 export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
@@ -33,15 +38,27 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
       setBusy(false)
     }
   }
-  const refresh = () => Promise.all(['desk', 'results', 'item', 'items', 'work'].map((key) => client.invalidateQueries({ queryKey: [key] })))
-  const preview = () => act(async () => setEffect(await take(api.POST('/api/handouts/{id}/keys/{entry}/preview', { params: { path }, body }))))
+  const refresh = () =>
+    Promise.all(
+      ['desk', 'results', 'item', 'items', 'work'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+    )
+  const preview = () =>
+    act(async () =>
+      setEffect(await take(api.POST('/api/handouts/{id}/keys/{entry}/preview', { params: { path }, body }))),
+    )
   const apply = () =>
     act(async () => {
       const done = await take(api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body }))
       await refresh()
-      toast(`Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`, {
-        undo: () => void take(api.POST('/api/key-changes/{id}/undo', { params: { path: { id: done.changeId ?? '' } } })).then(refresh).then(() => toast('The old key holds again, and the old marks.')),
-      })
+      toast(
+        `Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`,
+        {
+          undo: () =>
+            void take(api.POST('/api/key-changes/{id}/undo', { params: { path: { id: done.changeId ?? '' } } }))
+              .then(refresh)
+              .then(() => toast('The old key holds again, and the old marks.')),
+        },
+      )
       onClose()
     })
   const nothing = effect && effect.gains.length + effect.loses.length === 0
@@ -89,7 +106,14 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
               <option value="1/4">credit 1/4</option>
             </SelectField>
           )}
-          {desk.item.type === 'choice' ? null : <TextField label="A note to those students" value={feedback} onChange={(e) => setFeedback(e.target.value)} placeholder="such as: watch the spelling" />}
+          {desk.item.type === 'choice' ? null : (
+            <TextField
+              label="A note to those students"
+              value={feedback}
+              onChange={(e) => setFeedback(e.target.value)}
+              placeholder="such as: watch the spelling"
+            />
+          )}
         </div>
       ) : (
         ruleEditor(item, setItem)

@@ -28,7 +28,9 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
   const navigate = useNavigate()
   const [answers, setAnswers] = useState(desk.answers)
   const order = useMemo(() => inSets(desk.sets), [desk.sets])
-  const [at, setAt] = useState(() => order.find((place) => desk.answers[place] && !done(desk.answers[place])) ?? order[0] ?? -1)
+  const [at, setAt] = useState(
+    () => order.find((place) => desk.answers[place] && !done(desk.answers[place])) ?? order[0] ?? -1,
+  )
   const [levels, setLevels] = useState<(number | null)[]>([])
   const [active, setActive] = useState(0)
   const [comment, setComment] = useState('')
@@ -49,11 +51,26 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [at])
 
-  const put = async (place: number, change: { levels?: (number | null)[] | null; credit?: string | null; comment: string }) => {
+  const put = async (
+    place: number,
+    change: { levels?: (number | null)[] | null; credit?: string | null; comment: string },
+  ) => {
     const before = answers[place]
     if (!before) return false
     try {
-      const mark = await take(api.PUT('/api/marks', { body: { sittingId: before.sittingId, entry: desk.entry, try: before.try, levels: change.levels ?? null, credit: change.credit ?? null, comment: change.comment, markVersion: before.markVersion } }))
+      const mark = await take(
+        api.PUT('/api/marks', {
+          body: {
+            sittingId: before.sittingId,
+            entry: desk.entry,
+            try: before.try,
+            levels: change.levels ?? null,
+            credit: change.credit ?? null,
+            comment: change.comment,
+            markVersion: before.markVersion,
+          },
+        }),
+      )
       setAnswers((old) => old.map((a, i) => (i === place ? { ...a, ...mark } : a)))
       void client.invalidateQueries({ queryKey: ['marking'] })
       return true
@@ -94,7 +111,13 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
     const last = trail.current.pop()
     if (!last) return
     setAt(last.place)
-    if (await put(last.place, { levels: last.before.levels, credit: open || !last.before.byHand ? null : last.before.credit, comment: last.before.comment })) {
+    if (
+      await put(last.place, {
+        levels: last.before.levels,
+        credit: open || !last.before.byHand ? null : last.before.credit,
+        comment: last.before.comment,
+      })
+    ) {
       setLevels(last.before.levels ?? criteria.map(() => null))
       setComment(last.before.comment)
       toast('The last mark has been taken back.')
@@ -115,7 +138,8 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
     'Ctrl+Enter': { label: 'Keep and next, from the comment', run: () => void keep(), inFields: true },
   }
   if (open) {
-    for (let i = 0; i < 10; i++) acts[String(i)] = { label: `Level ${i + 1} of the criterion at hand`, run: () => pick(i) }
+    for (let i = 0; i < 10; i++)
+      acts[String(i)] = { label: `Level ${i + 1} of the criterion at hand`, run: () => pick(i) }
     acts.ArrowDown = { label: 'Next criterion', run: () => setActive(Math.min(active + 1, criteria.length - 1)) }
     acts.ArrowUp = { label: 'Previous criterion', run: () => setActive(Math.max(active - 1, 0)) }
   } else {
@@ -123,11 +147,16 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
     acts['2'] = { label: 'Half credit for this student', run: () => void override('1/2') }
     acts['0'] = { label: 'No credit for this student', run: () => void override('0') }
     acts.m = { label: 'Back to the machine’s mark', run: () => void override(null) }
-    if (mayChangeKey) acts.o = { label: 'Accept this answer for all who gave it', run: () => answer && setKeyOpen({ accept: answer }) }
+    if (mayChangeKey)
+      acts.o = { label: 'Accept this answer for all who gave it', run: () => answer && setKeyOpen({ accept: answer }) }
   }
   desk.shelf.forEach((text, i) => {
     const key = SHELF_KEYS[i]
-    if (key) acts[key] = { label: `Comment: ${text.slice(0, 40)}`, run: () => setComment((old) => (old ? `${old} ${text}` : text)) }
+    if (key)
+      acts[key] = {
+        label: `Comment: ${text.slice(0, 40)}`,
+        run: () => setComment((old) => (old ? `${old} ${text}` : text)),
+      }
   })
   useKeys(acts)
 
@@ -143,14 +172,22 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
   const marked = answers.filter(done).length
   return (
     <>
-      <Head title={desk.title} note={`Question ${desk.number} · ${desk.handout}${desk.namesHidden ? ' · names hidden' : ''}`}>
+      <Head
+        title={desk.title}
+        note={`Question ${desk.number} · ${desk.handout}${desk.namesHidden ? ' · names hidden' : ''}`}
+      >
         <span className="text-[15px] text-quiet tabular-nums">
           {marked} of {answers.length} marked
         </span>
         <label className="sr-only" htmlFor="question">
           Question
         </label>
-        <select id="question" className="rounded border border-edge bg-sheet px-2 py-1.5 text-[15px]" value={desk.entry} onChange={(e) => void navigate(`/marking/${desk.handoutId}/${e.target.value}`)}>
+        <select
+          id="question"
+          className="rounded border border-edge bg-sheet px-2 py-1.5 text-[15px]"
+          value={desk.entry}
+          onChange={(e) => void navigate(`/marking/${desk.handoutId}/${e.target.value}`)}
+        >
           {desk.questions.map((q) => (
             <option key={q.entry} value={q.entry}>
               {q.number} {q.title}
@@ -177,7 +214,13 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
                 const on = s === set
                 return (
                   <li key={i} className="border-b">
-                    <button className={`w-full px-2.5 py-2 text-left ${on ? 'rung-row' : 'hover:bg-pale'}`} aria-current={on || undefined} onClick={() => setAt(s.answers.find((p) => answers[p] && !done(answers[p])) ?? s.answers[0] ?? at)}>
+                    <button
+                      className={`w-full px-2.5 py-2 text-left ${on ? 'rung-row' : 'hover:bg-pale'}`}
+                      aria-current={on || undefined}
+                      onClick={() =>
+                        setAt(s.answers.find((p) => answers[p] && !done(answers[p])) ?? s.answers[0] ?? at)
+                      }
+                    >
                       <span className={`line-clamp-2 ${on ? 'font-bold' : ''}`}>{s.label}</span>
                       <span className="text-sm text-quiet">
                         {s.answers.length === 1 ? 'alone' : `${s.answers.length} alike`}
@@ -197,7 +240,11 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
             <div className="flex flex-col gap-5">
               {criteria.map((criterion, i) => (
                 <section key={i}>
-                  <h2 className={`text-lg ${active === i ? 'underline decoration-rust decoration-4 underline-offset-4' : ''}`}>{criterion.name}</h2>
+                  <h2
+                    className={`text-lg ${active === i ? 'underline decoration-rust decoration-4 underline-offset-4' : ''}`}
+                  >
+                    {criterion.name}
+                  </h2>
                   <ol className="mt-1 border-t">
                     {criterion.levels.map((level, j) => (
                       <li key={j} className="border-b">
@@ -254,12 +301,24 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
                 <label className="font-head text-lg font-semibold" htmlFor="comment">
                   Comment
                 </label>
-                <textarea id="comment" ref={box} className="field mt-1" rows={3} maxLength={2000} value={comment} onChange={(e) => setComment(e.target.value)} placeholder="c to write, Escape to leave" />
+                <textarea
+                  id="comment"
+                  ref={box}
+                  className="field mt-1"
+                  rows={3}
+                  maxLength={2000}
+                  value={comment}
+                  onChange={(e) => setComment(e.target.value)}
+                  placeholder="c to write, Escape to leave"
+                />
                 {desk.shelf.length > 0 ? (
                   <ul aria-label="Comment shelf" className="mt-1 text-[15px]">
                     {desk.shelf.map((text, i) => (
                       <li key={text}>
-                        <button className="flex items-baseline gap-2 py-0.5 text-left hover:underline" onClick={() => setComment((old) => (old ? `${old} ${text}` : text))}>
+                        <button
+                          className="flex items-baseline gap-2 py-0.5 text-left hover:underline"
+                          onClick={() => setComment((old) => (old ? `${old} ${text}` : text))}
+                        >
                           <Key name={SHELF_KEYS[i] ?? ''} />
                           <span>{text}</span>
                         </button>
@@ -271,7 +330,11 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
               <p className="flex flex-wrap items-baseline gap-2">
                 {open ? (
                   <>
-                    <span className="font-head text-3xl font-semibold">{reached === null || possible === 0 ? '–' : marks(Math.round((reached / possible) * worth * 2) / 2)}</span>
+                    <span className="font-head text-3xl font-semibold">
+                      {reached === null || possible === 0
+                        ? '–'
+                        : marks(Math.round((reached / possible) * worth * 2) / 2)}
+                    </span>
                     <span className="text-quiet">of {marks(worth)}</span>
                   </>
                 ) : null}
@@ -323,7 +386,11 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
             </p>
           )}
           {ahead.map((p) => (
-            <button key={p} className="rounded border bg-sheet/60 px-6 py-3 text-left text-quiet" onClick={() => setAt(p)}>
+            <button
+              key={p}
+              className="rounded border bg-sheet/60 px-6 py-3 text-left text-quiet"
+              onClick={() => setAt(p)}
+            >
               <span className="line-clamp-2">{answers[p]?.given}</span>
             </button>
           ))}
@@ -335,7 +402,9 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
         </div>
       </Desk>
       {keyOpen ? <KeyDialog desk={desk} accept={keyOpen.accept} onClose={closeKey} ruleEditor={ruleEditor} /> : null}
-      {returning ? <ReturnDialog handoutId={desk.handoutId} title={desk.handout} onClose={() => setReturning(false)} /> : null}
+      {returning ? (
+        <ReturnDialog handoutId={desk.handoutId} title={desk.handout} onClose={() => setReturning(false)} />
+      ) : null}
     </>
   )
 }

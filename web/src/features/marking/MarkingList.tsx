@@ -22,7 +22,10 @@ export default function MarkingList() {
         <ul className="max-w-3xl">
           {list.data?.questions.map((q) => (
             <li key={`${q.handoutId}-${q.entry}`} className="border-b">
-              <Link to={`/marking/${q.handoutId}/${q.entry}`} className="grid grid-cols-[2.5rem_1fr_auto] items-baseline gap-x-3 py-3 pr-4 pl-6 hover:bg-pale">
+              <Link
+                to={`/marking/${q.handoutId}/${q.entry}`}
+                className="grid grid-cols-[2.5rem_1fr_auto] items-baseline gap-x-3 py-3 pr-4 pl-6 hover:bg-pale"
+              >
                 <span className="font-head text-xl font-semibold">{q.number}</span>
                 <span>
                   <b>{q.question}</b>

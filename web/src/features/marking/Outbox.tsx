@@ -22,7 +22,10 @@ export default function Outbox() {
           {list.data?.messages.map((m) => (
             <li key={m.id} className="border-b px-6 py-2">
               <p>
-                <b>{m.to}</b> · {m.subject} <span className="text-sm text-quiet">{moment(m.sentAt)} by {m.sentBy}</span>
+                <b>{m.to}</b> · {m.subject}{' '}
+                <span className="text-sm text-quiet">
+                  {moment(m.sentAt)} by {m.sentBy}
+                </span>
               </p>
               <p className="text-[15px]">{m.body}</p>
             </li>

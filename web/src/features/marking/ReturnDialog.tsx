@@ -15,15 +15,30 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const path = { id: handoutId }
-  const refresh = () => Promise.all(['handouts', 'lookout', 'results', 'desk', 'outbox'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+  const refresh = () =>
+    Promise.all(
+      ['handouts', 'lookout', 'results', 'desk', 'outbox'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+    )
   const give = async () => {
     setBusy(true)
     setError(null)
     try {
-      const done = await take(api.POST('/api/handouts/{id}/return', { params: { path }, body: { students: null, message } }))
+      const done = await take(
+        api.POST('/api/handouts/{id}/return', { params: { path }, body: { students: null, message } }),
+      )
       await refresh()
-      const waiting = done.waiting.length > 0 ? ` ${plural(done.waiting.length, 'student')} still wait for a marker and got nothing.` : ''
-      toast(done.returned === 0 ? `Nothing was ready to return.${waiting}` : `Returned to ${plural(done.returned, 'student')}.${waiting}`, done.returned > 0 ? { undo: () => void take(api.POST('/api/handouts/{id}/take-back', { params: { path } })).then(refresh) } : {})
+      const waiting =
+        done.waiting.length > 0
+          ? ` ${plural(done.waiting.length, 'student')} still wait for a marker and got nothing.`
+          : ''
+      toast(
+        done.returned === 0
+          ? `Nothing was ready to return.${waiting}`
+          : `Returned to ${plural(done.returned, 'student')}.${waiting}`,
+        done.returned > 0
+          ? { undo: () => void take(api.POST('/api/handouts/{id}/take-back', { params: { path } })).then(refresh) }
+          : {},
+      )
       onClose()
     } catch (thrown) {
       setError(thrown)
@@ -42,8 +57,16 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
         </Button>
       }
     >
-      <p className="mb-3">Students see their marks, feedback, keys and comments. Work that still waits for a marker stays here.</p>
-      <AreaField label="A message to all of them" rows={3} maxLength={2000} value={message} onChange={(e) => setMessage(e.target.value)} />
+      <p className="mb-3">
+        Students see their marks, feedback, keys and comments. Work that still waits for a marker stays here.
+      </p>
+      <AreaField
+        label="A message to all of them"
+        rows={3}
+        maxLength={2000}
+        value={message}
+        onChange={(e) => setMessage(e.target.value)}
+      />
       <FaultLine error={error} />
     </Dialog>
   )

@@ -17,7 +17,11 @@ export function nextWaiting(order: number[], answers: Answer[], at: number): num
 }
 
 /** Points reached and possible for the levels picked; null while a criterion is open. */
-export function pointsOf(criteria: Schemas['Criterion'][], levels: (number | null)[], value: (points: string) => number): { reached: number | null; possible: number } {
+export function pointsOf(
+  criteria: Schemas['Criterion'][],
+  levels: (number | null)[],
+  value: (points: string) => number,
+): { reached: number | null; possible: number } {
   const possible = criteria.reduce((sum, c) => sum + Math.max(0, ...c.levels.map((l) => value(l.points))), 0)
   let reached: number | null = 0
   criteria.forEach((c, i) => {

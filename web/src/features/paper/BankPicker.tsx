@@ -10,10 +10,25 @@ import { Failed, Loading } from '@/ui/States'
 type Row = Schemas['BankItemRowView']
 
 /** Takes questions from the bank into the paper. */
-export function BankPicker({ open, onClose, onTake, used }: { open: boolean; onClose: () => void; onTake: (items: Row[]) => void; used: Set<string> }) {
+export function BankPicker({
+  open,
+  onClose,
+  onTake,
+  used,
+}: {
+  open: boolean
+  onClose: () => void
+  onTake: (items: Row[]) => void
+  used: Set<string>
+}) {
   const [q, setQ] = useState('')
   const [chosen, setChosen] = useState<Row[]>([])
-  const list = useQuery({ queryKey: ['items', { q }], queryFn: () => take(api.GET('/api/items', { params: { query: { q } } })), placeholderData: keepPreviousData, enabled: open })
+  const list = useQuery({
+    queryKey: ['items', { q }],
+    queryFn: () => take(api.GET('/api/items', { params: { query: { q } } })),
+    placeholderData: keepPreviousData,
+    enabled: open,
+  })
   const has = (row: Row) => chosen.some((c) => c.id === row.id)
   return (
     <Dialog
@@ -35,7 +50,15 @@ export function BankPicker({ open, onClose, onTake, used }: { open: boolean; onC
         </Button>
       }
     >
-      <TextField label="Search" hideLabel type="search" placeholder="words in the question" value={q} onChange={(e) => setQ(e.target.value)} autoFocus />
+      <TextField
+        label="Search"
+        hideLabel
+        type="search"
+        placeholder="words in the question"
+        value={q}
+        onChange={(e) => setQ(e.target.value)}
+        autoFocus
+      />
       {list.isPending ? <Loading /> : null}
       {list.isError ? <Failed error={list.error} /> : null}
       {list.data?.items.length === 0 ? <p className="py-4 text-quiet">No question fits these words.</p> : null}
@@ -43,7 +66,12 @@ export function BankPicker({ open, onClose, onTake, used }: { open: boolean; onC
         {list.data?.items.map((row) => (
           <li key={row.id} className="border-b">
             <label className="flex gap-3 py-2">
-              <input type="checkbox" className="mt-1 size-4 accent-rust" checked={has(row)} onChange={() => setChosen(has(row) ? chosen.filter((c) => c.id !== row.id) : [...chosen, row])} />
+              <input
+                type="checkbox"
+                className="mt-1 size-4 accent-rust"
+                checked={has(row)}
+                onChange={() => setChosen(has(row) ? chosen.filter((c) => c.id !== row.id) : [...chosen, row])}
+              />
               <span className="min-w-0 flex-1">
                 <b>{row.title}</b> {used.has(row.id) ? <span className="text-sm text-blue">in this paper</span> : null}
                 <span className="block truncate text-sm text-quiet">{row.gist}</span>

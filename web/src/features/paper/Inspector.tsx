@@ -4,7 +4,13 @@ import { Button } from '@/ui/Button'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 
-type Props = { paper: Paper; proof: Schemas['PaperProofView']; selected: string | null; onChange: (paper: Paper) => void; onSelect: (id: string | null) => void }
+type Props = {
+  paper: Paper
+  proof: Schemas['PaperProofView']
+  selected: string | null
+  onChange: (paper: Paper) => void
+  onSelect: (id: string | null) => void
+}
 
 /** What can be said of, and set for, the part that is selected; below it, the whole paper. */
 export function Inspector({ paper, proof, selected, onChange, onSelect }: Props) {
@@ -15,13 +21,22 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
       {entry?.kind === 'question' ? (
         <section>
           <h2 className="mb-2 text-lg">This question here</h2>
-          <TextField label="Marks in this paper" inputMode="decimal" value={short(entry.points)} onChange={(e) => onChange(withEntry(paper, { ...entry, points: e.target.value || '0' }))} />
+          <TextField
+            label="Marks in this paper"
+            inputMode="decimal"
+            value={short(entry.points)}
+            onChange={(e) => onChange(withEntry(paper, { ...entry, points: e.target.value || '0' }))}
+          />
         </section>
       ) : null}
       {section ? (
         <section className="flex flex-col gap-3">
           <h2 className="text-lg">Section</h2>
-          <TextField label="Title" value={section.title} onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))} />
+          <TextField
+            label="Title"
+            value={section.title}
+            onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))}
+          />
           <RouteForm paper={paper} section={section} onChange={onChange} />
           {paper.sections.length > 1 ? (
             <div>
@@ -42,14 +57,23 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
       <section>
         <h2 className="text-lg">Proof</h2>
         <p className="text-[15px]">
-          {proof.leastPoints === proof.mostPoints ? `${proof.mostPoints} marks` : `${proof.leastPoints} to ${proof.mostPoints} marks`},{' '}
-          {proof.leastQuestions === proof.mostQuestions ? `${proof.mostQuestions} questions` : `${proof.leastQuestions} to ${proof.mostQuestions} questions`} over all routes.
+          {proof.leastPoints === proof.mostPoints
+            ? `${proof.mostPoints} marks`
+            : `${proof.leastPoints} to ${proof.mostPoints} marks`}
+          ,{' '}
+          {proof.leastQuestions === proof.mostQuestions
+            ? `${proof.mostQuestions} questions`
+            : `${proof.leastQuestions} to ${proof.mostQuestions} questions`}{' '}
+          over all routes.
         </p>
         {proof.defects.length === 0 ? <p className="text-good">✓ No defects.</p> : null}
         <ul className="mt-2 flex flex-col gap-1.5 text-[15px]">
           {proof.defects.map((d, i) => (
             <li key={i}>
-              <button className={`text-left hover:underline ${d.blocks ? 'font-semibold text-bad' : 'text-quiet'}`} onClick={() => d.where && onSelect(d.where)}>
+              <button
+                className={`text-left hover:underline ${d.blocks ? 'font-semibold text-bad' : 'text-quiet'}`}
+                onClick={() => d.where && onSelect(d.where)}
+              >
                 {d.blocks ? '✕ ' : '○ '}
                 {d.message}
               </button>
@@ -63,7 +87,15 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
 
 const short = (text: string) => (text.includes('/') ? String(Math.round(rational(text) * 1e6) / 1e6) : text)
 
-function RouteForm({ paper, section, onChange }: { paper: Paper; section: Paper['sections'][number]; onChange: (paper: Paper) => void }) {
+function RouteForm({
+  paper,
+  section,
+  onChange,
+}: {
+  paper: Paper
+  section: Paper['sections'][number]
+  onChange: (paper: Paper) => void
+}) {
   const route = section.route
   const at = paper.sections.indexOf(section)
   const following = paper.sections[at + 1]?.id ?? 'end'
@@ -79,10 +111,19 @@ function RouteForm({ paper, section, onChange }: { paper: Paper; section: Paper[
       <option value="end">the end</option>
     </>
   )
-  const set = (change: Partial<NonNullable<typeof route>>) => onChange(withSection(paper, section.id, { route: { below: '1/2', then: following, else: paper.sections[at + 2]?.id ?? 'end', ...route, ...change } }))
+  const set = (change: Partial<NonNullable<typeof route>>) =>
+    onChange(
+      withSection(paper, section.id, {
+        route: { below: '1/2', then: following, else: paper.sections[at + 2]?.id ?? 'end', ...route, ...change },
+      }),
+    )
   return (
     <div className="flex flex-col gap-2">
-      <Tick label="Branch after this section" checked={route !== null} onChange={(e) => (e.target.checked ? set({}) : onChange(withSection(paper, section.id, { route: null })))} />
+      <Tick
+        label="Branch after this section"
+        checked={route !== null}
+        onChange={(e) => (e.target.checked ? set({}) : onChange(withSection(paper, section.id, { route: null })))}
+      />
       {route ? (
         <>
           <SelectField label="Below" value={route.below} onChange={(e) => set({ below: e.target.value })}>
@@ -111,16 +152,39 @@ function MasteryForm({ paper, onChange }: { paper: Paper; onChange: (paper: Pape
   return (
     <section className="flex flex-col gap-2">
       <h2 className="text-lg">Mastery rule</h2>
-      <Tick label="Missed questions come back until right" checked={rule !== null} onChange={(e) => set(e.target.checked ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)} />
+      <Tick
+        label="Missed questions come back until right"
+        checked={rule !== null}
+        onChange={(e) => set(e.target.checked ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)}
+      />
       {rule ? (
         <>
-          <SelectField label="At most" value={String(rule.returns)} onChange={(e) => set({ returns: Number(e.target.value), credits: Array.from({ length: Number(e.target.value) + 1 }, (_, i) => credit(i)) })}>
+          <SelectField
+            label="At most"
+            value={String(rule.returns)}
+            onChange={(e) =>
+              set({
+                returns: Number(e.target.value),
+                credits: Array.from({ length: Number(e.target.value) + 1 }, (_, i) => credit(i)),
+              })
+            }
+          >
             <option value="1">once</option>
             <option value="2">twice</option>
             <option value="3">three times</option>
           </SelectField>
           {Array.from({ length: rule.returns + 1 }, (_, i) => (
-            <SelectField key={i} label={`Try ${i + 1} earns`} value={credit(i)} onChange={(e) => set({ ...rule, credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? e.target.value : credit(j))) })}>
+            <SelectField
+              key={i}
+              label={`Try ${i + 1} earns`}
+              value={credit(i)}
+              onChange={(e) =>
+                set({
+                  ...rule,
+                  credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? e.target.value : credit(j))),
+                })
+              }
+            >
               {[...new Set(['1', '3/4', '1/2', '1/4', '0', credit(i)])].map((c) => (
                 <option key={c} value={c}>
                   {c === '1' ? 'all marks' : c === '0' ? 'no marks' : `${c} of the marks`}

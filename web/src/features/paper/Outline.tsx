@@ -1,17 +1,42 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core'
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import type { Schemas } from '@/lib/api/client'
 import { rational } from '@/lib/format'
-import { entryOf, numbersOf, placed, sectionOf, type Entry, type Paper, type Section } from './draft'
+import { numbersOf, placed, sectionOf, type Entry, type Paper, type Section } from './draft'
 
-type Props = { paper: Paper; items: Record<string, Schemas['Item']>; selected: string | null; onSelect: (id: string) => void; onChange: (paper: Paper) => void; blocked: Set<string> }
+type Props = {
+  paper: Paper
+  items: Record<string, Schemas['Item']>
+  selected: string | null
+  onSelect: (id: string) => void
+  onChange: (paper: Paper) => void
+  blocked: Set<string>
+}
 
-export const entryTitle = (entry: Entry, items: Props['items']) => (entry.kind === 'source' ? entry.source.title || 'Source' : items[entry.item]?.title || 'Untitled question')
+const entryTitle = (entry: Entry, items: Props['items']) =>
+  entry.kind === 'source' ? entry.source.title || 'Source' : items[entry.item]?.title || 'Untitled question'
 
 /** The paper's outline. Entries are dragged, or moved with Alt and the arrows. */
 export function Outline({ paper, items, selected, onSelect, onChange, blocked }: Props) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }))
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
   const numbers = numbersOf(paper)
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return
@@ -29,7 +54,15 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
           <SectionPart key={section.id} {...{ section, paper, selected, onSelect, blocked }}>
             <SortableContext items={section.entries.map((e) => e.id)} strategy={verticalListSortingStrategy}>
               {section.entries.map((entry) => (
-                <EntryRow key={entry.id} entry={entry} number={numbers.get(entry.id)} title={entryTitle(entry, items)} selected={entry.id === selected} blocked={blocked.has(entry.id)} onSelect={() => onSelect(entry.id)} />
+                <EntryRow
+                  key={entry.id}
+                  entry={entry}
+                  number={numbers.get(entry.id)}
+                  title={entryTitle(entry, items)}
+                  selected={entry.id === selected}
+                  blocked={blocked.has(entry.id)}
+                  onSelect={() => onSelect(entry.id)}
+                />
               ))}
             </SortableContext>
           </SectionPart>
@@ -39,7 +72,21 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
   )
 }
 
-function SectionPart({ section, paper, selected, onSelect, blocked, children }: { section: Section; paper: Paper; selected: string | null; onSelect: (id: string) => void; blocked: Set<string>; children: React.ReactNode }) {
+function SectionPart({
+  section,
+  paper,
+  selected,
+  onSelect,
+  blocked,
+  children,
+}: {
+  section: Section
+  paper: Paper
+  selected: string | null
+  onSelect: (id: string) => void
+  blocked: Set<string>
+  children: React.ReactNode
+}) {
   const { setNodeRef } = useDroppable({ id: section.id })
   const points = section.entries.reduce((sum, e) => sum + (e.kind === 'question' ? rational(e.points) : 0), 0)
   const name = (id: string) => (id === 'end' ? 'end' : (paper.sections.find((s) => s.id === id)?.title ?? '?'))
@@ -47,7 +94,11 @@ function SectionPart({ section, paper, selected, onSelect, blocked, children }: 
   const route = section.route
   return (
     <li ref={setNodeRef}>
-      <button className={`flex w-full items-baseline gap-2 px-2 py-1 text-left ${selected === section.id ? 'rung-row' : ''}`} onClick={() => onSelect(section.id)} aria-current={selected === section.id || undefined}>
+      <button
+        className={`flex w-full items-baseline gap-2 px-2 py-1 text-left ${selected === section.id ? 'rung-row' : ''}`}
+        onClick={() => onSelect(section.id)}
+        aria-current={selected === section.id || undefined}
+      >
         <span className="flex-1 font-head font-semibold">
           {section.title || 'Section'}
           {blocked.has(section.id) ? <span className="text-bad"> ✕</span> : null}
@@ -73,22 +124,49 @@ function SectionPart({ section, paper, selected, onSelect, blocked, children }: 
   )
 }
 
-function EntryRow({ entry, number, title, selected, blocked, onSelect }: { entry: Entry; number: number | undefined; title: string; selected: boolean; blocked: boolean; onSelect: () => void }) {
+function EntryRow({
+  entry,
+  number,
+  title,
+  selected,
+  blocked,
+  onSelect,
+}: {
+  entry: Entry
+  number: number | undefined
+  title: string
+  selected: boolean
+  blocked: boolean
+  onSelect: () => void
+}) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: entry.id })
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`${selected ? 'rung-row' : 'hover:bg-pale'} ${isDragging ? 'z-10 opacity-70' : ''} flex items-stretch`}>
-      <button className="flex min-w-0 flex-1 gap-2 py-1.5 pl-3 text-left" onClick={onSelect} aria-current={selected || undefined}>
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`${selected ? 'rung-row' : 'hover:bg-pale'} ${isDragging ? 'z-10 opacity-70' : ''} flex items-stretch`}
+    >
+      <button
+        className="flex min-w-0 flex-1 gap-2 py-1.5 pl-3 text-left"
+        onClick={onSelect}
+        aria-current={selected || undefined}
+      >
         <span className="w-5 shrink-0 text-right text-quiet tabular-nums">{number ?? '¶'}</span>
         <span className={`min-w-0 flex-1 ${selected ? 'font-semibold' : ''}`}>
           {title}
           {blocked ? <span className="text-bad"> ✕</span> : null}
         </span>
       </button>
-      <button {...attributes} {...listeners} role="button" className="touch-none px-1.5 text-edge hover:text-ink" aria-label={`Drag ${title}`} title="Drag, or Alt with the arrows">
+      <button
+        {...attributes}
+        {...listeners}
+        role="button"
+        className="touch-none px-1.5 text-edge hover:text-ink"
+        aria-label={`Drag ${title}`}
+        title="Drag, or Alt with the arrows"
+      >
         ⠿
       </button>
     </li>
   )
 }
-
-export const selectedEntry = (paper: Paper, id: string | null) => entryOf(paper, id)

@@ -8,7 +8,17 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { toast } from '@/ui/Toasts'
 import { BankPicker } from './BankPicker'
-import { freshId, inserted, numbersOf, sectionOf, stepped, withEntry, withoutEntry, type Entry, type Paper } from './draft'
+import {
+  freshId,
+  inserted,
+  numbersOf,
+  sectionOf,
+  stepped,
+  withEntry,
+  withoutEntry,
+  type Entry,
+  type Paper,
+} from './draft'
 import { Inspector } from './Inspector'
 import { Outline } from './Outline'
 import { SourceForm } from './SourceForm'
@@ -23,7 +33,9 @@ type Props = {
 export default function PaperDesk({ stored, question }: Props) {
   const draft = useDraft(stored)
   const { paper, view, change } = draft
-  const [selected, setSelected] = useState<string | null>(paper.sections[0]?.entries[0]?.id ?? paper.sections[0]?.id ?? null)
+  const [selected, setSelected] = useState<string | null>(
+    paper.sections[0]?.entries[0]?.id ?? paper.sections[0]?.id ?? null,
+  )
   const [picking, setPicking] = useState(false)
   // Questions taken in this sitting are known by title before the save brings them in full.
   const [taken, setTaken] = useState<Record<string, Schemas['BankItemRowView']>>({})
@@ -31,8 +43,12 @@ export default function PaperDesk({ stored, question }: Props) {
   const client = useQueryClient()
   const entries = paper.sections.flatMap((s) => s.entries)
   const entry = entries.find((e) => e.id === selected)
-  const section = (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
-  const items = { ...Object.fromEntries(Object.values(taken).map((row) => [row.id, { title: row.title } as Schemas['Item']])), ...view.items }
+  const section =
+    (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
+  const items = {
+    ...Object.fromEntries(Object.values(taken).map((row) => [row.id, { title: row.title } as Schemas['Item']])),
+    ...view.items,
+  }
   const blocking = view.proof.defects.filter((d) => d.blocks)
   const go = (by: number) => {
     const order = paper.sections.flatMap((s) => [s.id, ...s.entries.map((e) => e.id)])
@@ -41,13 +57,20 @@ export default function PaperDesk({ stored, question }: Props) {
   }
   const addSource = () => {
     if (!section) return
-    const made: Entry = { id: freshId('e', paper), kind: 'source', source: { title: 'New source', html: '', picture: null, alt: '' } }
+    const made: Entry = {
+      id: freshId('e', paper),
+      kind: 'source',
+      source: { title: 'New source', html: '', picture: null, alt: '' },
+    }
     change(inserted(paper, [made], section.id, entry?.id))
     setSelected(made.id)
   }
   const addSection = () => {
     const id = freshId('s', paper)
-    change({ ...paper, sections: [...paper.sections, { id, title: `Section ${paper.sections.length + 1}`, entries: [], route: null }] })
+    change({
+      ...paper,
+      sections: [...paper.sections, { id, title: `Section ${paper.sections.length + 1}`, entries: [], route: null }],
+    })
     setSelected(id)
   }
   const remove = (gone: Entry) => {
@@ -77,18 +100,35 @@ export default function PaperDesk({ stored, question }: Props) {
     s: { label: 'Add a source', run: addSource },
     Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
   })
-  const said = draft.save.kind === 'saving' ? 'saving …' : draft.save.kind === 'unsaved' ? 'not saved yet' : draft.save.kind === 'failed' ? '' : draft.save.at ? `saved ${timeOfDay(draft.save.at)}` : 'saved'
+  const said =
+    draft.save.kind === 'saving'
+      ? 'saving …'
+      : draft.save.kind === 'unsaved'
+        ? 'not saved yet'
+        : draft.save.kind === 'failed'
+          ? ''
+          : draft.save.at
+            ? `saved ${timeOfDay(draft.save.at)}`
+            : 'saved'
   return (
     <>
-      <Head title={paper.title || 'Untitled paper'} note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}>
-        <span className="text-[15px] text-quiet">{view.proof.defects.length === 0 ? '' : plural(view.proof.defects.length, 'defect')}</span>
+      <Head
+        title={paper.title || 'Untitled paper'}
+        note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}
+      >
+        <span className="text-[15px] text-quiet">
+          {view.proof.defects.length === 0 ? '' : plural(view.proof.defects.length, 'defect')}
+        </span>
         <Button disabled={!draft.canUndo} onClick={draft.undo}>
           Undo
         </Button>
         <Button onClick={() => void draft.flush().then(() => navigate(`/papers/${stored.id}/preview`))}>Preview</Button>
         <PrintLinks id={stored.id} />
         {view.edition !== null && !view.ahead ? (
-          <Link className="rounded border border-rust bg-rust px-3 py-1.5 text-[15px] font-semibold text-on-rust hover:bg-rust-dark" to={`/handouts/new?edition=${view.editionId}`}>
+          <Link
+            className="rounded border border-rust bg-rust px-3 py-1.5 text-[15px] font-semibold text-on-rust hover:bg-rust-dark"
+            to={`/handouts/new?edition=${view.editionId}`}
+          >
             Hand out
           </Link>
         ) : (
@@ -118,9 +158,20 @@ export default function PaperDesk({ stored, question }: Props) {
           <div className="flex flex-col gap-4">
             <label className="flex flex-col gap-1 text-sm font-semibold">
               Title
-              <input className="field font-normal" value={paper.title} onChange={(e) => change({ ...paper, title: e.target.value })} />
+              <input
+                className="field font-normal"
+                value={paper.title}
+                onChange={(e) => change({ ...paper, title: e.target.value })}
+              />
             </label>
-            <Outline paper={paper} items={items} selected={selected} onSelect={setSelected} onChange={(next: Paper) => change(next)} blocked={new Set(blocking.map((d) => d.where))} />
+            <Outline
+              paper={paper}
+              items={items}
+              selected={selected}
+              onSelect={setSelected}
+              onChange={(next: Paper) => change(next)}
+              blocked={new Set(blocking.map((d) => d.where))}
+            />
             <div className="flex flex-col gap-2 border-t pt-3">
               <Button hint="a" onClick={() => setPicking(true)}>
                 From the bank
@@ -133,14 +184,25 @@ export default function PaperDesk({ stored, question }: Props) {
             </div>
           </div>
         }
-        right={<Inspector paper={paper} proof={view.proof} selected={selected} onChange={change} onSelect={setSelected} />}
+        right={
+          <Inspector paper={paper} proof={view.proof} selected={selected} onChange={change} onSelect={setSelected} />
+        }
       >
         <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
           {section?.entries.length === 0 ? (
-            <p className="rounded border border-dashed border-edge p-6 text-quiet">“{section.title}” is empty. Take questions from the bank (key a), or add a source (key s).</p>
+            <p className="rounded border border-dashed border-edge p-6 text-quiet">
+              “{section.title}” is empty. Take questions from the bank (key a), or add a source (key s).
+            </p>
           ) : null}
           {section?.entries.map((one) => (
-            <Sheet key={one.id} entry={one} number={numbersOf(paper).get(one.id)} on={one.id === selected} onSelect={() => setSelected(one.id)} onRemove={() => remove(one)}>
+            <Sheet
+              key={one.id}
+              entry={one}
+              number={numbersOf(paper).get(one.id)}
+              on={one.id === selected}
+              onSelect={() => setSelected(one.id)}
+              onRemove={() => remove(one)}
+            >
               {one.kind === 'source' ? (
                 one.id === selected ? (
                   <SourceForm source={one.source} onChange={(source) => change(withEntry(paper, { ...one, source }))} />
@@ -185,7 +247,8 @@ export default function PaperDesk({ stored, question }: Props) {
 }
 
 function PrintLinks({ id }: { id: string }) {
-  const style = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold whitespace-nowrap hover:border-ink'
+  const style =
+    'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold whitespace-nowrap hover:border-ink'
   return (
     <>
       <a className={style} href={`/api/papers/${id}/pdf?key=0`} download="paper.pdf">
@@ -198,12 +261,34 @@ function PrintLinks({ id }: { id: string }) {
   )
 }
 
-function Sheet({ entry, number, on, onSelect, onRemove, children }: { entry: Entry; number: number | undefined; on: boolean; onSelect: () => void; onRemove: () => void; children: ReactNode }) {
+function Sheet({
+  entry,
+  number,
+  on,
+  onSelect,
+  onRemove,
+  children,
+}: {
+  entry: Entry
+  number: number | undefined
+  on: boolean
+  onSelect: () => void
+  onRemove: () => void
+  children: ReactNode
+}) {
   const points = entry.kind === 'question' ? entry.points : ''
   return (
-    <section aria-label={number ? `Question ${number}` : 'Source'} className={`rounded border bg-sheet ${on ? 'rung-top p-6' : 'cursor-pointer px-6 py-3'}`} onClick={on ? undefined : onSelect}>
+    <section
+      aria-label={number ? `Question ${number}` : 'Source'}
+      className={`rounded border bg-sheet ${on ? 'rung-top p-6' : 'cursor-pointer px-6 py-3'}`}
+      onClick={on ? undefined : onSelect}
+    >
       <div className="flex gap-5">
-        <button className="w-8 shrink-0 self-start text-left font-head text-2xl font-semibold" onClick={onSelect} aria-label={number ? `Select question ${number}` : 'Select the source'}>
+        <button
+          className="w-8 shrink-0 self-start text-left font-head text-2xl font-semibold"
+          onClick={onSelect}
+          aria-label={number ? `Select question ${number}` : 'Select the source'}
+        >
           {number ?? '¶'}
         </button>
         <div className="min-w-0 flex-1">{children}</div>

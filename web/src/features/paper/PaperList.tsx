@@ -13,13 +13,31 @@ export default function PaperList() {
   const client = useQueryClient()
   const list = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
   const create = useMutation({
-    mutationFn: () => take(api.POST('/api/papers', { body: { paper: { version: 1, title: 'New paper', sections: [{ id: 's1', title: 'Section 1', entries: [], route: null }], mastery: null }, version: 0 } })),
+    mutationFn: () =>
+      take(
+        api.POST('/api/papers', {
+          body: {
+            paper: {
+              version: 1,
+              title: 'New paper',
+              sections: [{ id: 's1', title: 'Section 1', entries: [], route: null }],
+              mastery: null,
+            },
+            version: 0,
+          },
+        }),
+      ),
     onSuccess: (paper) => void navigate(`/papers/${paper.id}`),
   })
   const archive = async (id: string, title: string) => {
     await take(api.DELETE('/api/papers/{id}', { params: { path: { id } } }))
     void client.invalidateQueries({ queryKey: ['papers'] })
-    toast(`"${title}" is out of the list. Its handouts go on.`, { undo: () => void take(api.POST('/api/papers/{id}/restore', { params: { path: { id } } })).then(() => client.invalidateQueries({ queryKey: ['papers'] })) })
+    toast(`"${title}" is out of the list. Its handouts go on.`, {
+      undo: () =>
+        void take(api.POST('/api/papers/{id}/restore', { params: { path: { id } } })).then(() =>
+          client.invalidateQueries({ queryKey: ['papers'] }),
+        ),
+    })
   }
   useKeys({ n: { label: 'New paper', run: () => create.mutate() } })
   return (
@@ -62,7 +80,11 @@ export default function PaperList() {
                   <td className="px-2 tabular-nums">{paper.sections}</td>
                   <td className="px-2 tabular-nums">{paper.questions}</td>
                   <td className="px-2">
-                    {paper.edition === null ? <span className="text-quiet">not published</span> : `${paper.edition}, ${plural(paper.handouts, 'handout')}`}
+                    {paper.edition === null ? (
+                      <span className="text-quiet">not published</span>
+                    ) : (
+                      `${paper.edition}, ${plural(paper.handouts, 'handout')}`
+                    )}
                     {paper.ahead ? <span className="text-blue"> · draft is ahead</span> : null}
                   </td>
                   <td className="px-2 text-quiet">
@@ -70,11 +92,19 @@ export default function PaperList() {
                   </td>
                   <td className="px-2 pr-6 text-right whitespace-nowrap">
                     {paper.editionId ? (
-                      <Link className="mr-4 font-semibold text-blue underline" to={`/handouts/new?edition=${paper.editionId}`}>
+                      <Link
+                        className="mr-4 font-semibold text-blue underline"
+                        to={`/handouts/new?edition=${paper.editionId}`}
+                      >
                         Hand out
                       </Link>
                     ) : null}
-                    <Button kind="quiet" size="small" aria-label={`Archive ${paper.title}`} onClick={() => void archive(paper.id, paper.title)}>
+                    <Button
+                      kind="quiet"
+                      size="small"
+                      aria-label={`Archive ${paper.title}`}
+                      onClick={() => void archive(paper.id, paper.title)}
+                    >
                       Archive
                     </Button>
                   </td>

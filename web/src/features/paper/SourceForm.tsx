@@ -29,7 +29,11 @@ export function SourceForm({ source, onChange }: { source: Source; onChange: (so
   }
   return (
     <div className="flex flex-col gap-4">
-      <TextField label="Title of the source" value={source.title} onChange={(e) => onChange({ ...source, title: e.target.value })} />
+      <TextField
+        label="Title of the source"
+        value={source.title}
+        onChange={(e) => onChange({ ...source, title: e.target.value })}
+      />
       <RichEditor label="Passage" value={source.html} onChange={(html) => onChange({ ...source, html })} />
       {source.picture ? (
         <figure>
@@ -43,7 +47,13 @@ export function SourceForm({ source, onChange }: { source: Source; onChange: (so
       ) : (
         <label className="flex flex-col gap-1 text-sm font-semibold">
           Picture: PNG, JPEG, GIF or WebP, at most 2 MB
-          <input type="file" accept="image/png,image/jpeg,image/gif,image/webp" disabled={busy} onChange={(e) => void upload(e.target.files?.[0])} className="font-normal" />
+          <input
+            type="file"
+            accept="image/png,image/jpeg,image/gif,image/webp"
+            disabled={busy}
+            onChange={(e) => void upload(e.target.files?.[0])}
+            className="font-normal"
+          />
         </label>
       )}
       {fault ? (
@@ -51,7 +61,14 @@ export function SourceForm({ source, onChange }: { source: Source; onChange: (so
           ✕ {fault}
         </p>
       ) : null}
-      {source.picture ? <AreaField label="What the picture shows, for who cannot see it" rows={2} value={source.alt} onChange={(e) => onChange({ ...source, alt: e.target.value })} /> : null}
+      {source.picture ? (
+        <AreaField
+          label="What the picture shows, for who cannot see it"
+          rows={2}
+          value={source.alt}
+          onChange={(e) => onChange({ ...source, alt: e.target.value })}
+        />
+      ) : null}
     </div>
   )
 }

@@ -14,14 +14,26 @@ export const freshId = (prefix: 'e' | 's', paper: Paper): string => {
   return id
 }
 
-export const sectionOf = (paper: Paper, entryId: string) => paper.sections.find((s) => s.entries.some((e) => e.id === entryId))
-export const entryOf = (paper: Paper, entryId: string | null) => paper.sections.flatMap((s) => s.entries).find((e) => e.id === entryId)
+export const sectionOf = (paper: Paper, entryId: string) =>
+  paper.sections.find((s) => s.entries.some((e) => e.id === entryId))
+const entryOf = (paper: Paper, entryId: string | null) =>
+  paper.sections.flatMap((s) => s.entries).find((e) => e.id === entryId)
 
-const inSection = (paper: Paper, sectionId: string, change: (section: Section) => Section): Paper => ({ ...paper, sections: paper.sections.map((s) => (s.id === sectionId ? change(s) : s)) })
+const inSection = (paper: Paper, sectionId: string, change: (section: Section) => Section): Paper => ({
+  ...paper,
+  sections: paper.sections.map((s) => (s.id === sectionId ? change(s) : s)),
+})
 
-export const withSection = (paper: Paper, sectionId: string, change: Partial<Section>) => inSection(paper, sectionId, (s) => ({ ...s, ...change }))
-export const withEntry = (paper: Paper, entry: Entry): Paper => ({ ...paper, sections: paper.sections.map((s) => ({ ...s, entries: s.entries.map((e) => (e.id === entry.id ? entry : e)) })) })
-export const withoutEntry = (paper: Paper, entryId: string): Paper => ({ ...paper, sections: paper.sections.map((s) => ({ ...s, entries: s.entries.filter((e) => e.id !== entryId) })) })
+export const withSection = (paper: Paper, sectionId: string, change: Partial<Section>) =>
+  inSection(paper, sectionId, (s) => ({ ...s, ...change }))
+export const withEntry = (paper: Paper, entry: Entry): Paper => ({
+  ...paper,
+  sections: paper.sections.map((s) => ({ ...s, entries: s.entries.map((e) => (e.id === entry.id ? entry : e)) })),
+})
+export const withoutEntry = (paper: Paper, entryId: string): Paper => ({
+  ...paper,
+  sections: paper.sections.map((s) => ({ ...s, entries: s.entries.filter((e) => e.id !== entryId) })),
+})
 
 /** Puts entries behind another, or at the end of a section. */
 export function inserted(paper: Paper, entries: Entry[], sectionId: string, afterId?: string | null): Paper {
@@ -37,7 +49,10 @@ export function inserted(paper: Paper, entries: Entry[], sectionId: string, afte
 export function placed(paper: Paper, entryId: string, sectionId: string, index: number): Paper {
   const entry = entryOf(paper, entryId)
   if (!entry) return paper
-  return inSection(withoutEntry(paper, entryId), sectionId, (s) => ({ ...s, entries: [...s.entries.slice(0, index), entry, ...s.entries.slice(index)] }))
+  return inSection(withoutEntry(paper, entryId), sectionId, (s) => ({
+    ...s,
+    entries: [...s.entries.slice(0, index), entry, ...s.entries.slice(index)],
+  }))
 }
 
 /** One step up or down, over the section's edge into its neighbour. */
@@ -55,19 +70,26 @@ export function stepped(paper: Paper, entryId: string, by: -1 | 1): Paper {
 /** Removes a section; routes that led to it lead to the end instead. */
 export function withoutSection(paper: Paper, sectionId: string): Paper {
   const mend = (target: string) => (target === sectionId ? 'end' : target)
-  return { ...paper, sections: paper.sections.filter((s) => s.id !== sectionId).map((s) => (s.route ? { ...s, route: { ...s.route, then: mend(s.route.then), else: mend(s.route.else) } } : s)) }
+  return {
+    ...paper,
+    sections: paper.sections
+      .filter((s) => s.id !== sectionId)
+      .map((s) => (s.route ? { ...s, route: { ...s.route, then: mend(s.route.then), else: mend(s.route.else) } } : s)),
+  }
 }
 
 export function numbersOf(paper: Paper): Map<string, number> {
   const numbers = new Map<string, number>()
-  for (const section of paper.sections) for (const entry of section.entries) if (entry.kind === 'question') numbers.set(entry.id, numbers.size + 1)
+  for (const section of paper.sections)
+    for (const entry of section.entries) if (entry.kind === 'question') numbers.set(entry.id, numbers.size + 1)
   return numbers
 }
 
 export type History = { past: Paper[]; now: Paper; future: Paper[] }
 const DEEP = 100
 export const began = (paper: Paper): History => ({ past: [], now: paper, future: [] })
-export const changed = (h: History, next: Paper): History => (next === h.now ? h : { past: [...h.past.slice(-DEEP + 1), h.now], now: next, future: [] })
+export const changed = (h: History, next: Paper): History =>
+  next === h.now ? h : { past: [...h.past.slice(-DEEP + 1), h.now], now: next, future: [] }
 export const undone = (h: History): History => {
   const back = h.past.at(-1)
   return back ? { past: h.past.slice(0, -1), now: back, future: [h.now, ...h.future] } : h

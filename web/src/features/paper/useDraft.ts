@@ -5,14 +5,21 @@ import { began, changed, redone, undone, type Paper } from './draft'
 
 const SAVE_AFTER = 700
 
-export type SaveState = { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'unsaved' } | { kind: 'failed'; problem: Problem }
+export type SaveState =
+  { kind: 'saved'; at: Date | null } | { kind: 'saving' } | { kind: 'unsaved' } | { kind: 'failed'; problem: Problem }
 
 /** A draft that saves itself, one save at a time, and never over somebody else's. */
 export function useDraft(stored: Schemas['PaperPaperView']) {
   const [history, setHistory] = useState(() => began(stored.paper))
   const [view, setView] = useState(stored)
   const [save, setSave] = useState<SaveState>({ kind: 'saved', at: null })
-  const state = useRef({ paper: stored.paper, sent: stored.paper, version: stored.version, busy: false, stopped: false })
+  const state = useRef({
+    paper: stored.paper,
+    sent: stored.paper,
+    version: stored.version,
+    busy: false,
+    stopped: false,
+  })
   const client = useQueryClient()
 
   const flush = useCallback(async (): Promise<boolean> => {
@@ -22,7 +29,12 @@ export function useDraft(stored: Schemas['PaperPaperView']) {
     setSave({ kind: 'saving' })
     const sending = s.paper
     try {
-      const answer = await take(api.PUT('/api/papers/{id}', { params: { path: { id: stored.id } }, body: { paper: sending, version: s.version } }))
+      const answer = await take(
+        api.PUT('/api/papers/{id}', {
+          params: { path: { id: stored.id } },
+          body: { paper: sending, version: s.version },
+        }),
+      )
       s.version = answer.version
       s.sent = sending
       setView(answer)
@@ -60,10 +72,19 @@ export function useDraft(stored: Schemas['PaperPaperView']) {
     }
   }, [flush])
 
-  const change = useCallback((next: Paper | ((old: Paper) => Paper)) => setHistory((h) => changed(h, typeof next === 'function' ? next(h.now) : next)), [])
+  const change = useCallback(
+    (next: Paper | ((old: Paper) => Paper)) =>
+      setHistory((h) => changed(h, typeof next === 'function' ? next(h.now) : next)),
+    [],
+  )
   const publish = async () => {
     if (!(await flush())) throw new Problem(0, 'The draft is not saved yet.', 'Wait for "saved", then publish.')
-    const answer = await take(api.POST('/api/papers/{id}/publish', { params: { path: { id: stored.id } }, body: { version: state.current.version } }))
+    const answer = await take(
+      api.POST('/api/papers/{id}/publish', {
+        params: { path: { id: stored.id } },
+        body: { version: state.current.version },
+      }),
+    )
     setView(answer)
     client.setQueryData(['paper', stored.id], answer)
     void client.invalidateQueries({ queryKey: ['papers'] })

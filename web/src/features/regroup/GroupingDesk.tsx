@@ -17,16 +17,33 @@ export default function GroupingDesk() {
   const [by, setBy] = useState<'rung' | 'misconception'>('misconception')
   const grouping = useQuery({
     queryKey: id ? ['grouping', id] : ['proposal', handout, by],
-    queryFn: () => take(id ? api.GET('/api/groupings/{id}', { params: { path: { id } } }) : api.GET('/api/handouts/{id}/groups', { params: { path: { id: handout ?? '' }, query: { by } } })),
+    queryFn: () =>
+      take(
+        id
+          ? api.GET('/api/groupings/{id}', { params: { path: { id } } })
+          : api.GET('/api/handouts/{id}/groups', { params: { path: { id: handout ?? '' }, query: { by } } }),
+      ),
     refetchOnWindowFocus: false,
     staleTime: 60_000,
   })
   if (grouping.isPending) return <Loading what="Forming groups" />
   if (grouping.isError) return <Failed error={grouping.error} retry={() => void grouping.refetch()} />
-  return id ? <Kept key={id} grouping={grouping.data} /> : <Proposal key={`${by}-${grouping.dataUpdatedAt}`} proposal={grouping.data} by={by} onBy={setBy} />
+  return id ? (
+    <Kept key={id} grouping={grouping.data} />
+  ) : (
+    <Proposal key={`${by}-${grouping.dataUpdatedAt}`} proposal={grouping.data} by={by} onBy={setBy} />
+  )
 }
 
-function Proposal({ proposal, by, onBy }: { proposal: Schemas['RegroupGroupingView']; by: 'rung' | 'misconception'; onBy: (by: 'rung' | 'misconception') => void }) {
+function Proposal({
+  proposal,
+  by,
+  onBy,
+}: {
+  proposal: Schemas['RegroupGroupingView']
+  by: 'rung' | 'misconception'
+  onBy: (by: 'rung' | 'misconception') => void
+}) {
   const [history, setHistory] = useState<Group[][]>([proposal.groups])
   const [name, setName] = useState(proposal.name)
   const [busy, setBusy] = useState(false)
@@ -34,7 +51,11 @@ function Proposal({ proposal, by, onBy }: { proposal: Schemas['RegroupGroupingVi
   const client = useQueryClient()
   const groups = history.at(-1) ?? []
   const undo = () => setHistory((h) => (h.length > 1 ? h.slice(0, -1) : h))
-  useKeys({ 'Ctrl+z': { label: 'Take the last move back', run: undo }, '1': { label: 'By misconception', run: () => onBy('misconception') }, '2': { label: 'By rung', run: () => onBy('rung') } })
+  useKeys({
+    'Ctrl+z': { label: 'Take the last move back', run: undo },
+    '1': { label: 'By misconception', run: () => onBy('misconception') },
+    '2': { label: 'By rung', run: () => onBy('rung') },
+  })
   const keep = async () => {
     setBusy(true)
     try {
@@ -42,7 +63,15 @@ function Proposal({ proposal, by, onBy }: { proposal: Schemas['RegroupGroupingVi
       const made = await take(
         api.POST('/api/handouts/{id}/groupings', {
           params: { path: { id: proposal.handoutId } },
-          body: { name, aim: by, groups: filled.map((g) => ({ name: g.name, about: g.about, members: g.members.map((m) => ({ studentId: m.studentId, reason: m.reason })) })) },
+          body: {
+            name,
+            aim: by,
+            groups: filled.map((g) => ({
+              name: g.name,
+              about: g.about,
+              members: g.members.map((m) => ({ studentId: m.studentId, reason: m.reason })),
+            })),
+          },
         }),
       )
       void client.invalidateQueries({ queryKey: ['groupings'] })
@@ -57,10 +86,21 @@ function Proposal({ proposal, by, onBy }: { proposal: Schemas['RegroupGroupingVi
   }
   return (
     <>
-      <Head title="Regroup" note={`from “${proposal.handout}” · ${plural(groups.reduce((n, g) => n + g.members.length, 0), 'student')}`}>
+      <Head
+        title="Regroup"
+        note={`from “${proposal.handout}” · ${plural(
+          groups.reduce((n, g) => n + g.members.length, 0),
+          'student',
+        )}`}
+      >
         <div role="group" aria-label="Aim" className="flex rounded border border-edge/60">
           {(['misconception', 'rung'] as const).map((aim) => (
-            <button key={aim} aria-pressed={by === aim} className={`px-3 py-1.5 text-[15px] font-semibold ${by === aim ? 'bg-ink text-ground' : 'bg-sheet'}`} onClick={() => onBy(aim)}>
+            <button
+              key={aim}
+              aria-pressed={by === aim}
+              className={`px-3 py-1.5 text-[15px] font-semibold ${by === aim ? 'bg-ink text-ground' : 'bg-sheet'}`}
+              onClick={() => onBy(aim)}
+            >
               By {aim}
             </button>
           ))}
@@ -78,7 +118,10 @@ function Proposal({ proposal, by, onBy }: { proposal: Schemas['RegroupGroupingVi
           <input className="field font-normal" value={name} maxLength={120} onChange={(e) => setName(e.target.value)} />
         </label>
         {groups.length === 0 ? <p className="text-quiet">Nobody has handed in work to group by.</p> : null}
-        <Groups groups={groups} onMove={(student, to) => setHistory((h) => [...h, movedTo(h.at(-1) ?? [], student, to)])} />
+        <Groups
+          groups={groups}
+          onMove={(student, to) => setHistory((h) => [...h, movedTo(h.at(-1) ?? [], student, to)])}
+        />
       </div>
     </>
   )
@@ -104,15 +147,27 @@ function Groups({ groups, onMove }: { groups: Group[]; onMove?: (studentId: stri
               {plural(group.members.length, 'student')}
               {group.nextStep ? ` · ${group.nextStep}` : ''}
             </p>
-            {group.handouts.length > 0 ? <p className="text-sm text-good">✓ handed: {group.handouts.join(', ')}</p> : null}
+            {group.handouts.length > 0 ? (
+              <p className="text-sm text-good">✓ handed: {group.handouts.join(', ')}</p>
+            ) : null}
           </header>
           <ul>
             {group.members.map((m) => (
-              <li key={m.studentId} draggable={Boolean(onMove)} onDragStart={(e) => e.dataTransfer.setData('text/plain', m.studentId)} className={`border-b px-4 py-1.5 ${onMove ? 'cursor-grab' : ''}`}>
+              <li
+                key={m.studentId}
+                draggable={Boolean(onMove)}
+                onDragStart={(e) => e.dataTransfer.setData('text/plain', m.studentId)}
+                className={`border-b px-4 py-1.5 ${onMove ? 'cursor-grab' : ''}`}
+              >
                 <div className="flex items-center gap-2">
                   <span className="flex-1 font-semibold">{m.name}</span>
                   {onMove ? (
-                    <select aria-label={`Group of ${m.name}`} className="max-w-32 rounded border border-edge/60 bg-sheet px-1 text-sm" value={i} onChange={(e) => onMove(m.studentId, Number(e.target.value))}>
+                    <select
+                      aria-label={`Group of ${m.name}`}
+                      className="max-w-32 rounded border border-edge/60 bg-sheet px-1 text-sm"
+                      value={i}
+                      onChange={(e) => onMove(m.studentId, Number(e.target.value))}
+                    >
                       {groups.map((g, j) => (
                         <option key={j} value={j}>
                           {j === i ? 'move to …' : g.name}
@@ -147,7 +202,16 @@ function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] }) {
       const next = await take(
         api.POST('/api/groupings/{id}/follow-ups', {
           params: { path: { id: grouping.id ?? '' } },
-          body: { groups: chosen.map(([groupId, editionId]) => ({ groupId, editionId, requestId: requests[groupId] ?? '' })), conditions: { attempts: 1, counts: 'best', shuffleQuestions: false, shuffleOptions: false, feedback: 'on return' } },
+          body: {
+            groups: chosen.map(([groupId, editionId]) => ({ groupId, editionId, requestId: requests[groupId] ?? '' })),
+            conditions: {
+              attempts: 1,
+              counts: 'best',
+              shuffleQuestions: false,
+              shuffleOptions: false,
+              feedback: 'on return',
+            },
+          },
         }),
       )
       setShown(next)
@@ -165,7 +229,10 @@ function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] }) {
   }
   return (
     <>
-      <Head title={shown.name} note={`by ${shown.aim}, from “${shown.handout}” · ${shown.madeAt ? moment(shown.madeAt) : ''} by ${shown.madeBy ?? ''}`}>
+      <Head
+        title={shown.name}
+        note={`by ${shown.aim}, from “${shown.handout}” · ${shown.madeAt ? moment(shown.madeAt) : ''} by ${shown.madeBy ?? ''}`}
+      >
         <Button kind="do" disabled={busy || chosen.length === 0} onClick={() => void handOut()}>
           {chosen.length === 0 ? 'Hand out follow-ups' : `Hand out to ${plural(chosen.length, 'group')}`}
         </Button>
@@ -175,7 +242,12 @@ function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] }) {
           <h2 className="text-lg">What is each group handed next?</h2>
           <div className="mt-2 grid gap-3 sm:grid-cols-2">
             {shown.groups.map((g) => (
-              <SelectField key={g.id} label={`${g.name}, ${plural(g.members.length, 'student')}`} value={choice[g.id ?? ''] ?? ''} onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}>
+              <SelectField
+                key={g.id}
+                label={`${g.name}, ${plural(g.members.length, 'student')}`}
+                value={choice[g.id ?? ''] ?? ''}
+                onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
+              >
                 <option value="">nothing</option>
                 {published.map((p) => (
                   <option key={p.id} value={p.editionId ?? ''}>

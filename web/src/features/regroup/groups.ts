@@ -8,5 +8,11 @@ export function movedTo(groups: Group[], studentId: string, to: number): Group[]
   const member = groups[from]?.members.find((m) => m.studentId === studentId)
   if (!member || from === to || !groups[to]) return groups
   const reason = `Moved here by hand, from "${groups[from]?.name ?? ''}".`
-  return groups.map((g, i) => (i === from ? { ...g, members: g.members.filter((m) => m !== member) } : i === to ? { ...g, members: [...g.members, { ...member, reason }] } : g))
+  return groups.map((g, i) =>
+    i === from
+      ? { ...g, members: g.members.filter((m) => m !== member) }
+      : i === to
+        ? { ...g, members: [...g.members, { ...member, reason }] }
+        : g,
+  )
 }

@@ -10,12 +10,28 @@ export function Distribution({ bins }: { bins: Schemas['ResultsBinView'][] }) {
   return (
     <figure>
       <figcaption className="font-head font-semibold">How are the marks spread?</figcaption>
-      <svg viewBox={`0 0 ${w} ${h + 18}`} className="mt-1 w-full" role="img" aria-label={`Students by marks: ${bins.map((b) => `${b.from} to ${b.to}: ${b.students}`).join('; ')}`}>
+      <svg
+        viewBox={`0 0 ${w} ${h + 18}`}
+        className="mt-1 w-full"
+        role="img"
+        aria-label={`Students by marks: ${bins.map((b) => `${b.from} to ${b.to}: ${b.students}`).join('; ')}`}
+      >
         {bins.map((b, i) => (
           <g key={b.from}>
-            <rect x={i * step + 1.5} y={h - (b.students / most) * (h - 16)} width={step - 3} height={(b.students / most) * (h - 16)} className="fill-r2" />
+            <rect
+              x={i * step + 1.5}
+              y={h - (b.students / most) * (h - 16)}
+              width={step - 3}
+              height={(b.students / most) * (h - 16)}
+              className="fill-r2"
+            />
             {b.students > 0 ? (
-              <text x={i * step + step / 2} y={h - (b.students / most) * (h - 16) - 3} textAnchor="middle" className="fill-ink text-[11px]">
+              <text
+                x={i * step + step / 2}
+                y={h - (b.students / most) * (h - 16) - 3}
+                textAnchor="middle"
+                className="fill-ink text-[11px]"
+              >
                 {b.students}
               </text>
             ) : null}
@@ -36,7 +52,9 @@ export function Whisker({ figure }: { figure: Schemas['ResultsFigureView'] }) {
   return (
     <svg aria-hidden viewBox="0 0 120 10" className="inline-block h-2.5 w-[120px] align-middle">
       <path d="M0 5H120" className="stroke-line" strokeWidth="1.5" />
-      {figure.low !== null && figure.high !== null ? <path d={`M${figure.low * 120} 5H${figure.high * 120}`} className="stroke-r2" strokeWidth="5" /> : null}
+      {figure.low !== null && figure.high !== null ? (
+        <path d={`M${figure.low * 120} 5H${figure.high * 120}`} className="stroke-r2" strokeWidth="5" />
+      ) : null}
       <circle cx={figure.value * 120} cy="5" r="4" className="fill-r3" />
     </svg>
   )
@@ -55,7 +73,12 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
     if (above && end.at < above.at + 15) end.at = above.at + 15
   })
   return (
-    <svg viewBox="0 0 300 200" className="w-full" role="img" aria-label="Share of each third that took each option; the same values stand in the table below">
+    <svg
+      viewBox="0 0 300 200"
+      className="w-full"
+      role="img"
+      aria-label="Share of each third that took each option; the same values stand in the table below"
+    >
       {[0, top / 2, top].map((share) => (
         <g key={share}>
           <path d={`M36 ${y(share)}H246`} className="stroke-line" />
@@ -69,8 +92,17 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
         const style = o.key ? 'stroke-r3' : o === rival ? 'stroke-rust dark:stroke-rust-dark' : 'stroke-edge'
         return (
           <g key={o.id} className={style} strokeWidth={o.key || o === rival ? 2.4 : 1.3} fill="none">
-            <polyline points={points.map((p) => p.join(',')).join(' ')} strokeDasharray={o.key || o === rival ? undefined : '3 3'} />
-            {points.map(([cx, cy], i) => (o.key ? <rect key={i} x={cx - 4} y={cy - 4} width="8" height="8" className="fill-r3" /> : <circle key={i} cx={cx} cy={cy} r="4" className="fill-pale" />))}
+            <polyline
+              points={points.map((p) => p.join(',')).join(' ')}
+              strokeDasharray={o.key || o === rival ? undefined : '3 3'}
+            />
+            {points.map(([cx, cy], i) =>
+              o.key ? (
+                <rect key={i} x={cx - 4} y={cy - 4} width="8" height="8" className="fill-r3" />
+              ) : (
+                <circle key={i} cx={cx} cy={cy} r="4" className="fill-pale" />
+              ),
+            )}
           </g>
         )
       })}

@@ -20,12 +20,16 @@ export default function ResultsDesk() {
   const { id = '' } = useParams()
   const [params, setParams] = useSearchParams()
   const navigate = useNavigate()
-  const results = useQuery({ queryKey: ['results', id], queryFn: () => take(api.GET('/api/handouts/{id}/results', { params: { path: { id } } })) })
+  const results = useQuery({
+    queryKey: ['results', id],
+    queryFn: () => take(api.GET('/api/handouts/{id}/results', { params: { path: { id } } })),
+  })
   const view = VIEWS.find((v) => v === params.get('view')) ?? 'questions'
   const questions = results.data?.questions ?? []
   const flagged = questions.find((q) => q.flags.some((f) => f.kind !== 'few'))
   const chosen = questions.find((q) => q.entry === params.get('q')) ?? flagged ?? questions[0]
-  const set = (name: string, value: string) => setParams((old) => new URLSearchParams({ ...Object.fromEntries(old), [name]: value }), { replace: true })
+  const set = (name: string, value: string) =>
+    setParams((old) => new URLSearchParams({ ...Object.fromEntries(old), [name]: value }), { replace: true })
   const step = (by: number) => {
     const next = questions[questions.indexOf(chosen as Question) + by]
     if (next) set('q', next.entry)
@@ -44,7 +48,10 @@ export default function ResultsDesk() {
   const link = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
   return (
     <>
-      <Head title={r.handout.title} note={`${r.handout.classes.join(', ') || r.handout.group || ''} · ${r.attemptRule} · ${plural(r.students.length, 'student')}${r.doubles > 0 ? `, ${r.doubles} sat more than once` : ''}`}>
+      <Head
+        title={r.handout.title}
+        note={`${r.handout.classes.join(', ') || r.handout.group || ''} · ${r.attemptRule} · ${plural(r.students.length, 'student')}${r.doubles > 0 ? `, ${r.doubles} sat more than once` : ''}`}
+      >
         <a className={link} href={`/api/handouts/${id}/marks.csv`} download>
           Marks CSV
         </a>
@@ -61,17 +68,42 @@ export default function ResultsDesk() {
           <p>Results appear with the first work that is handed in.</p>
         </Empty>
       ) : (
-        <Desk rightLabel="In detail" right={view === 'questions' && chosen ? <QuestionPanel key={chosen.entry} q={chosen} handoutId={id} /> : <Rungs results={r} />}>
+        <Desk
+          rightLabel="In detail"
+          right={
+            view === 'questions' && chosen ? (
+              <QuestionPanel key={chosen.entry} q={chosen} handoutId={id} />
+            ) : (
+              <Rungs results={r} />
+            )
+          }
+        >
           <div className="px-6 py-4">
             <Figures results={r} />
             <div role="group" aria-label="What to read" className="mt-4 flex gap-5 border-b pb-1 text-[15px]">
               {VIEWS.map((v, i) => (
-                <button key={v} aria-pressed={view === v} className={view === v ? 'font-bold underline decoration-rust decoration-4 underline-offset-[7px]' : 'text-quiet hover:text-ink'} title={`Key: ${i + 1}`} onClick={() => set('view', v)}>
+                <button
+                  key={v}
+                  aria-pressed={view === v}
+                  className={
+                    view === v
+                      ? 'font-bold underline decoration-rust decoration-4 underline-offset-[7px]'
+                      : 'text-quiet hover:text-ink'
+                  }
+                  title={`Key: ${i + 1}`}
+                  onClick={() => set('view', v)}
+                >
                   {v === 'questions' ? 'Questions' : v === 'misconceptions' ? 'Misconceptions' : 'Students'}
                 </button>
               ))}
             </div>
-            {view === 'questions' ? <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} /> : view === 'misconceptions' ? <Misconceptions results={r} /> : <Students results={r} />}
+            {view === 'questions' ? (
+              <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} />
+            ) : view === 'misconceptions' ? (
+              <Misconceptions results={r} />
+            ) : (
+              <Students results={r} />
+            )}
           </div>
         </Desk>
       )}
@@ -82,24 +114,61 @@ export default function ResultsDesk() {
 function Figures({ results: r }: { results: Results }) {
   const big = (value: ReactNode, words: ReactNode) => (
     <p>
-      <span className="font-head text-3xl font-semibold tabular-nums">{value}</span> <span className="text-[15px] text-quiet">{words}</span>
+      <span className="font-head text-3xl font-semibold tabular-nums">{value}</span>{' '}
+      <span className="text-[15px] text-quiet">{words}</span>
     </p>
   )
   const one = (x: number) => x.toFixed(1)
   return (
     <div className="flex flex-wrap gap-x-9 gap-y-1">
-      {r.mean.value === null ? null : big(<Explained figure={r.mean} label="Mean" show={one}>{one(r.mean.value)}</Explained>, `mean of ${r.points}`)}
-      {r.median.value === null ? null : big(<Explained figure={r.median} label="Median" show={one}>{marks(r.median.value)}</Explained>, 'median')}
-      {r.sd.value === null ? null : big(<Explained figure={r.sd} label="Spread" show={one}>{one(r.sd.value)}</Explained>, 'spread (SD)')}
-      {r.quartiles.low === null || r.quartiles.high === null ? null : (
-        big(<Explained figure={r.quartiles} label="Middle half" show={marks}>{`${marks(r.quartiles.low)}–${marks(r.quartiles.high)}`}</Explained>, 'middle half')
-      )}
+      {r.mean.value === null
+        ? null
+        : big(
+            <Explained figure={r.mean} label="Mean" show={one}>
+              {one(r.mean.value)}
+            </Explained>,
+            `mean of ${r.points}`,
+          )}
+      {r.median.value === null
+        ? null
+        : big(
+            <Explained figure={r.median} label="Median" show={one}>
+              {marks(r.median.value)}
+            </Explained>,
+            'median',
+          )}
+      {r.sd.value === null
+        ? null
+        : big(
+            <Explained figure={r.sd} label="Spread" show={one}>
+              {one(r.sd.value)}
+            </Explained>,
+            'spread (SD)',
+          )}
+      {r.quartiles.low === null || r.quartiles.high === null
+        ? null
+        : big(
+            <Explained
+              figure={r.quartiles}
+              label="Middle half"
+              show={marks}
+            >{`${marks(r.quartiles.low)}–${marks(r.quartiles.high)}`}</Explained>,
+            'middle half',
+          )}
       {r.waiting > 0 ? big(r.waiting, 'answers wait for a marker and do not count yet') : null}
     </div>
   )
 }
 
-function QuestionTable({ questions, chosen, onChoose }: { questions: Question[]; chosen: Question | undefined; onChoose: (q: Question) => void }) {
+function QuestionTable({
+  questions,
+  chosen,
+  onChoose,
+}: {
+  questions: Question[]
+  chosen: Question | undefined
+  onChoose: (q: Question) => void
+}) {
   return (
     <table className="w-full text-[15px]">
       <thead>
@@ -116,7 +185,11 @@ function QuestionTable({ questions, chosen, onChoose }: { questions: Question[];
       </thead>
       <tbody>
         {questions.map((q) => (
-          <tr key={q.entry} className={`cursor-pointer border-b ${q === chosen ? 'bg-sheet' : 'hover:bg-pale'}`} onClick={() => onChoose(q)}>
+          <tr
+            key={q.entry}
+            className={`cursor-pointer border-b ${q === chosen ? 'bg-sheet' : 'hover:bg-pale'}`}
+            onClick={() => onChoose(q)}
+          >
             <td className={`py-1.5 pl-4 tabular-nums ${q === chosen ? 'rung-row' : ''}`}>{q.number}</td>
             <td className="px-2">
               <button className={`text-left hover:underline ${q === chosen ? 'font-bold' : ''}`}>{q.title}</button>
@@ -144,7 +217,10 @@ function QuestionTable({ questions, chosen, onChoose }: { questions: Question[];
             <td className="px-2 text-right tabular-nums">{q.omitted || ''}</td>
             <td className="px-2">
               {q.flags.map((f) => (
-                <span key={f.kind} className={`mr-3 font-semibold ${f.kind === 'perhaps mis-keyed' ? 'text-bad' : 'text-blue'}`}>
+                <span
+                  key={f.kind}
+                  className={`mr-3 font-semibold ${f.kind === 'perhaps mis-keyed' ? 'text-bad' : 'text-blue'}`}
+                >
                   {f.kind}
                 </span>
               ))}
@@ -165,7 +241,13 @@ function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
         <h2 className="text-lg">
           {q.number} · {q.title}
         </h2>
-        <p className="text-sm text-quiet">{q.options.length > 0 ? 'Which options rival the key, and among whom?' : q.type === 'open' ? 'Marked by hand' : 'What did they answer?'}</p>
+        <p className="text-sm text-quiet">
+          {q.options.length > 0
+            ? 'Which options rival the key, and among whom?'
+            : q.type === 'open'
+              ? 'Marked by hand'
+              : 'What did they answer?'}
+        </p>
       </div>
       {q.options.length > 0 ? (
         <>
@@ -187,7 +269,9 @@ function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
                     <b>{o.letter}</b> {o.text}
                     {o.key ? <span className="text-good"> ✓ key</span> : null}
                     {o.misconception ? <span className="block text-blue">{o.misconception}</span> : null}
-                    {o.works === false && o.count === 0 ? <span className="block text-quiet">idle: nobody took it</span> : null}
+                    {o.works === false && o.count === 0 ? (
+                      <span className="block text-quiet">idle: nobody took it</span>
+                    ) : null}
                   </td>
                   <td className="px-1 text-right whitespace-nowrap tabular-nums">
                     {percent(o.share)}
@@ -217,7 +301,10 @@ function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
       ) : null}
       {q.flags.map((f) => (
         <p key={f.kind} className="text-[15px]">
-          <b className={f.kind === 'perhaps mis-keyed' ? 'text-bad' : ''}>{f.kind.charAt(0).toUpperCase() + f.kind.slice(1)}?</b> {f.evidence}
+          <b className={f.kind === 'perhaps mis-keyed' ? 'text-bad' : ''}>
+            {f.kind.charAt(0).toUpperCase() + f.kind.slice(1)}?
+          </b>{' '}
+          {f.evidence}
         </p>
       ))}
       {q.notReached > 0 ? <p className="text-[15px]">{plural(q.notReached, 'student')} did not reach it.</p> : null}
@@ -231,7 +318,12 @@ function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
           </Link>
         ) : null}
       </div>
-      {q.options.length > 0 ? <p className="text-sm text-quiet">How was this computed? Thirds by the share of marks on the other questions; ties are split fairly. First tries count.</p> : null}
+      {q.options.length > 0 ? (
+        <p className="text-sm text-quiet">
+          How was this computed? Thirds by the share of marks on the other questions; ties are split fairly. First tries
+          count.
+        </p>
+      ) : null}
     </section>
   )
 }
@@ -256,7 +348,9 @@ function Rungs({ results: r }: { results: Results }) {
             </li>
           ))}
         </ul>
-        <p className="mt-2 text-sm text-quiet">By the share of the marks of the questions that each student’s way led to, n = {n}.</p>
+        <p className="mt-2 text-sm text-quiet">
+          By the share of the marks of the questions that each student’s way led to, n = {n}.
+        </p>
       </div>
     </section>
   )
@@ -264,12 +358,17 @@ function Rungs({ results: r }: { results: Results }) {
 
 function Misconceptions({ results: r }: { results: Results }) {
   const [open, setOpen] = useState<string | null>(r.misconceptions[0]?.id ?? null)
-  if (r.misconceptions.length === 0) return <p className="py-4 text-quiet">No answer showed a misconception that a question names.</p>
+  if (r.misconceptions.length === 0)
+    return <p className="py-4 text-quiet">No answer showed a misconception that a question names.</p>
   return (
     <ul>
       {r.misconceptions.map((m) => (
         <li key={m.id} className="border-b py-2">
-          <button className="flex w-full items-baseline gap-3 text-left" aria-expanded={open === m.id} onClick={() => setOpen(open === m.id ? null : m.id)}>
+          <button
+            className="flex w-full items-baseline gap-3 text-left"
+            aria-expanded={open === m.id}
+            onClick={() => setOpen(open === m.id ? null : m.id)}
+          >
             <b className="flex-1">{m.name}</b>
             <span className="text-[15px] tabular-nums">
               {m.likely > 0 ? `likely with ${m.likely}, ` : ''}shown by {m.students.length} of {r.students.length}
@@ -338,7 +437,9 @@ function Students({ results: r }: { results: Results }) {
             <td className="px-2 text-right tabular-nums">
               {marks(s.marks)} of {marks(s.of)}
             </td>
-            <td className="px-2">{s.others.length > 0 ? `attempt ${s.attempt} counts; others ${s.others.map(marks).join(', ')}` : ''}</td>
+            <td className="px-2">
+              {s.others.length > 0 ? `attempt ${s.attempt} counts; others ${s.others.map(marks).join(', ')}` : ''}
+            </td>
             <td className="px-2 text-quiet">{s.state}</td>
           </tr>
         ))}

@@ -15,23 +15,38 @@ import { Slips } from './Slips'
 export default function ClassDesk() {
   const { id = '' } = useParams()
   const client = useQueryClient()
-  const one = useQuery({ queryKey: ['class', id], queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })) })
+  const one = useQuery({
+    queryKey: ['class', id],
+    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })),
+  })
   const [adding, setAdding] = useState(false)
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
   const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
-  const refresh = () => Promise.all([client.invalidateQueries({ queryKey: ['class', id] }), client.invalidateQueries({ queryKey: ['classes'] })])
+  const refresh = () =>
+    Promise.all([
+      client.invalidateQueries({ queryKey: ['class', id] }),
+      client.invalidateQueries({ queryKey: ['classes'] }),
+    ])
   const print = async () => setSlips(await take(api.POST('/api/classes/{id}/slips', { params: { path: { id } } })))
   const reset = async (student: Schemas['RosterStudentView']) => {
-    const fresh = await take(api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }))
+    const fresh = await take(
+      api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }),
+    )
     setPin({ name: student.name, pin: fresh.pin })
   }
   const leave = async (student: Schemas['RosterStudentView']) => {
     const path = { id, student: student.id }
     await take(api.DELETE('/api/classes/{id}/students/{student}', { params: { path } }))
     await refresh()
-    toast(`${student.name} is off the roster. Their work stays.`, { undo: () => void take(api.POST('/api/classes/{id}/students/{student}/return', { params: { path } })).then(refresh) })
+    toast(`${student.name} is off the roster. Their work stays.`, {
+      undo: () =>
+        void take(api.POST('/api/classes/{id}/students/{student}/return', { params: { path } })).then(refresh),
+    })
   }
-  useKeys({ a: { label: 'Add students', run: () => setAdding(true) }, p: { label: 'Slips to print', run: () => void print() } })
+  useKeys({
+    a: { label: 'Add students', run: () => setAdding(true) },
+    p: { label: 'Slips to print', run: () => void print() },
+  })
   if (one.isPending) return <Loading />
   if (one.isError) return <Failed error={one.error} />
   if (slips) return <Slips slips={slips} onClose={() => setSlips(null)} />
@@ -52,7 +67,8 @@ export default function ClassDesk() {
             <h2 className="text-lg">Class code</h2>
             <p className="mt-1 font-head text-4xl font-semibold tracking-widest">{one.data.code}</p>
             <p className="mt-3 text-[15px]">
-              Students open <b>{location.host}/join</b> and type this code, their name and their own PIN. The code alone lets nobody in.
+              Students open <b>{location.host}/join</b> and type this code, their name and their own PIN. The code alone
+              lets nobody in.
             </p>
           </section>
         }
@@ -70,10 +86,20 @@ export default function ClassDesk() {
                   <td className="w-12 py-1.5 pl-6 text-right text-sm text-quiet tabular-nums">{i + 1}</td>
                   <td className="px-3 font-semibold">{student.name}</td>
                   <td className="pr-6 text-right">
-                    <Button kind="quiet" size="small" onClick={() => void reset(student)} aria-label={`New PIN for ${student.name}`}>
+                    <Button
+                      kind="quiet"
+                      size="small"
+                      onClick={() => void reset(student)}
+                      aria-label={`New PIN for ${student.name}`}
+                    >
                       New PIN
                     </Button>
-                    <Button kind="quiet" size="small" onClick={() => void leave(student)} aria-label={`Take ${student.name} off the roster`}>
+                    <Button
+                      kind="quiet"
+                      size="small"
+                      onClick={() => void leave(student)}
+                      aria-label={`Take ${student.name} off the roster`}
+                    >
                       Off the roster
                     </Button>
                   </td>
@@ -92,9 +118,24 @@ export default function ClassDesk() {
   )
 }
 
-const FATES: Record<string, string> = { add: '✓ will be added', here: '○ in the class already', double: '○ double', fault: '✕ cannot be read' }
+const FATES: Record<string, string> = {
+  add: '✓ will be added',
+  here: '○ in the class already',
+  double: '○ double',
+  fault: '✕ cannot be read',
+}
 
-function AddStudents({ classId, open, onClose, onDone }: { classId: string; open: boolean; onClose: () => void; onDone: () => void }) {
+function AddStudents({
+  classId,
+  open,
+  onClose,
+  onDone,
+}: {
+  classId: string
+  open: boolean
+  onClose: () => void
+  onDone: () => void
+}) {
   const [text, setText] = useState('')
   const [preview, setPreview] = useState<Schemas['RosterRosterPreviewView'] | null>(null)
   const [error, setError] = useState<unknown>(null)
@@ -172,9 +213,22 @@ function AddStudents({ classId, open, onClose, onDone }: { classId: string; open
         </table>
       ) : (
         <div className="flex flex-col gap-3">
-          <AreaField label="Names, one a line, or CSV" rows={12} value={text} onChange={(e) => setText(e.target.value)} fault={fault?.fields.text} placeholder={'Ada Okafor\nBenoît Larsen\n\nor: first name;last name'} />
+          <AreaField
+            label="Names, one a line, or CSV"
+            rows={12}
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            fault={fault?.fields.text}
+            placeholder={'Ada Okafor\nBenoît Larsen\n\nor: first name;last name'}
+          />
           <label className="text-sm font-semibold">
-            or a CSV file <input type="file" accept=".csv,.txt,text/csv,text/plain" className="ml-2 font-normal" onChange={(e) => void read(e.target.files?.[0])} />
+            or a CSV file{' '}
+            <input
+              type="file"
+              accept=".csv,.txt,text/csv,text/plain"
+              className="ml-2 font-normal"
+              onChange={(e) => void read(e.target.files?.[0])}
+            />
           </label>
           {fault && !fault.fields.text ? <FaultLine error={fault} /> : null}
         </div>

@@ -88,7 +88,13 @@ function NewClass({ open, onClose }: { open: boolean; onClose: () => void }) {
           create.mutate()
         }}
       >
-        <TextField label="Name" value={name} onChange={(e) => setName(e.target.value)} fault={problem?.fields.name ?? problem?.message} autoFocus />
+        <TextField
+          label="Name"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          fault={problem?.fields.name ?? problem?.message}
+          autoFocus
+        />
       </form>
     </Dialog>
   )

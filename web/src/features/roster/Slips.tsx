@@ -9,7 +9,11 @@ export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; o
   const [code, setCode] = useState('')
   const address = `${location.origin}/join`
   useEffect(() => {
-    void qrSvg(`${address}?code=${slips.code}`, { type: 'svg', margin: 0, color: { dark: '#000000', light: '#ffffff00' } }).then(setCode)
+    void qrSvg(`${address}?code=${slips.code}`, {
+      type: 'svg',
+      margin: 0,
+      color: { dark: '#000000', light: '#ffffff00' },
+    }).then(setCode)
   }, [address, slips.code])
   return (
     <>
@@ -21,7 +25,10 @@ export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; o
       </Head>
       <ul className="grid min-h-0 flex-1 grid-cols-1 content-start overflow-auto p-6 sm:grid-cols-2 xl:grid-cols-3 print:block print:columns-2 print:overflow-visible print:p-0">
         {slips.slips.map((slip) => (
-          <li key={slip.name} className="flex break-inside-avoid items-center gap-4 border border-dashed border-edge bg-sheet p-4">
+          <li
+            key={slip.name}
+            className="flex break-inside-avoid items-center gap-4 border border-dashed border-edge bg-sheet p-4"
+          >
             <div className="min-w-0 flex-1">
               <p className="font-head text-lg font-semibold">{slip.name}</p>
               <p className="text-sm">{address.replace(/^https?:\/\//, '')}</p>
@@ -32,7 +39,12 @@ export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; o
                 PIN <b className="font-mono text-lg">{slip.pin}</b>
               </p>
             </div>
-            <div className="size-20 shrink-0 rounded bg-white p-1" aria-label="QR code of the join page" role="img" dangerouslySetInnerHTML={{ __html: code }} />
+            <div
+              className="size-20 shrink-0 rounded bg-white p-1"
+              aria-label="QR code of the join page"
+              role="img"
+              dangerouslySetInnerHTML={{ __html: code }}
+            />
           </li>
         ))}
       </ul>

@@ -38,9 +38,37 @@ export default function Join() {
         Join your class
       </h1>
       <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
-        <TextField label="Class code" className={`${big} font-mono uppercase`} value={code} maxLength={20} autoCapitalize="characters" autoComplete="off" onChange={(e) => setCode(e.target.value)} fault={problem?.fields.code} autoFocus={!code} />
-        <TextField label="Your name, as on your slip" className={big} value={name} maxLength={120} autoComplete="name" onChange={(e) => setName(e.target.value)} fault={problem?.fields.name} autoFocus={Boolean(code)} />
-        <TextField label="PIN" className={`${big} font-mono`} value={pin} maxLength={20} inputMode="numeric" autoComplete="off" onChange={(e) => setPin(e.target.value)} fault={problem?.fields.pin} />
+        <TextField
+          label="Class code"
+          className={`${big} font-mono uppercase`}
+          value={code}
+          maxLength={20}
+          autoCapitalize="characters"
+          autoComplete="off"
+          onChange={(e) => setCode(e.target.value)}
+          fault={problem?.fields.code}
+          autoFocus={!code}
+        />
+        <TextField
+          label="Your name, as on your slip"
+          className={big}
+          value={name}
+          maxLength={120}
+          autoComplete="name"
+          onChange={(e) => setName(e.target.value)}
+          fault={problem?.fields.name}
+          autoFocus={Boolean(code)}
+        />
+        <TextField
+          label="PIN"
+          className={`${big} font-mono`}
+          value={pin}
+          maxLength={20}
+          inputMode="numeric"
+          autoComplete="off"
+          onChange={(e) => setPin(e.target.value)}
+          fault={problem?.fields.pin}
+        />
         {problem ? <FaultLine error={problem} /> : null}
         <Button kind="do" size="large" type="submit" disabled={busy}>
           Join

@@ -21,7 +21,8 @@ export default function MyWork() {
   const client = useQueryClient()
   const work = useQuery({ queryKey: ['work'], queryFn: () => take(api.GET('/api/me/work')), refetchInterval: 20_000 })
   const open = useMutation({
-    mutationFn: (handoutId: string) => take(api.POST('/api/me/handouts/{id}/open', { params: { path: { id: handoutId } } })),
+    mutationFn: (handoutId: string) =>
+      take(api.POST('/api/me/handouts/{id}/open', { params: { path: { id: handoutId } } })),
     onSuccess: (view) => void navigate(`/my/${view.id}`),
     onError: (thrown) => {
       toast(`${problemOf(thrown).message} ${problemOf(thrown).detail}`, { bad: true })
@@ -44,7 +45,9 @@ export default function MyWork() {
         <Button onClick={() => void leave()}>Leave</Button>
       </header>
       <main className="mx-auto max-w-2xl px-4 py-4">
-        {rows.length === 0 ? <p className="py-8 text-quiet">Nothing has been handed to you yet. It appears here by itself.</p> : null}
+        {rows.length === 0 ? (
+          <p className="py-8 text-quiet">Nothing has been handed to you yet. It appears here by itself.</p>
+        ) : null}
         {PARTS.map((part) => {
           const list = rows.filter(part.holds)
           return list.length > 0 ? (

@@ -22,14 +22,17 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
         </Link>
       </header>
       <main className="mx-auto max-w-2xl px-4 py-5">
-        <h1 className="font-head text-2xl font-semibold">{view.state === 'returned' ? 'Returned to you' : 'Handed in'}</h1>
+        <h1 className="font-head text-2xl font-semibold">
+          {view.state === 'returned' ? 'Returned to you' : 'Handed in'}
+        </h1>
         <p className="mt-1 text-quiet">
           {view.handedInAt ? `Handed in ${moment(view.handedInAt)}. ` : ''}
           {view.state === 'returned' ? '' : told ? '' : 'Your teacher gives it back when it is marked.'}
         </p>
         {view.marks !== null ? (
           <p className="mt-4">
-            <span className="font-head text-4xl font-semibold">{view.marks}</span> <span className="text-quiet">of {view.of} marks</span>
+            <span className="font-head text-4xl font-semibold">{view.marks}</span>{' '}
+            <span className="text-quiet">of {view.of} marks</span>
           </p>
         ) : null}
         {view.message ? <p className="mt-3 rounded border border-blue p-3">{view.message}</p> : null}
@@ -46,12 +49,16 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                       <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
                       {s.face?.type === 'choice' ? (
                         (s.value?.options ?? []).length > 0 ? (
-                          s.face.options.filter((o) => s.value?.options?.includes(o.id)).map((o) => <Rich key={o.id} html={o.text} />)
+                          s.face.options
+                            .filter((o) => s.value?.options?.includes(o.id))
+                            .map((o) => <Rich key={o.id} html={o.text} />)
                         ) : (
                           <span className="text-quiet">none</span>
                         )
                       ) : (
-                        <span className="whitespace-pre-wrap">{s.value?.text || <span className="text-quiet">none</span>}</span>
+                        <span className="whitespace-pre-wrap">
+                          {s.value?.text || <span className="text-quiet">none</span>}
+                        </span>
                       )}
                     </div>
                     <Told step={s} />
@@ -81,14 +88,22 @@ function Reply({ view, onReplied }: { view: View; onReplied: (view: View) => voi
   const send = async () => {
     setError(null)
     try {
-      onReplied(await take(api.POST('/api/me/sittings/{id}/reply', { params: { path: { id: view.id } }, body: { text } })))
+      onReplied(
+        await take(api.POST('/api/me/sittings/{id}/reply', { params: { path: { id: view.id } }, body: { text } })),
+      )
     } catch (thrown) {
       setError(thrown)
     }
   }
   return (
     <div className="flex flex-col gap-3 border-t py-4">
-      <AreaField label="Reply to your teacher, once" rows={3} maxLength={2000} value={text} onChange={(e) => setText(e.target.value)} />
+      <AreaField
+        label="Reply to your teacher, once"
+        rows={3}
+        maxLength={2000}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
       <FaultLine error={error} />
       <div>
         <Button kind="do" disabled={text.trim() === ''} onClick={() => void send()}>

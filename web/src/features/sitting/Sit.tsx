@@ -27,11 +27,18 @@ export default function Sit() {
 
   useEffect(() => {
     let over = false
-    const k = new Keeper(id, deviceStore(), (saves, at) => take(api.PUT('/api/me/sittings/{id}/responses', { ...path, body: { saves, at } })), setLine)
+    const k = new Keeper(
+      id,
+      deviceStore(),
+      (saves, at) => take(api.PUT('/api/me/sittings/{id}/responses', { ...path, body: { saves, at } })),
+      setLine,
+    )
     keeper.current = k
     take(api.GET('/api/me/sittings/{id}', path))
       .then(async (first) => {
-        const known = await k.begin(first.steps.map((s) => ({ entry: s.entry, try: s.try, value: s.value, counter: s.counter })))
+        const known = await k.begin(
+          first.steps.map((s) => ({ entry: s.entry, try: s.try, value: s.value, counter: s.counter })),
+        )
         if (over) return
         setValues(known)
         setView(first)
@@ -63,7 +70,9 @@ export default function Sit() {
     setBusy(true)
     try {
       if (!(await keeper.current?.flush())) {
-        toast('The server cannot be reached. Your answers are kept on this device; try again in a moment.', { bad: true })
+        toast('The server cannot be reached. Your answers are kept on this device; try again in a moment.', {
+          bad: true,
+        })
         return
       }
       setView(await work())
@@ -86,10 +95,23 @@ export default function Sit() {
       void keeper.current?.answer(step.entry, step.try, value)
     },
     moveTo: (step) => keeper.current?.moveTo(step.entry),
-    settle: (step) => act(() => take(api.POST('/api/me/sittings/{id}/settle', { ...path, body: { entry: step.entry, try: step.try } }))),
-    hint: (step) => act(() => take(api.POST('/api/me/sittings/{id}/hint', { ...path, body: { entry: step.entry, try: step.try } }))),
+    settle: (step) =>
+      act(() =>
+        take(api.POST('/api/me/sittings/{id}/settle', { ...path, body: { entry: step.entry, try: step.try } })),
+      ),
+    hint: (step) =>
+      act(() => take(api.POST('/api/me/sittings/{id}/hint', { ...path, body: { entry: step.entry, try: step.try } }))),
     goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
     handIn: () => act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit: view.visit } }))),
   }
-  return <SitScreen driver={driver} head={<Link to="/my" className="text-blue underline">My work</Link>} />
+  return (
+    <SitScreen
+      driver={driver}
+      head={
+        <Link to="/my" className="text-blue underline">
+          My work
+        </Link>
+      }
+    />
+  )
 }

@@ -32,7 +32,12 @@ const STORE = 'chalk.size'
 export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }) {
   const { view, values } = driver
   const here = view.steps.filter((s) => s.visit === view.visit)
-  const [at, setAt] = useState(() => Math.max(0, here.findIndex((s) => s.entry === view.at)))
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      here.findIndex((s) => s.entry === view.at),
+    ),
+  )
   const [over, setOver] = useState(false)
   const [size, setSize] = useState(() => Number(localStorage.getItem(STORE)) || 0)
   const top = useRef<HTMLHeadingElement>(null)
@@ -71,20 +76,33 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
         <span className="min-w-0 flex-1 truncate">{view.title}</span>
         {head}
         <span role="status">{driver.line}</span>
-        <button className="min-h-11 min-w-11 rounded border border-edge/60 font-semibold text-ink" aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'} onClick={() => resize((size + 1) % SIZES.length)}>
+        <button
+          className="min-h-11 min-w-11 rounded border border-edge/60 font-semibold text-ink"
+          aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
+          onClick={() => resize((size + 1) % SIZES.length)}
+        >
           A{size === SIZES.length - 1 ? '−' : '+'}
         </button>
       </header>
       <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
         {over || view.ended || !step ? (
-          <LookOver driver={driver} questions={questions} blank={blank.length} valueOf={valueOf} onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))} heading={top} />
+          <LookOver
+            driver={driver}
+            questions={questions}
+            blank={blank.length}
+            valueOf={valueOf}
+            onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
+            heading={top}
+          />
         ) : (
           <>
             <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
             <div className="mt-3 flex items-baseline gap-4">
               <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
                 {step.source ? step.source.title : step.number}
-                {step.try > 1 ? <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span> : null}
+                {step.try > 1 ? (
+                  <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+                ) : null}
               </h1>
               <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
               {step.face ? (
@@ -97,7 +115,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             {step.face ? (
               <div className="mt-2 flex flex-col gap-5">
                 <Rich html={step.face.prompt} className="text-[1.1em]" />
-                <Answer key={`${step.entry}-${step.try}`} face={step.face} heading={`question ${step.number}`} value={valueOf(step)} disabled={!step.open || driver.busy} onChange={(value) => driver.answer(step, value)} />
+                <Answer
+                  key={`${step.entry}-${step.try}`}
+                  face={step.face}
+                  heading={`question ${step.number}`}
+                  value={valueOf(step)}
+                  disabled={!step.open || driver.busy}
+                  onChange={(value) => driver.answer(step, value)}
+                />
                 {step.hint ? (
                   <div className="rounded border border-blue p-3">
                     <b className="text-blue">Hint</b> <Rich html={step.hint} />
@@ -126,11 +151,20 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                 Check
               </Button>
             ) : !last ? (
-              <Button kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'} size="large" onClick={() => turn(at + 1)}>
+              <Button
+                kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
+                size="large"
+                onClick={() => turn(at + 1)}
+              >
                 {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
               </Button>
             ) : view.mayGoOn ? (
-              <Button kind="do" size="large" disabled={driver.busy} onClick={() => (blank.length > 0 ? setOver(true) : void driver.goOn())}>
+              <Button
+                kind="do"
+                size="large"
+                disabled={driver.busy}
+                onClick={() => (blank.length > 0 ? setOver(true) : void driver.goOn())}
+              >
                 Go on
               </Button>
             ) : (
@@ -146,15 +180,32 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
 }
 
 /** Progress is rungs: one short bar a question, the one at hand in rust. */
-function Progress({ steps, at, valueOf, onGo }: { steps: Step[]; at: Step; valueOf: (s: Step) => Value | null; onGo: (s: Step) => void }) {
+function Progress({
+  steps,
+  at,
+  valueOf,
+  onGo,
+}: {
+  steps: Step[]
+  at: Step
+  valueOf: (s: Step) => Value | null
+  onGo: (s: Step) => void
+}) {
   return (
     <ol className="flex gap-1" aria-label="Questions of this part">
       {steps.map((s) => {
         const given = !isBlank(valueOf(s))
         return (
           <li key={`${s.entry}-${s.try}`} className="flex-1">
-            <button className="flex h-11 w-full items-center" aria-current={s === at ? 'step' : undefined} aria-label={`Question ${s.number}, ${given ? 'answered' : 'not answered'}`} onClick={() => onGo(s)}>
-              <span className={`h-[9px] w-full border-2 ${s === at ? 'border-rust' : 'border-r3'} ${given ? (s === at ? 'bg-rust' : 'bg-r3') : ''}`} />
+            <button
+              className="flex h-11 w-full items-center"
+              aria-current={s === at ? 'step' : undefined}
+              aria-label={`Question ${s.number}, ${given ? 'answered' : 'not answered'}`}
+              onClick={() => onGo(s)}
+            >
+              <span
+                className={`h-[9px] w-full border-2 ${s === at ? 'border-rust' : 'border-r3'} ${given ? (s === at ? 'bg-rust' : 'bg-r3') : ''}`}
+              />
             </button>
           </li>
         )
@@ -172,7 +223,14 @@ function SourceSheet({ source, pictures }: { source: NonNullable<Step['source']>
   )
 }
 
-type LookProps = { driver: Driver; questions: Step[]; blank: number; valueOf: (s: Step) => Value | null; onBack?: (question: number) => unknown; heading: React.RefObject<HTMLHeadingElement | null> }
+type LookProps = {
+  driver: Driver
+  questions: Step[]
+  blank: number
+  valueOf: (s: Step) => Value | null
+  onBack?: (question: number) => unknown
+  heading: React.RefObject<HTMLHeadingElement | null>
+}
 
 function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookProps) {
   const { view } = driver
@@ -193,7 +251,9 @@ function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookPr
             <li key={`${s.entry}-${s.try}`} className="border-b">
               <button className="flex min-h-12 w-full items-center gap-3 text-left" onClick={() => onBack(i)}>
                 <b className="w-8 text-right">{s.number}</b>
-                <span className="flex-1">{isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}</span>
+                <span className="flex-1">
+                  {isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}
+                </span>
                 {s.told ? <Bar code={barOf(s.told.verdict)} /> : null}
                 <span className="text-blue underline">{s.open ? 'change' : 'see'}</span>
               </button>
@@ -207,7 +267,12 @@ function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookPr
             Back to the questions
           </Button>
         ) : null}
-        <Button kind="do" size="large" disabled={driver.busy} onClick={() => void (leave ? driver.goOn() : driver.handIn())}>
+        <Button
+          kind="do"
+          size="large"
+          disabled={driver.busy}
+          onClick={() => void (leave ? driver.goOn() : driver.handIn())}
+        >
           {leave ? 'Go on' : 'Hand in'}
         </Button>
       </div>

@@ -2,7 +2,13 @@ import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
 import type { Step } from './SitScreen'
 
-const WORDS: Record<string, string> = { right: 'Right', part: 'Partly right', wrong: 'Not right', none: 'No answer', 'by hand': 'A teacher will read this' }
+const WORDS: Record<string, string> = {
+  right: 'Right',
+  part: 'Partly right',
+  wrong: 'Not right',
+  none: 'No answer',
+  'by hand': 'A teacher will read this',
+}
 
 /** What the feedback plan lets the student know. Words and a bar; no red. */
 export function Told({ step }: { step: Step }) {

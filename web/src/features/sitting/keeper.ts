@@ -1,7 +1,8 @@
 import { Problem, type Schemas } from '@/lib/api/client'
 import { keyOf, type DeviceStore, type Kept, type Value } from './store'
 
-export type Line = { kind: 'kept'; at: Date | null } | { kind: 'sending' } | { kind: 'device' } | { kind: 'unsafe' } | { kind: 'closed' }
+export type Line =
+  { kind: 'kept'; at: Date | null } | { kind: 'sending' } | { kind: 'device' } | { kind: 'unsafe' } | { kind: 'closed' }
 type Save = Schemas['SittingSaveInput']
 export type Transport = (saves: Save[], at: string | null) => Promise<Schemas['SittingSavedView']>
 
@@ -33,12 +34,22 @@ export class Keeper {
   ) {}
 
   /** Brings device and server together: for each answer the higher counter holds. */
-  async begin(steps: { entry: string; try: number; value: Value | null; counter: number }[]): Promise<Map<string, Value>> {
+  async begin(
+    steps: { entry: string; try: number; value: Value | null; counter: number }[],
+  ): Promise<Map<string, Value>> {
     const values = new Map<string, Value>()
     for (const step of steps) {
       if (step.value === null || step.counter === 0) continue
       const key = keyOf(this.sittingId, step.entry, step.try)
-      this.kept.set(key, { key, sittingId: this.sittingId, entry: step.entry, try: step.try, value: step.value, counter: step.counter, sent: step.counter })
+      this.kept.set(key, {
+        key,
+        sittingId: this.sittingId,
+        entry: step.entry,
+        try: step.try,
+        value: step.value,
+        counter: step.counter,
+        sent: step.counter,
+      })
     }
     try {
       for (const local of await this.store.of(this.sittingId)) {
@@ -56,7 +67,15 @@ export class Keeper {
   async answer(entry: string, tryNumber: number, value: Value): Promise<void> {
     const key = keyOf(this.sittingId, entry, tryNumber)
     const before = this.kept.get(key)
-    const kept: Kept = { key, sittingId: this.sittingId, entry, try: tryNumber, value, counter: Math.max(this.clock(), (before?.counter ?? 0) + 1), sent: before?.sent ?? 0 }
+    const kept: Kept = {
+      key,
+      sittingId: this.sittingId,
+      entry,
+      try: tryNumber,
+      value,
+      counter: Math.max(this.clock(), (before?.counter ?? 0) + 1),
+      sent: before?.sent ?? 0,
+    }
     this.kept.set(key, kept)
     this.say({ kind: 'sending' })
     try {
@@ -105,7 +124,13 @@ export class Keeper {
     const at = this.at
     try {
       const answer = await this.send(
-        batch.map((k) => ({ entry: k.entry, try: k.try, value: k.value, counter: k.counter, clientId: `${k.entry}-${k.try}-${k.counter}` })),
+        batch.map((k) => ({
+          entry: k.entry,
+          try: k.try,
+          value: k.value,
+          counter: k.counter,
+          clientId: `${k.entry}-${k.try}-${k.counter}`,
+        })),
         at,
       )
       this.wait = RETRY_FIRST

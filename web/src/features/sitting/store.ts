@@ -4,7 +4,15 @@ import type { Schemas } from '@/lib/api/client'
 export type Value = Schemas['Response']
 
 /** One answer on the device. `sent` is the counter that the server has confirmed. */
-export type Kept = { key: string; sittingId: string; entry: string; try: number; value: Value; counter: number; sent: number }
+export type Kept = {
+  key: string
+  sittingId: string
+  entry: string
+  try: number
+  value: Value
+  counter: number
+  sent: number
+}
 
 export const keyOf = (sittingId: string, entry: string, tryNumber: number) => `${sittingId}|${entry}|${tryNumber}`
 

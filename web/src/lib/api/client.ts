@@ -34,5 +34,7 @@ export async function take<T>(request: Promise<Answer<T>>): Promise<T> {
 
 /** A problem in words, whatever was thrown. */
 export function problemOf(thrown: unknown): Problem {
-  return thrown instanceof Problem ? thrown : new Problem(500, 'Something went wrong here.', thrown instanceof Error ? thrown.message : '')
+  return thrown instanceof Problem
+    ? thrown
+    : new Problem(500, 'Something went wrong here.', thrown instanceof Error ? thrown.message : '')
 }

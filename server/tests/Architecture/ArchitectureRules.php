@@ -10,7 +10,7 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /** The house's rules (docs/architecture.md), enforced by PHPStan. */
-final class ArchitectureTest
+final class ArchitectureRules
 {
     /** Arrows run down this list, never up: a room may use those before it. */
     private const CORE = ['Document', 'Formula', 'Item', 'Paper', 'Sitting', 'Marking', 'Analysis', 'Grouping'];

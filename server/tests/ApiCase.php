@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests;
+
+use ChalkLadder\Server\Identity\Access;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Platform\Storage\Database;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A test that speaks HTTP with the server, on real PostgreSQL, inside one transaction. */
+abstract class ApiCase extends WebTestCase
+{
+    protected KernelBrowser $browser;
+    protected World $world;
+    protected Database $database;
+
+    protected function setUp(): void
+    {
+        $this->browser = self::createClient();
+        $this->browser->disableReboot();
+        $this->database = self::service(Database::class);
+        $this->world = new World($this->database, self::service(...));
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    public static function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+
+        return $service instanceof $class ? $service : throw new \LogicException("$class is not a service.");
+    }
+
+    protected function as(StaffUser|StudentUser|null $who): static
+    {
+        $this->browser->getCookieJar()->clear();
+        if ($who !== null) {
+            $cookie = self::service(Access::class)->openFor($who, false);
+            $this->browser->getCookieJar()->set(new Cookie($cookie->getName(), (string) $cookie->getValue(), null, '/api', 'localhost'));
+        }
+
+        return $this;
+    }
+
+    /** @param array<array-key, mixed>|string|null $body */
+    protected function ask(string $method, string $path, array|string|null $body = null): Response
+    {
+        $this->browser->request($method, 'http://localhost/api'.$path, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CHALK_LADDER' => '1'], is_array($body) ? json_encode((object) $body, JSON_THROW_ON_ERROR) : $body);
+
+        return $this->browser->getResponse();
+    }
+
+    /**
+     * @param array<array-key, mixed>|null $body
+     */
+    protected function get(string $method, string $path, ?array $body = null): Json
+    {
+        $response = $this->ask($method, $path, $body);
+        self::assertLessThan(300, $response->getStatusCode(), "$method $path: ".$response->getContent());
+
+        return Json::of((string) $response->getContent());
+    }
+
+    /**
+     * @param array<array-key, mixed>|string|null $body
+     */
+    protected function refused(int $status, string $method, string $path, array|string|null $body = null): Json
+    {
+        $response = $this->ask($method, $path, $body);
+        self::assertSame($status, $response->getStatusCode(), "$method $path: ".$response->getContent());
+        self::assertSame('application/problem+json', $response->headers->get('Content-Type'));
+
+        return Json::of((string) $response->getContent());
+    }
+}

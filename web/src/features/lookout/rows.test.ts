@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest'
+import { codeAt, merged, silent, sorted, type Row } from './rows'
+
+const row = (studentId: string, change: Partial<Row> = {}): Row => ({
+  studentId,
+  name: studentId,
+  sittingId: 's',
+  state: 'open',
+  attempt: 1,
+  version: 3,
+  at: 'e2',
+  cells: { e1: { code: 'right', try: 1 } },
+  route: ['e1', 'e2'],
+  marks: 1,
+  of: 1,
+  rung: 3,
+  ...change,
+})
+
+describe('rows', () => {
+  it('takes a newer row and leaves an older one', () => {
+    expect(merged([row('a')], row('a', { version: 4, marks: 2 }))[0]?.marks).toBe(2)
+    expect(merged([row('a')], row('a', { version: 2, marks: 2 }))[0]?.marks).toBe(1)
+    expect(merged([row('a', { version: 9 })], row('a', { attempt: 2, version: 1, marks: 0 }))[0]?.marks).toBe(0)
+  })
+  it('shows where a student is, what was answered, and nothing beyond', () => {
+    expect([codeAt(row('a'), 'e1'), codeAt(row('a'), 'e2'), codeAt(row('a'), 'e3')]).toEqual(['right', 'here', 'none'])
+  })
+  it('sorts by credit and progress', () => {
+    const rows = [
+      row('low', { marks: 0 }),
+      row('high'),
+      row('absent', { state: 'expected', cells: {}, of: 0, sittingId: null }),
+    ]
+    expect(sorted(rows, 'credit').map((r) => r.studentId)).toEqual(['high', 'low', 'absent'])
+    expect(sorted(rows, 'progress').at(-1)?.studentId).toBe('absent')
+    expect(rows.filter(silent).map((r) => r.studentId)).toEqual(['absent'])
+  })
+})

@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest'
+import {
+  began,
+  changed,
+  freshId,
+  inserted,
+  numbersOf,
+  placed,
+  redone,
+  stepped,
+  undone,
+  withoutSection,
+  type Entry,
+  type Paper,
+} from './draft'
+
+const q = (id: string): Entry => ({ id, kind: 'question', item: `i-${id}`, points: '1' })
+const paper: Paper = {
+  version: 1,
+  title: 't',
+  mastery: null,
+  sections: [
+    {
+      id: 's1',
+      title: 'One',
+      entries: [q('a'), { id: 'src', kind: 'source', source: { title: '', html: '', picture: null, alt: '' } }, q('b')],
+      route: { below: '1/2', then: 's2', else: 'end' },
+    },
+    { id: 's2', title: 'Two', entries: [q('c')], route: null },
+  ],
+}
+const ids = (p: Paper) => p.sections.map((s) => s.entries.map((e) => e.id).join(''))
+
+describe('draft', () => {
+  it('moves within a section and over its edge', () => {
+    expect(ids(stepped(paper, 'a', 1))).toEqual(['srcab', 'c'])
+    expect(ids(stepped(paper, 'b', 1))).toEqual(['asrc', 'bc'])
+    expect(ids(stepped(paper, 'c', -1))).toEqual(['asrcbc', ''])
+    expect(stepped(paper, 'a', -1)).toBe(paper)
+    expect(ids(placed(paper, 'c', 's1', 0))).toEqual(['casrcb', ''])
+  })
+  it('numbers questions and passes over sources', () => {
+    expect([...numbersOf(paper)]).toEqual([
+      ['a', 1],
+      ['b', 2],
+      ['c', 3],
+    ])
+  })
+  it('inserts behind the selected part', () => {
+    expect(ids(inserted(paper, [q('x'), q('y')], 's1', 'a'))).toEqual(['axysrcb', 'c'])
+    expect(ids(inserted(paper, [q('x')], 's2'))).toEqual(['asrcb', 'cx'])
+  })
+  it('mends routes when their section goes', () => {
+    expect(withoutSection(paper, 's2').sections[0]?.route?.then).toBe('end')
+  })
+  it('undoes and redoes', () => {
+    const next = stepped(paper, 'a', 1)
+    const h = changed(began(paper), next)
+    expect(undone(h).now).toBe(paper)
+    expect(redone(undone(h)).now).toBe(next)
+    expect(undone(began(paper)).now).toBe(paper)
+    expect(freshId('e', paper)).not.toBe('a')
+  })
+})
