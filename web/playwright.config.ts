@@ -7,6 +7,7 @@ export default defineConfig({
   workers: 1,
   use: {
     baseURL: process.env.CHALK_URL ?? 'http://127.0.0.1:8420',
+    actionTimeout: 10_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
   },

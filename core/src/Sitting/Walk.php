@@ -65,8 +65,12 @@ final readonly class Walk
             : new self([...$this->visits, self::enter($next, $conditions, $seed)], false);
     }
 
-    /** True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act. */
-    public function mayGoOn(Paper $paper): bool
+    /**
+     * True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act.
+     *
+     * @param list<string> $machineMarked as in {@see leave()}
+     */
+    public function mayGoOn(Paper $paper, array $machineMarked): bool
     {
         $visit = $this->current();
         $section = $visit === null ? null : $paper->section($visit->section);
@@ -74,7 +78,7 @@ final readonly class Walk
             return false;
         }
 
-        return ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && $section->questions() !== [])
+        return ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && array_intersect($visit->entries, $machineMarked) !== [])
             || $paper->exits($section) !== [Route::END];
     }
 

@@ -120,6 +120,17 @@ final class WalkTest extends TestCase
         }
     }
 
+    public function testHandingInIsTheNextActOnceNothingCanComeBackOrFollow(): void
+    {
+        $paper = self::paper(['returns' => 1, 'credits' => ['1']]);
+        $right = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('1')]];
+        self::assertTrue(self::walk($paper)->mayGoOn($paper, self::MARKED));
+
+        $last = self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::MARKED);
+        self::assertTrue($last->mayGoOn($paper, self::MARKED), 'e4 can come back');
+        self::assertFalse($last->mayGoOn($paper, ['e1', 'e2', 'e3']), 'nothing that a marker reads comes back');
+    }
+
     public function testStatusSaysWhoseTurnItIs(): void
     {
         self::assertSame(Turn::Student, SittingState::Open->turn());

@@ -64,7 +64,7 @@ final class Lookout
         }
         $rows = $this->database->rows(self::ROWS.' ORDER BY st.name_folded, st.id', ['handout' => $handoutId]);
 
-        return new LookoutView($this->handouts->show($teamId, $handoutId), $columns, array_map(static fn (Row $r): RowView => self::row($handout, $rungs, $r), $rows));
+        return new LookoutView($this->handouts->show($teamId, $handoutId), $columns, array_map(static fn (Row $r): RowView => self::row($handout, $rungs, $r), $rows), array_column($rungs->bands, 'name'));
     }
 
     #[AsEventListener]

@@ -11,8 +11,9 @@ final readonly class LookoutView
     /**
      * @param list<ColumnView> $columns
      * @param list<RowView>    $rows    by name
+     * @param list<string>     $rungs   the team's names of its levels, the lowest first
      */
-    public function __construct(public HandoutView $handout, public array $columns, public array $rows)
+    public function __construct(public HandoutView $handout, public array $columns, public array $rows, public array $rungs)
     {
     }
 }

@@ -81,7 +81,7 @@ final readonly class Desk
             $tabs[] = new QuestionTabView((string) $id, $number, $handout->edition->title((string) $id), $waiting[$id] ?? 0);
         }
 
-        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden);
+        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden, $handout->markStep->toFloat());
     }
 
     public function mark(StaffUser $who, MarkInput $input): MarkView

@@ -15,6 +15,7 @@ final readonly class DeskView
      * @param list<LookAlikeView>   $sets
      * @param list<string>          $shelf    comments used on this question before, the most used first
      * @param list<QuestionTabView> $questions
+     * @param float                 $markStep the team's smallest mark
      */
     public function __construct(
         public string $handoutId,
@@ -29,6 +30,7 @@ final readonly class DeskView
         public array $shelf,
         public array $questions,
         public bool $namesHidden,
+        public float $markStep,
     ) {
     }
 }

@@ -26,13 +26,13 @@ final readonly class RosterController
     }
 
     #[Route('', methods: ['POST'])]
-    public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ClassInput $input): ClassView
+    public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ClassInput $input): RosterView
     {
         return $this->rosters->create($who, $input);
     }
 
     #[Route('/{id}', methods: ['GET'])]
-    public function show(#[CurrentUser] StaffUser $who, string $id): ClassView
+    public function show(#[CurrentUser] StaffUser $who, string $id): RosterView
     {
         return $this->rosters->show($who->teamId, $id);
     }
@@ -44,7 +44,7 @@ final readonly class RosterController
     }
 
     #[Route('/{id}/roster', methods: ['POST'])]
-    public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): ClassView
+    public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterView
     {
         return $this->rosters->add($who, $id, $input);
     }

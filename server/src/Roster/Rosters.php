@@ -28,15 +28,15 @@ final readonly class Rosters
         return new ClassListView(array_map(static fn (Row $r): ClassRowView => new ClassRowView($r->text('id'), $r->text('name'), $r->text('code'), $r->int('students')), $rows));
     }
 
-    public function show(string $teamId, string $id): ClassView
+    public function show(string $teamId, string $id): RosterView
     {
         $class = $this->find($teamId, $id);
         $rows = $this->database->rows('SELECT s.id, s.name, m.joined_at FROM class_member m JOIN student s ON s.id = m.student_id WHERE m.class_id = :id AND m.left_at IS NULL ORDER BY s.name_folded, s.id', ['id' => $id]);
 
-        return new ClassView($id, $class->text('name'), $class->text('code'), array_map(static fn (Row $r): StudentView => new StudentView($r->text('id'), $r->text('name'), $r->time('joined_at')), $rows));
+        return new RosterView($id, $class->text('name'), $class->text('code'), array_map(static fn (Row $r): StudentView => new StudentView($r->text('id'), $r->text('name'), $r->time('joined_at')), $rows));
     }
 
-    public function create(StaffUser $who, ClassInput $input): ClassView
+    public function create(StaffUser $who, ClassInput $input): RosterView
     {
         $name = trim($input->name);
         if ($this->database->row('SELECT 1 FROM class WHERE team_id = :team AND lower(name) = lower(:name)', ['team' => $who->teamId, 'name' => $name]) !== null) {
@@ -73,7 +73,7 @@ final readonly class Rosters
         return new RosterPreviewView($lines, $adds);
     }
 
-    public function add(StaffUser $who, string $classId, RosterInput $input): ClassView
+    public function add(StaffUser $who, string $classId, RosterInput $input): RosterView
     {
         $this->database->together(function () use ($who, $classId, $input): void {
             $this->database->row('SELECT id FROM class WHERE id = :id FOR UPDATE', ['id' => $classId]);

@@ -85,7 +85,7 @@ final readonly class Picture
             count($walk->visits),
             $steps,
             $stored->at,
-            $walk->mayGoOn($edition->paper),
+            $walk->mayGoOn($edition->paper, $edition->machineMarked()),
             $walk->ended,
             $conditions->feedback->value,
             $edition->paper->mastery?->sentence() ?? '',

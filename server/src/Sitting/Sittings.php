@@ -175,7 +175,7 @@ final readonly class Sittings
     public function handIn(StudentUser $who, string $id, VisitInput $input): SittingView
     {
         return $this->change($who, $id, function (StoredSitting $sitting) use ($input): StoredSitting {
-            if (!$sitting->walk->ended && (count($sitting->walk->visits) !== $input->visit || $sitting->walk->mayGoOn($sitting->edition->paper))) {
+            if (!$sitting->walk->ended && (count($sitting->walk->visits) !== $input->visit || $sitting->walk->mayGoOn($sitting->edition->paper, $sitting->edition->machineMarked()))) {
                 throw Problem::conflict('There is more to do.', 'Go on to the next part first.');
             }
             $this->finish($sitting, 'student');

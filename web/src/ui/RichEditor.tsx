@@ -1,11 +1,14 @@
 import { mergeAttributes, Node } from '@tiptap/core'
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react'
 import StarterKit from '@tiptap/starter-kit'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { MathsDialog } from './MathsDialog'
 
 /** Maths inside a line: kept as <span data-math="…">, typeset where it stands. */
-const Maths = Node.create({
+type Ask = (latex: string, put: (latex: string) => void) => void
+const Maths = Node.create<{ ask: Ask }>({
   name: 'maths',
+  addOptions: () => ({ ask: () => undefined }),
   group: 'inline',
   inline: true,
   atom: true,
@@ -21,6 +24,7 @@ const Maths = Node.create({
   parseHTML: () => [{ tag: 'span[data-math]' }],
   renderHTML: ({ HTMLAttributes }) => ['span', mergeAttributes(HTMLAttributes)],
   addNodeView() {
+    const { ask } = this.options
     return ({ node, editor, getPos }) => {
       const dom = document.createElement('span')
       dom.className = 'cursor-pointer rounded bg-rust-pale px-1'
@@ -28,10 +32,11 @@ const Maths = Node.create({
       const latex = String(node.attrs.latex)
       void import('@/lib/maths').then(({ typeset }) => typeset(latex, dom))
       dom.addEventListener('click', () => {
-        const next = window.prompt('Maths, in LaTeX', latex)
-        const at = getPos()
-        if (next !== null && typeof at === 'number')
-          editor.view.dispatch(editor.state.tr.setNodeMarkup(at, undefined, { latex: next }))
+        ask(latex, (next) => {
+          const at = getPos()
+          if (typeof at === 'number')
+            editor.view.dispatch(editor.state.tr.setNodeMarkup(at, undefined, { latex: next }))
+        })
       })
       return { dom }
     }
@@ -52,6 +57,7 @@ type Props = {
 /** Rich text in place: bold, italics, lists, maths. */
 export function RichEditor({ label, value, onChange, small = false, hideLabel = false }: Props) {
   const latest = useRef(onChange)
+  const [asked, setAsked] = useState<{ latex: string; put: (latex: string) => void } | null>(null)
   useEffect(() => {
     latest.current = onChange
   })
@@ -67,7 +73,7 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
         underline: false,
         blockquote: false,
       }),
-      Maths,
+      Maths.configure({ ask: (latex, put) => setAsked({ latex, put }) }),
     ],
     content: value,
     editorProps: {
@@ -83,15 +89,36 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
   return (
     <div className="flex flex-col gap-1">
       <span className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>{label}</span>
-      <div className="rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue">
-        {editor ? <Tools editor={editor} small={small} /> : null}
+      <div className="group rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue">
+        {editor ? (
+          <Tools
+            editor={editor}
+            small={small}
+            onMaths={() =>
+              setAsked({
+                latex: '',
+                put: (latex) => editor.chain().focus().insertContent({ type: 'maths', attrs: { latex } }).run(),
+              })
+            }
+          />
+        ) : null}
         <EditorContent editor={editor} className="rich px-3 py-2" />
       </div>
+      {asked ? (
+        <MathsDialog
+          latex={asked.latex}
+          onClose={() => setAsked(null)}
+          onKeep={(latex) => {
+            asked.put(latex)
+            setAsked(null)
+          }}
+        />
+      ) : null}
     </div>
   )
 }
 
-function Tools({ editor, small }: { editor: Editor; small: boolean }) {
+function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onMaths: () => void }) {
   const on = useEditorState({
     editor,
     selector: ({ editor: e }) => ({
@@ -104,7 +131,6 @@ function Tools({ editor, small }: { editor: Editor; small: boolean }) {
   const tool = (label: string, active: boolean, run: () => void, face: string, style = '') => (
     <button
       type="button"
-      tabIndex={small ? -1 : 0}
       aria-label={label}
       title={label}
       aria-pressed={active}
@@ -114,12 +140,12 @@ function Tools({ editor, small }: { editor: Editor; small: boolean }) {
       {face}
     </button>
   )
-  const maths = () => {
-    const latex = window.prompt('Maths, in LaTeX, such as \\frac{3}{12}')
-    if (latex) editor.chain().focus().insertContent({ type: 'maths', attrs: { latex } }).run()
-  }
   return (
-    <div role="group" aria-label="Text tools" className="flex gap-1 border-b px-1 py-0.5">
+    <div
+      role="group"
+      aria-label="Text tools"
+      className={`gap-1 border-b px-1 py-0.5 ${small ? 'hidden group-focus-within:flex' : 'flex'}`}
+    >
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}
       {tool('Italics', on.italic, () => editor.chain().focus().toggleItalic().run(), 'I', 'italic')}
       {small
@@ -128,7 +154,7 @@ function Tools({ editor, small }: { editor: Editor; small: boolean }) {
       {small
         ? null
         : tool('Numbered list', on.numbers, () => editor.chain().focus().toggleOrderedList().run(), '1. list')}
-      {tool('Maths', false, maths, '∑ maths')}
+      {tool('Maths', false, onMaths, '∑ maths')}
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -35,6 +35,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
   const [problem, setProblem] = useState<Problem | null>(null)
   const [saved, setSaved] = useState<'clean' | 'dirty' | 'saving'>('clean')
   const [savedAt, setSavedAt] = useState<Date | null>(null)
+  const [params] = useSearchParams()
+  const forPaper = id === null ? params.get('paper') : null
   const navigate = useNavigate()
   const client = useQueryClient()
   const latest = useRef(item)
@@ -61,7 +63,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       void client.invalidateQueries({ queryKey: ['items'] })
       void client.invalidateQueries({ queryKey: ['terms'] })
       void client.invalidateQueries({ queryKey: ['paper'] })
-      if (id === null) void navigate(`/bank/${answer.id}`, { replace: true })
+      if (forPaper) void navigate(`/papers/${forPaper}?take=${answer.id}&at=${params.get('at') ?? ''}`)
+      else if (id === null) void navigate(`/bank/${answer.id}`, { replace: true })
     } catch (thrown) {
       setProblem(problemOf(thrown))
       setSaved('dirty')
@@ -106,13 +109,15 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
         }
       >
         {id ? <Button onClick={() => void archive()}>Archive</Button> : null}
-        <Button onClick={() => void navigate('/bank')}>Back to bank</Button>
+        <Button onClick={() => void navigate(forPaper ? `/papers/${forPaper}` : '/bank')}>
+          {forPaper ? 'Back to the paper' : 'Back to bank'}
+        </Button>
         <Button
           kind="do"
           disabled={saved === 'saving' || (saved === 'clean' && id !== null)}
           onClick={() => void save()}
         >
-          Save question
+          {forPaper ? 'Save into the paper' : 'Save question'}
         </Button>
       </Head>
       <Desk

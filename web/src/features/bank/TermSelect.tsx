@@ -1,7 +1,8 @@
-import { problemOf, type Schemas } from '@/lib/api/client'
+import { useState } from 'react'
+import type { Schemas } from '@/lib/api/client'
 import { SelectField } from '@/ui/Field'
-import { toast } from '@/ui/Toasts'
-import { useAddTerm, useTerms } from './terms'
+import { TermDialog } from './TermDialog'
+import { useTerms } from './terms'
 
 const NEW = '+new'
 
@@ -22,36 +23,27 @@ export function TermSelect({
   fault?: string
 }) {
   const terms = useTerms()
-  const add = useAddTerm(kind)
+  const [making, setMaking] = useState(false)
   const list: Schemas['BankTermView'][] = terms.data?.[kind] ?? []
-  const pick = async (id: string) => {
-    if (id !== NEW) return onChange(id === '' ? null : id)
-    const name = window.prompt(
-      kind === 'skills' ? 'Name of the new skill' : 'Name of the new misconception: what the student thinks',
-    )
-    if (!name?.trim()) return
-    try {
-      onChange((await add.mutateAsync(name)).id)
-    } catch (thrown) {
-      const problem = problemOf(thrown)
-      toast(problem.fields.name ?? problem.message, { bad: true })
-    }
-  }
+  const pick = (id: string) => (id === NEW ? setMaking(true) : onChange(id === '' ? null : id))
   return (
-    <SelectField
-      label={label}
-      hideLabel={hideLabel}
-      fault={fault}
-      value={value ?? ''}
-      onChange={(e) => void pick(e.target.value)}
-    >
-      <option value="">{kind === 'skills' ? 'No skill' : 'No misconception'}</option>
-      {list.map((term) => (
-        <option key={term.id} value={term.id}>
-          {term.name}
-        </option>
-      ))}
-      <option value={NEW}>{kind === 'skills' ? 'New skill …' : 'New misconception …'}</option>
-    </SelectField>
+    <>
+      <SelectField
+        label={label}
+        hideLabel={hideLabel}
+        fault={fault}
+        value={value ?? ''}
+        onChange={(e) => pick(e.target.value)}
+      >
+        <option value="">{kind === 'skills' ? 'No skill' : 'No misconception'}</option>
+        {list.map((term) => (
+          <option key={term.id} value={term.id}>
+            {term.name}
+          </option>
+        ))}
+        <option value={NEW}>{kind === 'skills' ? 'New skill …' : 'New misconception …'}</option>
+      </SelectField>
+      {making ? <TermDialog kind={kind} onClose={() => setMaking(false)} onMade={onChange} /> : null}
+    </>
   )
 }

@@ -7,12 +7,8 @@ export const useTerms = () =>
 export function useAddTerm(kind: 'skills' | 'misconceptions') {
   const client = useQueryClient()
   return useMutation({
-    mutationFn: (name: string) =>
-      take(
-        kind === 'skills'
-          ? api.POST('/api/bank/skills', { body: { name } })
-          : api.POST('/api/bank/misconceptions', { body: { name } }),
-      ),
+    mutationFn: (body: { name: string; looksLike: string; nextStep: string }) =>
+      take(kind === 'skills' ? api.POST('/api/bank/skills', { body }) : api.POST('/api/bank/misconceptions', { body })),
     onSuccess: () => client.invalidateQueries({ queryKey: ['terms'] }),
   })
 }

@@ -12,11 +12,10 @@ import { Dialog } from '@/ui/Dialog'
 import { Ladder } from '@/ui/Ladder'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-import { answered, codeAt, merged, silent, sorted, type Row, type Sort } from './rows'
+import { answered, codeAt, isHere, merged, silent, sorted, type Row, type Sort } from './rows'
 import { WorkPanel } from './WorkPanel'
 
 type Message = { kind: 'row'; row: Row }
-const RUNGS = ['footing', 'climbing', 'clear']
 
 export default function LookoutDesk() {
   const { id = '' } = useParams()
@@ -61,7 +60,7 @@ export default function LookoutDesk() {
   })
   if (snapshot.isPending) return <Loading what="Looking out" />
   if (snapshot.isError) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
-  const { handout, columns } = snapshot.data
+  const { handout, columns, rungs } = snapshot.data
   const all = snapshot.data.rows
   const joined = all.filter((r) => r.state !== 'expected').length
   const done = all.filter((r) => r.state !== 'expected' && r.state !== 'open').length
@@ -190,11 +189,13 @@ export default function LookoutDesk() {
                       ) : null}
                     </th>
                     <td className="px-2">
-                      {row.rung > 0 ? <Ladder reached={row.rung} of={3} name={RUNGS[row.rung - 1] ?? ''} /> : null}
+                      {row.rung > 0 ? (
+                        <Ladder reached={row.rung} of={rungs.length} name={rungs[row.rung - 1] ?? ''} />
+                      ) : null}
                     </td>
                     {columns.map((c) => (
                       <td key={c.entry} className="px-1 text-center">
-                        {codeAt(row, c.entry) === 'none' ? null : <Bar code={codeAt(row, c.entry)} width={26} />}
+                        <CellCode row={row} entry={c.entry} />
                       </td>
                     ))}
                     <td className="px-2 text-right whitespace-nowrap tabular-nums">
@@ -231,6 +232,18 @@ export default function LookoutDesk() {
         </p>
       </Dialog>
     </>
+  )
+}
+
+/** One place of the picture: how the answer stands, and a caret where the student is now. */
+function CellCode({ row, entry }: { row: Row; entry: string }) {
+  const code = codeAt(row, entry)
+  const here = isHere(row, entry)
+  return (
+    <span className="inline-flex items-center gap-0.5">
+      {code === 'none' ? null : <Bar code={code} width={26} />}
+      {here ? <Bar code="here" width={code === 'none' ? 26 : 12} /> : null}
+    </span>
   )
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { codeAt, merged, silent, sorted, type Row } from './rows'
+import { codeAt, isHere, merged, silent, sorted, type Row } from './rows'
 
 const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   studentId,
@@ -24,7 +24,11 @@ describe('rows', () => {
     expect(merged([row('a', { version: 9 })], row('a', { attempt: 2, version: 1, marks: 0 }))[0]?.marks).toBe(0)
   })
   it('shows where a student is, what was answered, and nothing beyond', () => {
-    expect([codeAt(row('a'), 'e1'), codeAt(row('a'), 'e2'), codeAt(row('a'), 'e3')]).toEqual(['right', 'here', 'none'])
+    const one = row('a', { cells: { e1: { code: 'right', try: 1 }, e2: { code: 'blank', try: 1 } } })
+    expect(['e1', 'e2', 'e3'].map((e) => codeAt(one, e))).toEqual(['right', 'none', 'none'])
+    expect(['e1', 'e2', 'e3'].map((e) => isHere(one, e))).toEqual([false, true, false])
+    expect(codeAt({ ...one, at: 'e1' }, 'e2')).toBe('blank')
+    expect(isHere({ ...one, state: 'handed in' }, 'e2')).toBe(false)
   })
   it('sorts by credit and progress', () => {
     const rows = [

@@ -26,13 +26,15 @@ export function sorted(rows: Row[], by: Sort): Row[] {
   return [...rows].sort(order[by])
 }
 
-/** What stands in one place of the picture. */
+/** How the answer in one place of the picture stands. A blank that is being looked at is not left blank yet. */
 export function codeAt(row: Row, entry: string): BarCode {
   const cell = row.cells[entry]
-  if (row.state === 'open' && row.at === entry && (!cell || cell.code === 'blank')) return 'here'
-  if (cell) return cell.code as BarCode
-  return 'none'
+  if (!cell || (cell.code === 'blank' && isHere(row, entry))) return 'none'
+  return cell.code as BarCode
 }
+
+/** Whether an open sitting is at this question now. */
+export const isHere = (row: Row, entry: string) => row.state === 'open' && row.at === entry
 
 /** "Silent": expected and not here, or here with nothing answered. */
 export const silent = (row: Row) => row.state === 'expected' || (row.state === 'open' && answered(row) === 0)

@@ -333,7 +333,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
                     <span className="font-head text-3xl font-semibold">
                       {reached === null || possible === 0
                         ? '–'
-                        : marks(Math.round((reached / possible) * worth * 2) / 2)}
+                        : marks(Math.round(((reached / possible) * worth) / desk.markStep) * desk.markStep)}
                     </span>
                     <span className="text-quiet">of {marks(worth)}</span>
                   </>

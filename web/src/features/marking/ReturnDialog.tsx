@@ -53,7 +53,7 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
       title={`Return “${title}”`}
       foot={
         <Button kind="do" disabled={busy} onClick={() => void give()}>
-          Return all that is marked
+          Return what is marked
         </Button>
       }
     >

@@ -161,7 +161,7 @@ function EntryRow({
         {...attributes}
         {...listeners}
         role="button"
-        className="touch-none px-1.5 text-edge hover:text-ink"
+        className="touch-none min-w-6 px-1.5 text-edge hover:text-ink"
         aria-label={`Drag ${title}`}
         title="Drag, or Alt with the arrows"
       >

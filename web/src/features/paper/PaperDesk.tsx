@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useState, type ReactNode } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { problemOf, type Schemas } from '@/lib/api/client'
+import { DropdownMenu } from 'radix-ui'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
@@ -38,7 +39,7 @@ export default function PaperDesk({ stored, question }: Props) {
   )
   const [picking, setPicking] = useState(false)
   // Questions taken in this sitting are known by title before the save brings them in full.
-  const [taken, setTaken] = useState<Record<string, Schemas['BankItemRowView']>>({})
+  const [taken, setTaken] = useState<Record<string, { title: string }>>({})
   const navigate = useNavigate()
   const client = useQueryClient()
   const entries = paper.sections.flatMap((s) => s.entries)
@@ -46,7 +47,7 @@ export default function PaperDesk({ stored, question }: Props) {
   const section =
     (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
   const items = {
-    ...Object.fromEntries(Object.values(taken).map((row) => [row.id, { title: row.title } as Schemas['Item']])),
+    ...Object.fromEntries(Object.entries(taken).map(([id, { title }]) => [id, { title } as Schemas['Item']])),
     ...view.items,
   }
   const blocking = view.proof.defects.filter((d) => d.blocks)
@@ -55,6 +56,26 @@ export default function PaperDesk({ stored, question }: Props) {
     const next = order[Math.max(0, Math.min(order.length - 1, order.indexOf(selected ?? '') + by))]
     if (next) setSelected(next)
   }
+  // A question written for this paper comes back as ?take=…, and goes where the writer stood when leaving.
+  const [params, setParams] = useSearchParams()
+  const arriving = params.get('take')
+  const arrived = useRef(false)
+  useEffect(() => {
+    if (!arriving || arrived.current) return
+    arrived.current = true
+    const stood = params.get('at') ?? ''
+    setParams({}, { replace: true })
+    void take(api.GET('/api/items/{id}', { params: { path: { id: arriving } } })).then(({ item }) => {
+      const made: Entry = { id: freshId('e', paper), kind: 'question', item: arriving, points: item.points }
+      const place = sectionOf(paper, stood) ?? paper.sections.find((s) => s.id === stood) ?? paper.sections.at(-1)
+      if (!place) return
+      setTaken((old) => ({ ...old, [arriving]: { title: item.title } }))
+      change(inserted(paper, [made], place.id, stood))
+      setSelected(made.id)
+    })
+    // Once, on arrival.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [arriving])
   const addSource = () => {
     if (!section) return
     const made: Entry = {
@@ -78,6 +99,10 @@ export default function PaperDesk({ stored, question }: Props) {
     const at = order.indexOf(gone.id)
     change(withoutEntry(paper, gone.id))
     setSelected(order[at + 1] ?? order[at - 1] ?? section?.id ?? null)
+  }
+  const write = async (type: string) => {
+    await draft.flush()
+    void navigate(`/bank/new/${type}?paper=${stored.id}&at=${entry?.id ?? section?.id ?? ''}`)
   }
   const publish = async () => {
     try {
@@ -176,7 +201,7 @@ export default function PaperDesk({ stored, question }: Props) {
               <Button hint="a" onClick={() => setPicking(true)}>
                 From the bank
               </Button>
-              <Button onClick={() => void navigate('/bank/new/choice')}>New question</Button>
+              <NewQuestion onPick={(type) => void write(type)} />
               <Button hint="s" onClick={addSource}>
                 Add a source
               </Button>
@@ -243,6 +268,30 @@ export default function PaperDesk({ stored, question }: Props) {
         }}
       />
     </>
+  )
+}
+
+/** Which type of question is to be written into the paper? */
+function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button>New question</Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content side="top" className="z-50 min-w-48 rounded border bg-sheet p-1 shadow-float">
+          {['choice', 'text', 'number', 'open'].map((type) => (
+            <DropdownMenu.Item
+              key={type}
+              className="cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale"
+              onSelect={() => onPick(type)}
+            >
+              New {type} question
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   )
 }
 

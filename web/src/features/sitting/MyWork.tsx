@@ -42,7 +42,9 @@ export default function MyWork() {
     <div className="min-h-dvh text-[18px]">
       <header className="flex items-center gap-3 border-b px-4 py-3">
         <h1 className="flex-1 font-head text-xl font-semibold">{work.data.name}</h1>
-        <Button onClick={() => void leave()}>Leave</Button>
+        <Button className="min-h-11" onClick={() => void leave()}>
+          Leave
+        </Button>
       </header>
       <main className="mx-auto max-w-2xl px-4 py-4">
         {rows.length === 0 ? (

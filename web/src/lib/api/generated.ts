@@ -1175,6 +1175,7 @@ export interface components {
             handout: components["schemas"]["HandoutHandoutView"];
             columns: components["schemas"]["LookoutColumnView"][];
             rows: components["schemas"]["LookoutRowView"][];
+            rungs: string[];
         };
         LookoutRowView: {
             studentId: string;
@@ -1235,6 +1236,7 @@ export interface components {
             shelf: string[];
             questions: components["schemas"]["MarkingQuestionTabView"][];
             namesHidden: boolean;
+            markStep: number;
         };
         MarkingEffectView: {
             student: string;
@@ -1546,12 +1548,6 @@ export interface components {
             code: string;
             students: number;
         };
-        RosterClassView: {
-            id: string;
-            name: string;
-            code: string;
-            students: components["schemas"]["RosterStudentView"][];
-        };
         RosterPinView: {
             pin: string;
         };
@@ -1568,6 +1564,12 @@ export interface components {
         RosterRosterPreviewView: {
             lines: components["schemas"]["RosterRosterLineView"][];
             adds: number;
+        };
+        RosterRosterView: {
+            id: string;
+            name: string;
+            code: string;
+            students: components["schemas"]["RosterStudentView"][];
         };
         RosterSlipView: {
             name: string;
@@ -2053,7 +2055,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RosterClassView"];
+                    "application/json": components["schemas"]["RosterRosterView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -2084,7 +2086,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RosterClassView"];
+                    "application/json": components["schemas"]["RosterRosterView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -2119,7 +2121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RosterClassView"];
+                    "application/json": components["schemas"]["RosterRosterView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
-final readonly class ClassView
+final readonly class RosterView
 {
     /** @param list<StudentView> $students by name */
     public function __construct(public string $id, public string $name, public string $code, public array $students)

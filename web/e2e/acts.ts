@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Browser, type Page } from '@playwright/test'
+
+/** Enters by one of the demo's offered accounts. */
+export async function signIn(page: Page, name: string) {
+  await page.goto('/bank')
+  await page.getByRole('button', { name: new RegExp(name) }).click()
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible()
+}
+
+export async function stage(page: Page, name: string) {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name)
+}
+
+/** No finding of axe at levels A and AA of WCAG 2.0 to 2.2. */
+export async function axeClean(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.html}`)).toEqual([])
+}
+
+export async function onPhone(browser: Browser): Promise<Page> {
+  return (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+}
+
+export async function join(phone: Page, code: string, name: string, pin: string) {
+  await phone.goto(`/join?code=${code}`)
+  await phone.getByLabel('Your name').fill(name)
+  await phone.getByLabel('PIN').fill(pin)
+  await phone.getByRole('button', { name: 'Join' }).click()
+  await expect(phone.getByRole('heading', { level: 1 })).toHaveText(name)
+}
+
+/** Waits for the quiet line to say that the server has the answer. */
+export async function kept(phone: Page) {
+  await expect(phone.getByRole('banner').getByRole('status')).toContainText('kept')
+  await expect(phone.getByRole('banner').getByRole('status')).not.toContainText('device')
+}

@@ -1,0 +1,40 @@
+import { expect, test } from '@playwright/test'
+import { axeClean, join, kept, onPhone, signIn, stage } from './acts'
+
+test('the main staff screens are clean for axe', async ({ page }) => {
+  await signIn(page, 'Maren Ostrander')
+  for (const name of ['Bank', 'Papers', 'Classes', 'Handouts', 'Lookout', 'Marking', 'Results', 'Groups']) {
+    await stage(page, name)
+    await page.waitForLoadState('networkidle')
+    await axeClean(page)
+  }
+})
+
+test('a second tab and a reload go on with the same answers, and the Lookout sees them', async ({ page, browser }) => {
+  const [, code = '', name = '', pin = ''] =
+    /8 Heron\s+code (\w+) · (.+) · PIN (\d+)/.exec(process.env.CHALK_ACCOUNTS ?? '') ?? []
+  await signIn(page, 'Maren Ostrander')
+  await stage(page, 'Lookout')
+  await page.getByRole('link', { name: /Heights of tide/ }).click()
+  await expect(page.getByText('live', { exact: true })).toBeVisible()
+
+  const phone = await onPhone(browser)
+  await phone.goto('/join')
+  await axeClean(phone)
+  await join(phone, code, name, pin)
+  await axeClean(phone)
+  await phone.getByRole('button', { name: 'Begin' }).click()
+  await phone.locator('label', { hasText: '3.8 m' }).click()
+  await kept(phone)
+  const tab = await phone.context().newPage()
+  await tab.setViewportSize({ width: 390, height: 844 })
+  await tab.goto(phone.url())
+  await expect(tab.getByRole('radio', { checked: true })).toHaveCount(1)
+  await phone.reload()
+  await expect(phone.getByRole('radio', { checked: true })).toHaveCount(1)
+  await phone.getByRole('button', { name: 'Check' }).click()
+  await expect(phone.getByText('Right', { exact: true })).toBeVisible()
+  await expect(
+    page.getByRole('row', { name: new RegExp(name) }).getByRole('img', { name: 'right', exact: true }),
+  ).toBeVisible()
+})

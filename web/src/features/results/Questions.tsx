@@ -1,0 +1,176 @@
+import { Link } from 'react-router'
+import type { Schemas } from '@/lib/api/client'
+import { percent, plural } from '@/lib/format'
+import { Explained } from '@/ui/Explained'
+import { OptionLines, Whisker } from './Charts'
+import { two } from './figures'
+
+type Question = Schemas['ResultsQuestionView']
+
+export function QuestionTable({
+  questions,
+  chosen,
+  onChoose,
+}: {
+  questions: Question[]
+  chosen: Question | undefined
+  onChoose: (q: Question) => void
+}) {
+  return (
+    <table className="w-full text-[15px]">
+      <thead>
+        <tr className="border-b text-left text-sm text-quiet">
+          <th className="py-1.5 pl-4 font-medium">#</th>
+          <th className="px-2 font-medium">Question</th>
+          <th className="px-2 font-medium">Facility, with 95 %</th>
+          <th className="px-2 text-right font-medium" title="Item–rest correlation">
+            r
+          </th>
+          <th className="px-2 text-right font-medium">Blank</th>
+          <th className="px-2 font-medium">To look at</th>
+        </tr>
+      </thead>
+      <tbody>
+        {questions.map((q) => (
+          <tr
+            key={q.entry}
+            className={`cursor-pointer border-b ${q === chosen ? 'bg-sheet' : 'hover:bg-pale'}`}
+            onClick={() => onChoose(q)}
+          >
+            <td className={`py-1.5 pl-4 tabular-nums ${q === chosen ? 'rung-row' : ''}`}>{q.number}</td>
+            <td className="px-2">
+              <button className={`text-left hover:underline ${q === chosen ? 'font-bold' : ''}`}>{q.title}</button>
+            </td>
+            <td className="px-2 whitespace-nowrap">
+              <Whisker figure={q.facility} />{' '}
+              {q.facility.value === null ? (
+                <span className="text-quiet">–</span>
+              ) : (
+                <Explained figure={q.facility} label={`Facility of question ${q.number}`} show={two}>
+                  <span className="tabular-nums">{two(q.facility.value)}</span>
+                </Explained>
+              )}
+              {q.facility.note === 'few' ? <span className="text-quiet"> few</span> : null}
+            </td>
+            <td className="px-2 text-right">
+              {q.itemRest.value === null ? (
+                <span className="text-quiet">–</span>
+              ) : (
+                <Explained figure={q.itemRest} label={`Item–rest correlation of question ${q.number}`} show={two}>
+                  <span className="tabular-nums">{two(q.itemRest.value)}</span>
+                </Explained>
+              )}
+            </td>
+            <td className="px-2 text-right tabular-nums">{q.omitted || ''}</td>
+            <td className="px-2">
+              {q.flags.map((f) => (
+                <span
+                  key={f.kind}
+                  className={`mr-3 font-semibold ${f.kind === 'perhaps mis-keyed' ? 'text-bad' : 'text-blue'}`}
+                >
+                  {f.kind}
+                </span>
+              ))}
+              {q.waiting > 0 ? <span className="font-semibold text-blue">{q.waiting} wait for a marker</span> : null}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
+  const link = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
+  return (
+    <section className="flex flex-col gap-3">
+      <div>
+        <h2 className="text-lg">
+          {q.number} · {q.title}
+        </h2>
+        <p className="text-sm text-quiet">
+          {q.options.length > 0
+            ? 'Which options rival the key, and among whom?'
+            : q.type === 'open'
+              ? 'Marked by hand'
+              : 'What did they answer?'}
+        </p>
+      </div>
+      {q.options.length > 0 ? (
+        <>
+          <OptionLines options={q.options} />
+          <table className="w-full text-sm">
+            <thead>
+              <tr className="border-b text-left text-quiet">
+                <th className="font-medium">Option</th>
+                <th className="px-1 text-right font-medium">All</th>
+                <th className="px-1 text-right font-medium">Low</th>
+                <th className="px-1 text-right font-medium">Mid</th>
+                <th className="pl-1 text-right font-medium">Up</th>
+              </tr>
+            </thead>
+            <tbody>
+              {q.options.map((o) => (
+                <tr key={o.id} className="border-b align-top">
+                  <td className="py-1 pr-1">
+                    <b>{o.letter}</b> {o.text}
+                    {o.key ? <span className="text-good"> ✓ key</span> : null}
+                    {o.misconception ? <span className="block text-blue">{o.misconception}</span> : null}
+                    {o.works === false && o.count === 0 ? (
+                      <span className="block text-quiet">idle: nobody took it</span>
+                    ) : null}
+                  </td>
+                  <td className="px-1 text-right whitespace-nowrap tabular-nums">
+                    {percent(o.share)}
+                    <span className="block text-quiet">{o.count}</span>
+                  </td>
+                  <td className="px-1 text-right whitespace-nowrap tabular-nums">{percent(o.lower)}</td>
+                  <td className="px-1 text-right whitespace-nowrap tabular-nums">{percent(o.middle)}</td>
+                  <td className="pl-1 text-right whitespace-nowrap tabular-nums">{percent(o.upper)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      ) : q.lines.length > 0 ? (
+        <ul className="text-[15px]">
+          {q.lines.map((line) => (
+            <li key={line.answer + line.verdict} className="flex gap-2 border-b py-1">
+              <span className="min-w-0 flex-1 break-words">{line.answer}</span>
+              <span className={line.verdict === 'right' ? 'text-good' : 'text-quiet'}>
+                {line.verdict === 'right' ? '✓ ' : ''}
+                {line.verdict}
+              </span>
+              <b className="w-8 text-right tabular-nums">{line.count}</b>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {q.flags.map((f) => (
+        <p key={f.kind} className="text-[15px]">
+          <b className={f.kind === 'perhaps mis-keyed' ? 'text-bad' : ''}>
+            {f.kind.charAt(0).toUpperCase() + f.kind.slice(1)}?
+          </b>{' '}
+          {f.evidence}
+        </p>
+      ))}
+      {q.notReached > 0 ? <p className="text-[15px]">{plural(q.notReached, 'student')} did not reach it.</p> : null}
+      <div className="no-print flex flex-wrap gap-2">
+        <Link className={link} to={`/marking/${handoutId}/${q.entry}`}>
+          {q.type === 'open' ? 'Mark the answers' : 'See the answers'}
+        </Link>
+        {q.type !== 'open' ? (
+          <Link className={link} to={`/marking/${handoutId}/${q.entry}?key=1`}>
+            Change key
+          </Link>
+        ) : null}
+      </div>
+      {q.options.length > 0 ? (
+        <p className="text-sm text-quiet">
+          How was this computed? Thirds by the share of marks on the other questions; ties are split fairly. First tries
+          count.
+        </p>
+      ) : null}
+    </section>
+  )
+}
