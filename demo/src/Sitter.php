@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
+use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Server\Identity\StudentUser;
 use ChalkLadder\Server\Sitting\SaveInput;
 use ChalkLadder\Server\Sitting\SavesInput;
@@ -32,7 +33,7 @@ final readonly class Sitter
             foreach (self::openSteps($view) as $step) {
                 $value = $student->answer($this->scenario->question($slugs[$step->entry] ?? ''));
                 if ($value !== null) {
-                    $saves[] = new SaveInput($step->entry, $step->try, $value, $counter, 'demo-'.$step->entry.'-'.$step->try);
+                    $saves[] = new SaveInput($step->entry, $step->try, Response::fromArray($value), $counter, 'demo-'.$step->entry.'-'.$step->try);
                 }
             }
             if ($student->rushes && $student->chance() < 0.3) {
@@ -63,7 +64,7 @@ final readonly class Sitter
         $todo = array_values(array_filter(self::openSteps($view), static fn (StepView $s): bool => $s->counter === 0));
         if ($todo !== []) {
             $value = $student->answer($this->scenario->question($slugs[$todo[0]->entry] ?? '')) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
-            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, $value, $counter, 'demo-'.$counter)], ($todo[1] ?? $todo[0])->entry));
+            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, Response::fromArray($value), $counter, 'demo-'.$counter)], ($todo[1] ?? $todo[0])->entry));
 
             return true;
         }

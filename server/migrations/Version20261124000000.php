@@ -239,7 +239,7 @@ final class Version20261124000000 extends AbstractMigration
             version int NOT NULL DEFAULT 1,
             UNIQUE (handout_id, student_id, attempt),
             FOREIGN KEY (handout_id, student_id) REFERENCES handout_student
-        );
+        ) WITH (fillfactor = 70);
         CREATE INDEX sitting_student ON sitting (student_id);
         CREATE UNIQUE INDEX sitting_one_open ON sitting (handout_id, student_id) WHERE state = 'open';
         CREATE TABLE response (
@@ -264,7 +264,7 @@ final class Version20261124000000 extends AbstractMigration
             comment text NOT NULL DEFAULT '',
             mark_version int NOT NULL DEFAULT 0,
             PRIMARY KEY (sitting_id, entry, try)
-        );
+        ) WITH (fillfactor = 80);
         CREATE INDEX response_waiting ON response (sitting_id) WHERE verdict = 'by hand' AND hand_credit IS NULL;
         CREATE TABLE late_response (
             sitting_id uuid NOT NULL REFERENCES sitting ON DELETE CASCADE,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests;
 
+use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\ItemInput;
 use ChalkLadder\Server\Bank\TermInput;
@@ -138,7 +139,7 @@ final class World
         $view = $sittings->open($who, $handoutId);
         do {
             $here = array_filter($view->steps, static fn ($s): bool => $s->visit === $view->visit && isset($answers[$s->entry]));
-            $sittings->save($who, $view->id, new SavesInput(array_values(array_map(static fn ($s): SaveInput => new SaveInput($s->entry, $s->try, $answers[$s->entry], 1, 'x'), $here))));
+            $sittings->save($who, $view->id, new SavesInput(array_values(array_map(static fn ($s): SaveInput => new SaveInput($s->entry, $s->try, Response::fromArray($answers[$s->entry]), 1, 'x'), $here))));
             $more = $view->mayGoOn;
             if ($more) {
                 $view = $sittings->goOn($who, $view->id, new VisitInput($view->visit));

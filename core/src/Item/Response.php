@@ -38,11 +38,19 @@ final readonly class Response
     public static function fromArray(array $json): self
     {
         $node = new Node($json, 'value');
+        $response = self::read($node);
+        $node->finish();
+
+        return $response;
+    }
+
+    /** The same from a place in a larger document; what is wrong is noted there. */
+    public static function read(Node $node): self
+    {
         $response = $node->has('options')
             ? self::ofOptions(...$node->texts('options', self::MOST_OPTIONS, 40))
             : self::ofText($node->text('text', self::LONGEST_TEXT, ''));
         $node->rejectUnknown();
-        $node->finish();
 
         return $response;
     }

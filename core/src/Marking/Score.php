@@ -38,7 +38,7 @@ final readonly class Score
             if (count($known) < count($credits[$entry->id] ?? [])) {
                 $waiting[] = $entry->id;
             }
-            $marks[$entry->id] = Marks::of(Walk::bestCredit($paper, $known), $entry->points, $step);
+            $marks[$entry->id] = $known === [] ? BigRational::zero() : Marks::of(Walk::bestCredit($paper, $known), $entry->points, $step);
             $total = $total->plus($marks[$entry->id]);
             $possible = $possible->plus($entry->points);
         }

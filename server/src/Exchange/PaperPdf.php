@@ -31,7 +31,7 @@ final readonly class PaperPdf
     {
         $edition = $this->papers->draft($teamId, $paperId);
         $pictures = [];
-        foreach ($edition->paper->sections as $section) {
+        foreach ($edition->paper()->sections as $section) {
             foreach ($section->entries as $entry) {
                 $id = $entry->source?->picture;
                 $row = $id === null ? null : $this->database->row("SELECT media_type, translate(encode(bytes, 'base64'), E'\\n', '') AS data FROM file WHERE id = :id AND team_id = :team", ['id' => $id, 'team' => $teamId]);
@@ -41,11 +41,11 @@ final readonly class PaperPdf
             }
         }
         $byItem = [];
-        foreach ($edition->items as $entry => $item) {
+        foreach ($edition->items() as $entry => $item) {
             $byItem[$edition->itemIds[$entry]] = $item;
         }
 
-        return new PrintView($edition->paper->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items), $pictures, NumberText::write(PaperProof::of($edition->paper, $byItem)->points[1]));
+        return new PrintView($edition->paper()->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items()), $pictures, NumberText::write(PaperProof::of($edition->paper(), $byItem)->points[1]));
     }
 
     public function pdf(string $teamId, string $paperId, bool $key): string

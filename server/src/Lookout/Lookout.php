@@ -57,7 +57,7 @@ final class Lookout
         $rungs = $this->teams->rungs($teamId);
         $numbers = $handout->edition->numbers();
         $columns = [];
-        foreach ($handout->edition->paper->sections as $section) {
+        foreach ($handout->edition->paper()->sections as $section) {
             foreach ($section->questions() as $entry) {
                 $columns[] = new ColumnView($entry->id, $numbers[$entry->id], $handout->edition->title($entry->id), $section->title, $entry->points->toFloat(), $handout->edition->item($entry->id)?->type()->value ?? '');
             }
@@ -77,7 +77,11 @@ final class Lookout
     #[AsEventListener(priority: 10)]
     public function publish(TerminateEvent $event): void
     {
+        $watched = [];
         foreach ($this->changed as $changed) {
+            if (!($watched[$changed->handoutId] ??= $this->push->isWatched(Push::teachers($changed->handoutId)))) {
+                continue;
+            }
             $row = $this->database->row(self::ROWS.' AND s.id = :sitting', ['handout' => $changed->handoutId, 'sitting' => $changed->sittingId]);
             $team = $this->database->row('SELECT team_id FROM handout WHERE id = :id', ['id' => $changed->handoutId]);
             if ($row !== null && $team !== null) {
@@ -99,9 +103,9 @@ final class Lookout
         foreach ($all as $answer) {
             $byStep[$answer->entry][$answer->try] = $answer;
         }
-        $score = Score::of($sitting->edition->paper, $sitting->walk, Answer::credits($all), $sitting->markStep);
+        $score = Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($all), $sitting->markStep);
         $answers = [];
-        foreach ($sitting->walk->steps($sitting->edition->paper) as $step) {
+        foreach ($sitting->walk->steps($sitting->edition->paper()) as $step) {
             $item = $sitting->edition->item($step['entry']);
             if ($item !== null) {
                 $answers[] = self::answer($item, $step['entry'], $step['try'], $numbers[$step['entry']], $sitting->edition->title($step['entry']), $byStep[$step['entry']][$step['try']] ?? null, $names);
@@ -185,9 +189,9 @@ final class Lookout
             /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
             $stored = $r->json('walk');
             $way = Walk::fromArray($stored);
-            $score = Score::of($handout->edition->paper, $way, $credits, $handout->markStep);
+            $score = Score::of($handout->edition->paper(), $way, $credits, $handout->markStep);
             $marks = $score->total->toFloat();
-            foreach ($way->steps($handout->edition->paper) as $step) {
+            foreach ($way->steps($handout->edition->paper()) as $step) {
                 $route[$step['entry']] = $step['entry'];
                 // Live, a student is measured by what they have answered, not by what is still ahead.
                 if (isset($cells[$step['entry']]) && $cells[$step['entry']]->code !== 'waits' && $cells[$step['entry']]->try === $step['try']) {

@@ -32,6 +32,7 @@ use ChalkLadder\Server\Paper\Edition;
 use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Platform\Storage\Trail;
 
@@ -165,93 +166,100 @@ final readonly class Keys
         $gains = $loses = [];
         $same = $byHand = $returned = 0;
         $altered = [];
+        $worths = [];
         foreach ($changes as $i => $change) {
+            $row = $rows[$i];
+            // Like responses share their outcomes, so what a change is worth is reckoned once for all of them.
+            $worth = $worths[spl_object_id($change->before).'.'.$row->int('try')] ??= $this->worth($edition, $item, $given[$i]->response, $change, $row->int('try'), $step);
             if ($change->keptByHand) {
                 ++$byHand;
-            } elseif (!$change->altersCredit()) {
+            } elseif (!$worth['credit']) {
                 ++$same;
             } else {
-                $before = $this->marks($edition, $item, $change->before->credit, $rows[$i]->int('try'), $step);
-                $now = $this->marks($edition, $item, $change->after->credit, $rows[$i]->int('try'), $step);
-                $effect = new EffectView($rows[$i]->text('name'), Lookout::given($item, $given[$i]->response), NumberText::write($before), NumberText::write($now));
-                if ($now->isGreaterThan($before)) {
+                $effect = new EffectView($row->text('name'), $worth['given'], NumberText::write($worth['before']), NumberText::write($worth['after']));
+                if ($worth['after']->isGreaterThan($worth['before'])) {
                     $gains[] = $effect;
                 } else {
                     $loses[] = $effect;
                 }
-                $returned += $rows[$i]->text('state') === 'returned' ? 1 : 0;
+                $returned += $row->text('state') === 'returned' ? 1 : 0;
             }
-            if ($change->altersAnything()) {
-                $altered[] = ['row' => $rows[$i], 'change' => $change];
+            if ($worth['anything']) {
+                $altered[] = ['row' => $row, 'change' => $change, 'delta' => $change->keptByHand || !$worth['credit'] ? null : $worth['after']->minus($worth['before'])];
             }
         }
         if ($apply && $who !== null) {
-            $this->store($edition, $item, $entry, $altered, $step, $changeId, $who, $kind);
+            $this->store($edition, $entry, $altered, $step, $changeId, $who, $kind);
         }
 
         return new KeyChangeView($changeId, $after->toArray(), $gains, $loses, $same, $byHand, $returned, false);
     }
 
-    /** @param list<array{row: Row, change: Change}> $altered */
-    private function store(Edition $edition, Item $item, string $entry, array $altered, BigRational $step, ?string $changeId, StaffUser $who, string $kind): void
+    /**
+     * Stores what a change of rule makes of the responses: three statements, whatever their number.
+     *
+     * @param list<array{row: Row, change: Change, delta: BigRational|null}> $altered delta: what the marks change by; null leaves them
+     */
+    private function store(Edition $edition, string $entry, array $altered, BigRational $step, ?string $changeId, StaffUser $who, string $kind): void
     {
-        $events = [];
-        $deltas = [];
-        foreach (array_chunk($altered, 500) as $chunk) {
-            $tuples = [];
-            $parameters = ['entry' => $entry];
-            foreach ($chunk as $i => ['row' => $row, 'change' => $change]) {
-                $outcome = $change->after;
-                $tuples[] = "(:s$i::uuid, :t$i::int, :c$i::text, :v$i::text, :l$i::text, :r$i::text, :m$i::uuid[])";
-                $parameters += ["s$i" => $row->text('sitting_id'), "t$i" => $row->int('try'), "c$i" => $outcome->credit === null ? null : (string) $outcome->credit, "v$i" => $outcome->verdict->value, "l$i" => $outcome->line, "r$i" => mb_substr($outcome->readAs, 0, 500), "m$i" => '{'.implode(',', $outcome->misconceptions).'}'];
-                if ($change->keptByHand || !$change->altersCredit()) {
-                    continue;
-                }
-                $before = $this->marks($edition, $item, $change->before->credit, $row->int('try'), $step);
-                $after = $this->marks($edition, $item, $outcome->credit, $row->int('try'), $step);
-                $deltas[$row->text('sitting_id')] = ($deltas[$row->text('sitting_id')] ?? BigRational::zero())->plus($after)->minus($before);
-                $events[] = [$this->database->newId(), $row->text('sitting_id'), $entry, $row->int('try'), $kind, $change->before->credit === null ? null : (string) $change->before->credit, $outcome->credit === null ? null : (string) $outcome->credit, $changeId, $who->id, $this->database->now()];
+        $now = $this->database->now();
+        $outcomes = $events = $deltas = [];
+        foreach ($altered as ['row' => $row, 'change' => $change, 'delta' => $delta]) {
+            $id = $row->text('sitting_id');
+            $after = $change->after;
+            $outcomes[] = ['s' => $id, 't' => $row->int('try'), 'c' => $after->credit === null ? null : (string) $after->credit, 'v' => $after->verdict->value, 'l' => $after->line, 'r' => mb_substr($after->readAs, 0, 500), 'm' => '{'.implode(',', $after->misconceptions).'}'];
+            if ($delta === null) {
+                continue;
             }
-            $this->database->run('UPDATE response r SET credit = n.credit, verdict = n.verdict, line = n.line, read_as = n.read_as, misconceptions = n.misconceptions FROM (VALUES '.implode(', ', $tuples).') AS n (sitting_id, try, credit, verdict, line, read_as, misconceptions) WHERE r.sitting_id = n.sitting_id AND r.entry = :entry AND r.try = n.try', $parameters);
+            $deltas[$id] = isset($deltas[$id]) ? $deltas[$id]->plus($delta) : $delta;
+            $events[] = ['i' => $this->database->newId(), 's' => $id, 't' => $row->int('try'), 'b' => $change->before->credit === null ? null : (string) $change->before->credit, 'a' => $after->credit === null ? null : (string) $after->credit];
         }
-        $this->database->insertAll('mark_event', ['id', 'sitting_id', 'entry', 'try', 'kind', 'before_credit', 'after_credit', 'key_change_id', 'staff_id', 'at'], $events);
-        if ($edition->paper->mastery !== null) {
+        $this->database->run('UPDATE response r SET credit = n.c, verdict = n.v, line = n.l, read_as = n.r, misconceptions = n.m::uuid[]
+            FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, t int, c text, v text, l text, r text, m text) WHERE r.sitting_id = n.s AND r.entry = :entry AND r.try = n.t', ['rows' => Json::encode($outcomes), 'entry' => $entry]);
+        $this->database->run('INSERT INTO mark_event (id, sitting_id, entry, try, kind, before_credit, after_credit, key_change_id, staff_id, at)
+            SELECT n.i, n.s, :entry, n.t, :kind, n.b, n.a, :change, :staff, :at FROM jsonb_to_recordset(:rows::jsonb) AS n (i uuid, s uuid, t int, b text, a text)', ['rows' => Json::encode($events), 'entry' => $entry, 'kind' => $kind, 'change' => $changeId, 'staff' => $who->id, 'at' => $now]);
+        if ($edition->paper()->mastery !== null) {
             // With later tries the best one counts, so the difference of one try is not the difference of the sum.
             $this->recount(array_keys($deltas), $edition, $step);
 
             return;
         }
-        foreach (array_chunk($deltas, 500, true) as $chunk) {
-            $tuples = [];
-            $parameters = [];
-            $i = 0;
-            foreach ($chunk as $sittingId => $delta) {
-                $tuples[] = "(:s$i::uuid, :d$i::numeric)";
-                $parameters += ["s$i" => $sittingId, "d$i" => (string) $delta->toScale(6, RoundingMode::HALF_UP)];
-                ++$i;
-            }
-            $this->database->run('UPDATE sitting s SET marks = s.marks + n.delta, version = s.version + 1 FROM (VALUES '.implode(', ', $tuples).') AS n (id, delta) WHERE s.id = n.id', $parameters);
-        }
+        $rows = array_map(static fn (string $id, BigRational $delta): array => ['s' => $id, 'd' => (string) $delta->toScale(6, RoundingMode::HALF_UP)], array_keys($deltas), array_values($deltas));
+        $this->database->run('UPDATE sitting s SET marks = s.marks + n.d, version = s.version + 1 FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, d numeric) WHERE s.id = n.s', ['rows' => Json::encode($rows)]);
     }
 
     /** @param list<string> $sittingIds */
     private function recount(array $sittingIds, Edition $edition, BigRational $step): void
     {
+        $credits = [];
+        foreach ($sittingIds === [] ? [] : $this->database->rows('SELECT sitting_id, entry, try, coalesce(hand_credit, credit) AS credit FROM response WHERE sitting_id::text IN (:ids) AND coalesce(hand_credit, credit) IS NOT NULL', ['ids' => $sittingIds]) as $row) {
+            $credits[$row->text('sitting_id')][$row->text('entry')][$row->int('try')] = BigRational::of($row->text('credit'));
+        }
+        $rows = [];
         foreach ($sittingIds as $id) {
             $sum = BigRational::zero();
-            $credits = [];
-            foreach ($this->database->rows('SELECT entry, try, coalesce(hand_credit, credit) AS credit FROM response WHERE sitting_id = :id AND coalesce(hand_credit, credit) IS NOT NULL', ['id' => $id]) as $row) {
-                $credits[$row->text('entry')][$row->int('try')] = BigRational::of($row->text('credit'));
+            foreach ($credits[$id] ?? [] as $entry => $byTry) {
+                $sum = $sum->plus(Marks::of(Walk::bestCredit($edition->paper(), $byTry), $edition->points((string) $entry), $step));
             }
-            foreach ($credits as $one => $byTry) {
-                $sum = $sum->plus(Marks::of(Walk::bestCredit($edition->paper, $byTry), $edition->points((string) $one), $step));
-            }
-            $this->database->run('UPDATE sitting SET marks = :marks, version = version + 1 WHERE id = :id', ['marks' => (string) $sum->toScale(6, RoundingMode::HALF_UP), 'id' => $id]);
+            $rows[] = ['s' => $id, 'm' => (string) $sum->toScale(6, RoundingMode::HALF_UP)];
         }
+        $this->database->run('UPDATE sitting s SET marks = n.m, version = s.version + 1 FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric) WHERE s.id = n.s', ['rows' => Json::encode($rows)]);
+    }
+
+    /** @return array{credit: bool, anything: bool, before: BigRational, after: BigRational, given: string} what a change alters, and its marks */
+    private function worth(Edition $edition, Item $item, Response $response, Change $change, int $try, BigRational $step): array
+    {
+        return [
+            'credit' => $change->altersCredit(),
+            'anything' => $change->altersAnything(),
+            'before' => $this->marks($edition, $item, $change->before->credit, $try, $step),
+            'after' => $this->marks($edition, $item, $change->after->credit, $try, $step),
+            'given' => Lookout::given($item, $response),
+        ];
     }
 
     private function marks(Edition $edition, Item $item, ?BigRational $credit, int $try, BigRational $step): BigRational
     {
-        return Marks::of(Walk::bestCredit($edition->paper, [$try => $credit ?? BigRational::zero()]), $item->points, $step);
+        return Marks::of(Walk::bestCredit($edition->paper(), [$try => $credit ?? BigRational::zero()]), $item->points, $step);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Paper;
 
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
@@ -16,9 +15,12 @@ use ChalkLadder\Server\Platform\Storage\Json;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /** Published states of papers. Their content never changes; a changed key lies over it as a layer of its own. */
-final readonly class Editions
+final class Editions
 {
-    public function __construct(private Database $database, private CacheInterface $cache)
+    /** @var array<string, Edition> those that this request has used */
+    private array $used = [];
+
+    public function __construct(private readonly Database $database, private readonly CacheInterface $cache)
     {
     }
 
@@ -27,7 +29,7 @@ final readonly class Editions
     {
         $rulesVersion ??= $this->database->row('SELECT rules_version FROM edition WHERE id = :id', ['id' => $id])?->int('rules_version') ?? throw Problem::notFound('The edition');
 
-        return $this->cache->get("edition-$id-$rulesVersion", fn (): Edition => $this->read($id));
+        return $this->used["$id-$rulesVersion"] ??= $this->cache->get("edition-$id-$rulesVersion", fn (): Edition => $this->read($id));
     }
 
     /** @param array<string, Item> $items by bank id */
@@ -76,21 +78,17 @@ final readonly class Editions
     {
         $row = $this->database->row('SELECT paper_id, number, content FROM edition WHERE id = :id', ['id' => $id]) ?? throw Problem::notFound('The edition');
         $content = $row->json('content');
-        $paper = PaperReader::read(is_array($content['paper'] ?? null) ? $content['paper'] : []);
-        $items = [];
-        $itemIds = [];
-        foreach ($paper->questions() as $entry) {
-            $stored = is_array($content['items'] ?? null) ? ($content['items'][$entry->id] ?? null) : null;
-            $items[$entry->id] = ItemReader::read(is_array($stored) ? $stored : []);
+        $paper = is_array($content['paper'] ?? null) ? $content['paper'] : [];
+        $stored = is_array($content['items'] ?? null) ? $content['items'] : [];
+        $documents = $itemIds = [];
+        foreach (PaperReader::read($paper)->questions() as $entry) {
+            $documents[$entry->id] = is_array($stored[$entry->id] ?? null) ? $stored[$entry->id] : throw new \LogicException('An edition holds every question of its paper.');
             $itemIds[$entry->id] = $entry->item ?? '';
         }
         foreach ($this->database->rows('SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at', ['id' => $id]) as $change) {
-            $entry = $change->text('entry');
-            if (isset($items[$entry])) {
-                $items[$entry] = $items[$entry]->withRule(ItemReader::readRule($items[$entry]->type(), $change->json('rule_after')));
-            }
+            $documents[$change->text('entry')]['rule'] = $change->json('rule_after');
         }
 
-        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $items, $itemIds);
+        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $documents, $itemIds);
     }
 }

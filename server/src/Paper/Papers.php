@@ -137,7 +137,7 @@ final readonly class Papers
             $ids[$entry->id] = $entry->item ?? '';
         }
 
-        return new Edition($id, $id, 0, $paper, $byEntry, $ids);
+        return new Edition($id, $id, 0, $paper->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $byEntry), $ids);
     }
 
     private function lock(StaffUser $who, string $id, int $version): Row

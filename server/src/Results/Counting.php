@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Evidence;
 use ChalkLadder\Core\Analysis\Question;
@@ -13,6 +14,7 @@ use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Handout;
 use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
 
 /** Reads a handout's handed-in work into columns: two queries, whatever the size. */
@@ -30,10 +32,11 @@ final readonly class Counting
             $place[$sitting['row']->text('id')] = $i;
         }
         $given = $this->responses($handout->id, $place);
-        $paper = $handout->edition->paper;
-        $offers = [];
-        foreach ($handout->edition->items as $entry => $item) {
+        $paper = $handout->edition->paper();
+        $offers = $points = [];
+        foreach ($handout->edition->items() as $entry => $item) {
             $offers[$entry] = $item->rule->misconceptions();
+            $points[$entry] = $item->points->toFloat();
         }
         $columns = [];
         $evidence = [];
@@ -45,7 +48,7 @@ final readonly class Counting
             $cells = array_combine($order, Cell::ofOrder(array_map(static fn (string $e): bool => isset($given[$s][$e]), $order)));
             $shown = [];
             $offered = [];
-            foreach ($handout->edition->items as $entry => $item) {
+            foreach ($handout->edition->items() as $entry => $item) {
                 $cell = $cells[$entry] ?? Cell::NotGiven;
                 $answer = $given[$s][$entry] ?? null;
                 $credit = $answer === null ? null : self::best($paper, $answer['credits']);
@@ -72,19 +75,19 @@ final readonly class Counting
                 'sittingId' => $sitting['row']->text('id'),
                 'name' => $sitting['row']->text('name'),
                 'marks' => $sitting['row']->float('marks'),
-                'of' => array_sum(array_map(static fn (string $e): float => $handout->edition->points($e)->toFloat(), $order)),
+                'of' => array_sum(array_intersect_key($points, array_flip($order))),
                 'attempt' => $sitting['row']->int('attempt'),
                 'others' => $sitting['others'],
                 'state' => $sitting['row']->text('state'),
             ];
         }
         $questions = [];
-        foreach ($handout->edition->items as $entry => $item) {
+        foreach ($handout->edition->items() as $entry => $item) {
             $options = [];
             foreach ($item->rule instanceof ChoiceRule ? $item->rule->options : [] as $option) {
                 $options[$option->id] = $option->key;
             }
-            $questions[] = new Question((string) $entry, $item->points->toFloat(), $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? []);
+            $questions[] = new Question((string) $entry, $points[$entry], $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? []);
         }
         $written = [];
         foreach ($given as $byEntry) {
@@ -127,9 +130,17 @@ final readonly class Counting
      */
     private function responses(string $handoutId, array $place): array
     {
-        $given = [];
-        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.read_as, r.verdict, array_to_json(r.misconceptions) AS misconceptions, credit_number(coalesce(r.hand_credit, r.credit)) AS credit
+        $given = $known = $numbers = [];
+        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value ->> 'options' AS options, r.read_as, r.verdict, r.misconceptions::text AS misconceptions, coalesce(r.hand_credit, r.credit) AS credit
             FROM response r JOIN sitting s ON s.id = r.sitting_id WHERE s.handout_id = :id AND s.state <> 'open' AND (r.verdict <> 'none' OR r.hand_credit IS NOT NULL) ORDER BY r.sitting_id, r.entry, r.try", ['id' => $handoutId]);
+        // Thousands of responses hold few different texts: each is read once.
+        $list = static function (?string $json) use (&$known): array {
+            return $known[$json ?? ''] ??= array_values(array_filter($json === null ? [] : Json::decode($json), is_string(...)));
+        };
+        $ids = static fn (string $array): array => $array === '{}' ? [] : explode(',', trim($array, '{}'));
+        $credit = static function (?string $credit) use (&$numbers): ?float {
+            return $credit === null ? null : $numbers[$credit] ??= BigRational::of($credit)->toFloat();
+        };
         foreach ($rows as $row) {
             $s = $place[$row->text('sitting_id')] ?? null;
             if ($s === null) {
@@ -137,12 +148,8 @@ final readonly class Counting
             }
             $entry = $row->text('entry');
             // The first try says what a student thought; later ones only add to the credit.
-            if (!isset($given[$s][$entry])) {
-                $value = $row->json('value');
-                $options = is_array($value['options'] ?? null) ? array_values(array_filter($value['options'], is_string(...))) : [];
-                $given[$s][$entry] = ['credits' => [], 'options' => $options, 'readAs' => $row->text('read_as'), 'verdict' => $row->text('verdict'), 'misconceptions' => array_values(array_filter($row->json('misconceptions'), is_string(...)))];
-            }
-            $given[$s][$entry]['credits'][$row->int('try')] = $row->floatOrNull('credit');
+            $given[$s][$entry] ??= ['credits' => [], 'options' => $list($row->textOrNull('options')), 'readAs' => $row->text('read_as'), 'verdict' => $row->text('verdict'), 'misconceptions' => $ids($row->text('misconceptions'))];
+            $given[$s][$entry]['credits'][$row->int('try')] = $credit($row->textOrNull('credit'));
         }
 
         return $given;

@@ -34,10 +34,10 @@ final readonly class Results
         $terms = $this->terms->all($teamId);
         $report = $counted->report;
         $items = [];
-        foreach ($handout->edition->items as $entry => $item) {
+        foreach ($handout->edition->items() as $entry => $item) {
             $items[$handout->edition->itemIds[$entry]] = $item;
         }
-        $most = PaperProof::of($handout->edition->paper, $items)->points[1];
+        $most = PaperProof::of($handout->edition->paper(), $items)->points[1];
         $students = $this->students($counted, $rungs);
         $misconceptions = [];
         foreach ($terms->misconceptions as $term) {

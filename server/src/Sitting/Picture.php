@@ -38,12 +38,12 @@ final readonly class Picture
             $byStep[$answer->entry][$answer->try] = $answer;
         }
         $tellsAll = $conditions->feedback->tellsAll($state);
-        $score = Score::of($edition->paper, $walk, Answer::credits($answers), $stored->markStep);
+        $score = Score::of($edition->paper(), $walk, Answer::credits($answers), $stored->markStep);
         $numbers = [];
         $steps = [];
         foreach ($walk->visits as $pass => $visit) {
             foreach ($visit->entries as $id) {
-                $entry = $edition->paper->entry($id);
+                $entry = $edition->paper()->entry($id);
                 if ($entry?->source !== null) {
                     $s = $entry->source;
                     $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null);
@@ -77,18 +77,18 @@ final readonly class Picture
         return new SittingView(
             $stored->id,
             $stored->handoutId,
-            $edition->paper->title,
+            $edition->paper()->title,
             // Whether marking is done is the teachers' business until the work comes back.
             $state === SittingState::Marked ? SittingState::HandedIn->value : $state->value,
             $stored->attempt,
-            $current === null ? '' : ($edition->paper->section($current->section)->title ?? ''),
+            $current === null ? '' : ($edition->paper()->section($current->section)->title ?? ''),
             count($walk->visits),
             $steps,
             $stored->at,
-            $walk->mayGoOn($edition->paper, $edition->machineMarked()),
+            $walk->mayGoOn($edition->paper(), $edition->machineMarked()),
             $walk->ended,
             $conditions->feedback->value,
-            $edition->paper->mastery?->sentence() ?? '',
+            $edition->paper()->mastery?->sentence() ?? '',
             $tellsAll && $score->waiting === [] ? NumberText::write($score->total) : null,
             NumberText::write($score->possible),
             $stored->message,

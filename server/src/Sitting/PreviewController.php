@@ -12,8 +12,8 @@ use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Platform\Http\Problem;
-use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -28,7 +28,7 @@ final readonly class PreviewController
     }
 
     #[Route('/papers/{id}/preview', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
-    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PreviewInput $input): SittingView
+    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapDocument] PreviewInput $input): SittingView
     {
         $edition = $this->papers->draft($who->teamId, $id);
         $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback) ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
@@ -36,9 +36,8 @@ final readonly class PreviewController
         $answers = [];
         foreach ($input->saves as $save) {
             $rule = $edition->rule($save->entry);
-            $response = Response::fromArray($save->value);
             if ($rule !== null) {
-                $answers[] = new Answer($save->entry, $save->try, $response, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $rule->check($response), hintOpened: $marked($input->hints, $save->entry, $save->try));
+                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $rule->check($save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
             }
         }
         foreach ($input->hints as $hint) {
@@ -47,9 +46,9 @@ final readonly class PreviewController
                 $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $rule->check(Response::ofText('')), hintOpened: true);
             }
         }
-        $walk = Walk::start($edition->paper, $conditions, 'preview');
+        $walk = Walk::start($edition->paper(), $conditions, 'preview');
         for ($i = 0; $i < $input->left && !$walk->ended; ++$i) {
-            $walk = $walk->leave($edition->paper, $conditions, 'preview', Sittings::outcomes($answers), $edition->machineMarked());
+            $walk = $walk->leave($edition->paper(), $conditions, 'preview', Sittings::outcomes($answers), $edition->machineMarked());
         }
         // The end of a preview shows all that a student will be told when the work comes back.
         $state = $input->handedIn ? SittingState::Returned : SittingState::Open;

@@ -4,20 +4,23 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
-use Symfony\Component\Validator\Constraints as Assert;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Server\Platform\Http\ReadsDocument;
 
-final readonly class SavesInput
+final readonly class SavesInput implements ReadsDocument
 {
+    private const MOST = 100;
+
     /**
      * @param list<SaveInput> $saves
      * @param string|null     $at    the entry the student is at now
      */
-    public function __construct(
-        #[Assert\Valid]
-        #[Assert\Count(max: 100, maxMessage: 'At most {{ limit }} answers at once.')]
-        public array $saves = [],
-        #[Assert\Length(max: 36)]
-        public ?string $at = null,
-    ) {
+    public function __construct(public array $saves = [], public ?string $at = null)
+    {
+    }
+
+    public static function read(Node $node): self
+    {
+        return new self(array_map(SaveInput::read(...), $node->children('saves', self::MOST)), $node->textOrNull('at', 36));
     }
 }

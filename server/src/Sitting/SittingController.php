@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Platform\Http\MapDocument;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -38,7 +39,7 @@ final readonly class SittingController
     }
 
     #[Route('/sittings/{id}/responses', methods: ['PUT'])]
-    public function save(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] SavesInput $input): SavedView
+    public function save(#[CurrentUser] StudentUser $who, string $id, #[MapDocument] SavesInput $input): SavedView
     {
         return $this->sittings->save($who, $id, $input);
     }

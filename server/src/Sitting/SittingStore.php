@@ -19,8 +19,9 @@ use ChalkLadder\Server\Platform\Storage\Row;
 /** Sittings and responses, in and out of the database. */
 final readonly class SittingStore
 {
-    private const SELECT = 'SELECT s.*, h.edition_id, h.conditions, h.visible, h.closed_at, h.opens_at, h.closes_at, e.rules_version, t.mark_step
-        FROM sitting s JOIN handout h ON h.id = s.handout_id JOIN edition e ON e.id = h.edition_id JOIN team t ON t.id = h.team_id';
+    private const SELECT = 'SELECT s.*, h.edition_id, h.conditions, h.visible, h.closed_at, h.opens_at, h.closes_at,
+            (SELECT rules_version FROM edition WHERE id = h.edition_id) AS rules_version, (SELECT mark_step FROM team WHERE id = h.team_id) AS mark_step
+        FROM sitting s JOIN handout h ON h.id = s.handout_id';
 
     public function __construct(private Database $database, private Editions $editions)
     {
@@ -70,11 +71,38 @@ final readonly class SittingStore
         ]) === 1;
     }
 
+    /**
+     * Writes answers to an open sitting in one statement, if its way is still the one that was read.
+     *
+     * @param list<array{Answer, string}> $answers of different entries, each with its client id
+     * @param string|null                 $at      the entry the student is at; null leaves it
+     *
+     * @return list<string>|null the entries whose answer was not older than what is stored; null when the sitting has moved on
+     */
+    public function writeAll(StoredSitting $sitting, array $answers, ?string $at): ?array
+    {
+        $rows = array_map(static fn (array $a): array => [
+            'e' => $a[0]->entry, 't' => $a[0]->try, 'v' => $a[0]->response->toArray(), 'n' => $a[0]->counter, 'i' => $a[1], 'c' => $a[0]->outcome->credit === null ? null : (string) $a[0]->outcome->credit,
+            'd' => $a[0]->outcome->verdict->value, 'l' => $a[0]->outcome->line, 'r' => mb_substr($a[0]->outcome->readAs, 0, 500), 'm' => '{'.implode(',', $a[0]->outcome->misconceptions).'}',
+        ], $answers);
+        $row = $this->database->row("WITH here AS (
+                UPDATE sitting SET at_entry = coalesce(:at, at_entry), version = version + 1 WHERE id = :id AND state = 'open' AND walk = :walk::jsonb RETURNING id
+            ), kept AS (
+                INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
+                SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[] FROM here, jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text)
+                ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
+                    credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
+                WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry
+            ) SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", ['at' => $at, 'id' => $sitting->id, 'walk' => Json::encode($sitting->walk->toArray()), 'now' => $this->database->now(), 'rows' => Json::encode($rows)]);
+
+        return $row?->bool('here') === true ? array_values(array_filter($row->json('kept'), is_string(...))) : null;
+    }
+
     /** Brings a sitting's state and marks in line with its answers. Open sittings stay open. */
     public function settleMarks(StoredSitting $sitting, SittingState $state): void
     {
         $answers = $this->answers($sitting);
-        $score = Score::of($sitting->edition->paper, $sitting->walk, Answer::credits($answers), $sitting->markStep);
+        $score = Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($answers), $sitting->markStep);
         if ($state === SittingState::HandedIn || $state === SittingState::Marked) {
             $state = SittingState::afterMarking($score->waiting !== []);
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
@@ -92,8 +91,8 @@ final readonly class Sittings
             $edition = $this->editions->load($row->text('edition_id'));
             $id = $this->database->newId();
             $seed = bin2hex(random_bytes(8));
-            $walk = Walk::start($edition->paper, $conditions, $seed);
-            $this->database->insert('sitting', ['id' => $id, 'handout_id' => $handoutId, 'student_id' => $who->id, 'attempt' => $attempt, 'state' => 'open', 'seed' => $seed, 'walk' => Json::encode($walk->toArray()), 'at_entry' => $walk->steps($edition->paper)[0]['entry'] ?? null, 'opened_at' => $this->database->now()]);
+            $walk = Walk::start($edition->paper(), $conditions, $seed);
+            $this->database->insert('sitting', ['id' => $id, 'handout_id' => $handoutId, 'student_id' => $who->id, 'attempt' => $attempt, 'state' => 'open', 'seed' => $seed, 'walk' => Json::encode($walk->toArray()), 'at_entry' => $walk->steps($edition->paper())[0]['entry'] ?? null, 'opened_at' => $this->database->now()]);
             $this->events->dispatch(new SittingChanged($handoutId, $id));
 
             return $id;
@@ -111,16 +110,19 @@ final readonly class Sittings
 
     public function save(StudentUser $who, string $id, SavesInput $input): SavedView
     {
-        $responses = array_map(static fn (SaveInput $s): Response => Response::fromArray($s->value), $input->saves);
+        $kept = $this->saveAtOnce($who, $id, $input);
+        if ($kept !== null) {
+            return new SavedView($kept, SittingState::Open->value, $this->database->now());
+        }
 
-        return $this->database->together(function () use ($who, $id, $input, $responses): SavedView {
+        return $this->database->together(function () use ($who, $id, $input): SavedView {
             $sitting = $this->store->ofStudent($who->id, $id, true);
             $kept = [];
-            foreach ($input->saves as $i => $save) {
-                $kept[] = new KeptView($save->entry, $save->try, $save->counter, $this->keep($sitting, $save, $responses[$i]));
+            foreach ($input->saves as $save) {
+                $kept[] = new KeptView($save->entry, $save->try, $save->counter, $this->keep($sitting, $save));
             }
             if ($sitting->state === SittingState::Open) {
-                $at = $input->at !== null && $sitting->edition->item($input->at) !== null ? $input->at : $sitting->at;
+                $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : $sitting->at;
                 $this->database->run('UPDATE sitting SET at_entry = :at, version = version + 1 WHERE id = :id', ['at' => $at, 'id' => $id]);
                 $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
             }
@@ -163,7 +165,7 @@ final readonly class Sittings
                 return $sitting;
             }
             $answers = $this->store->answers($sitting);
-            $walk = $sitting->walk->leave($sitting->edition->paper, $sitting->conditions, $sitting->seed, self::outcomes($answers), $sitting->edition->machineMarked());
+            $walk = $sitting->walk->leave($sitting->edition->paper(), $sitting->conditions, $sitting->seed, self::outcomes($answers), $sitting->edition->machineMarked());
             $this->database->run('UPDATE response SET settled = true WHERE sitting_id = :id', ['id' => $sitting->id]);
             $now = $walk->current();
             $this->database->run('UPDATE sitting SET walk = :walk, at_entry = :at, version = version + 1 WHERE id = :id', ['walk' => Json::encode($walk->toArray()), 'at' => $now->entries[0] ?? $sitting->at, 'id' => $sitting->id]);
@@ -175,7 +177,7 @@ final readonly class Sittings
     public function handIn(StudentUser $who, string $id, VisitInput $input): SittingView
     {
         return $this->change($who, $id, function (StoredSitting $sitting) use ($input): StoredSitting {
-            if (!$sitting->walk->ended && (count($sitting->walk->visits) !== $input->visit || $sitting->walk->mayGoOn($sitting->edition->paper, $sitting->edition->machineMarked()))) {
+            if (!$sitting->walk->ended && (count($sitting->walk->visits) !== $input->visit || $sitting->walk->mayGoOn($sitting->edition->paper(), $sitting->edition->machineMarked()))) {
                 throw Problem::conflict('There is more to do.', 'Go on to the next part first.');
             }
             $this->finish($sitting, 'student');
@@ -226,13 +228,43 @@ final readonly class Sittings
         return $outcomes;
     }
 
-    private function keep(StoredSitting $sitting, SaveInput $save, Response $response): string
+    /**
+     * The usual case, one reading and one writing: every answer belongs to the pass that is open, and the sitting has not
+     * moved on in between. Null when it is not the usual case, and nothing has been written.
+     *
+     * @return list<KeptView>|null
+     */
+    private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
+    {
+        $sitting = $this->store->ofStudent($who->id, $id);
+        if ($sitting->state !== SittingState::Open) {
+            return null;
+        }
+        $answers = [];
+        foreach ($input->saves as $save) {
+            $rule = $sitting->edition->rule($save->entry);
+            if ($rule === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
+                return null;
+            }
+            $answers[$save->entry] = [Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $rule), $save->clientId];
+        }
+        $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
+        $written = $this->store->writeAll($sitting, array_values($answers), $at);
+        if ($written === null) {
+            return null;
+        }
+        $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
+
+        return array_map(static fn (SaveInput $s): KeptView => new KeptView($s->entry, $s->try, $s->counter, in_array($s->entry, $written, true) ? 'kept' : 'older'), $input->saves);
+    }
+
+    private function keep(StoredSitting $sitting, SaveInput $save): string
     {
         $rule = $sitting->edition->rule($save->entry);
         if ($rule === null) {
             return 'unknown';
         }
-        $answer = Answer::checked($save->entry, $save->try, $response, $save->counter, false, $rule);
+        $answer = Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $rule);
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
             return $this->store->write($sitting->id, $answer, $save->clientId) ? 'kept' : 'older';
         }
@@ -241,7 +273,7 @@ final readonly class Sittings
             return 'older';
         }
         // Too late to count, but not to be lost: the teacher can see it beside the work.
-        $this->database->run('INSERT INTO late_response (sitting_id, entry, try, value, counter, received_at) VALUES (:id, :entry, :try, :value, :counter, :at) ON CONFLICT DO NOTHING', ['id' => $sitting->id, 'entry' => $save->entry, 'try' => $save->try, 'value' => Json::encode($response->toArray()), 'counter' => $save->counter, 'at' => $this->database->now()]);
+        $this->database->run('INSERT INTO late_response (sitting_id, entry, try, value, counter, received_at) VALUES (:id, :entry, :try, :value, :counter, :at) ON CONFLICT DO NOTHING', ['id' => $sitting->id, 'entry' => $save->entry, 'try' => $save->try, 'value' => Json::encode($save->value->toArray()), 'counter' => $save->counter, 'at' => $this->database->now()]);
 
         return 'closed';
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
+use ChalkLadder\Core\Document\Node;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** Names one step of a sitting. */
@@ -15,5 +16,13 @@ final readonly class StepInput
         #[Assert\Range(min: 1, max: 9)]
         public int $try = 1,
     ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        $step = new self($node->text('entry', 36), $node->int('try', 1, 9, 1));
+        $node->rejectUnknown();
+
+        return $step;
     }
 }

@@ -17,6 +17,7 @@ final class Push
 {
     /** @var list<array{string, string}> */
     private array $waiting = [];
+    private ?\CurlHandle $curl = null;
 
     public function __construct(private readonly string $publishSocket, private readonly LoggerInterface $logger)
     {
@@ -38,6 +39,17 @@ final class Push
         return 'sitters-'.$handoutId;
     }
 
+    /** Whether a screen listens to a channel now. One that comes later begins with a snapshot, so it misses nothing. */
+    public function isWatched(string $channel): bool
+    {
+        if ($this->publishSocket === '') {
+            return false;
+        }
+        $answer = $this->ask($channel, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => ['Accept: text/json']]);
+
+        return is_string($answer) && preg_match('/"subscribers":\s*[1-9]/', $answer) === 1;
+    }
+
     #[AsEventListener]
     public function flush(TerminateEvent $event): void
     {
@@ -46,20 +58,32 @@ final class Push
         if ($this->publishSocket === '' || $waiting === []) {
             return;
         }
-        $curl = curl_init();
         foreach ($waiting as [$channel, $body]) {
-            curl_setopt_array($curl, [
-                CURLOPT_UNIX_SOCKET_PATH => $this->publishSocket,
-                CURLOPT_URL => 'http://push/publish?channel='.rawurlencode($channel),
-                CURLOPT_POST => true,
-                CURLOPT_POSTFIELDS => $body,
-                CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Expect:'],
-                CURLOPT_RETURNTRANSFER => true,
-                CURLOPT_TIMEOUT_MS => 500,
-            ]);
-            if (curl_exec($curl) === false) {
-                $this->logger->warning('A live message was not published: '.curl_error($curl));
-            }
+            $this->ask($channel, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => $body, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Expect:']]);
         }
+    }
+
+    /**
+     * @param array<int, mixed> $options of curl
+     *
+     * @return string|null the answer, or null when the publisher could not be reached
+     */
+    private function ask(string $channel, array $options): ?string
+    {
+        $this->curl ??= curl_init();
+        curl_setopt_array($this->curl, $options + [
+            CURLOPT_UNIX_SOCKET_PATH => $this->publishSocket,
+            CURLOPT_URL => 'http://push/publish?channel='.rawurlencode($channel),
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT_MS => 500,
+        ]);
+        $answer = curl_exec($this->curl);
+        if (!is_string($answer)) {
+            $this->logger->warning('The publisher of live messages was not reached: '.curl_error($this->curl));
+
+            return null;
+        }
+
+        return $answer;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Platform\OpenApi;
 
+use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Platform\Http\Returns;
 use ChalkLadder\Server\Platform\Storage\Json;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -79,7 +80,7 @@ final class Describe
             if ($parameter->getAttributes(MapQueryParameter::class) !== []) {
                 $parameters[] = ['name' => $parameter->getName(), 'in' => 'query', 'required' => false, 'schema' => ['type' => $named === 'bool' ? 'boolean' : 'string']];
             }
-            if ($parameter->getAttributes(MapRequestPayload::class) !== [] && class_exists($named)) {
+            if (($parameter->getAttributes(MapRequestPayload::class) !== [] || $parameter->getAttributes(MapDocument::class) !== []) && class_exists($named)) {
                 $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $this->reference($named)]]];
             }
         }

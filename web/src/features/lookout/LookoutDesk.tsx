@@ -2,17 +2,17 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { marks, moment, percent, plural } from '@/lib/format'
+import { moment, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useLive } from '@/lib/live'
-import { Bar, BarLegend } from '@/ui/Bar'
+import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
-import { Ladder } from '@/ui/Ladder'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-import { answered, codeAt, isHere, merged, silent, sorted, type Row, type Sort } from './rows'
+import { merged, silent, sorted, type Row, type Sort } from './rows'
+import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
 type Message = { kind: 'row'; row: Row }
@@ -30,9 +30,9 @@ export default function LookoutDesk() {
   const live = useLive<Message>(
     `/api/handouts/${id}/live`,
     useCallback(
-      (message) =>
+      ({ row }) =>
         client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
-          old ? { ...old, rows: merged(old.rows, message.row) } : old,
+          old ? { ...old, rows: merged(old.rows, row) } : old,
         ),
       [client, key],
     ),
@@ -151,7 +151,16 @@ export default function LookoutDesk() {
             </label>
           </div>
           <div className="overflow-x-auto">
-            <table className="w-full text-[15px]">
+            {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
+            <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
+              <colgroup>
+                <col className="w-[15rem]" />
+                <col className="w-14" />
+                {columns.map((c) => (
+                  <col key={c.entry} />
+                ))}
+                <col className="w-28" />
+              </colgroup>
               <thead>
                 <tr className="border-b text-left text-sm text-quiet">
                   <th className="py-1.5 pl-4 font-medium">Student</th>
@@ -166,42 +175,15 @@ export default function LookoutDesk() {
               </thead>
               <tbody>
                 {rows.map((row) => (
-                  <tr
+                  <StudentRow
                     key={row.studentId}
-                    className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
-                    onClick={() => row.sittingId && setOpen(row.studentId)}
-                  >
-                    <th
-                      scope="row"
-                      className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open === row.studentId ? 'rung-row font-bold' : ''}`}
-                    >
-                      {row.sittingId ? (
-                        <button className="text-left hover:underline">{alias(row)}</button>
-                      ) : (
-                        <span className="text-quiet">{alias(row)}</span>
-                      )}
-                      {row.state === 'expected' ? (
-                        <span className="ml-2 text-sm text-quiet">not here</span>
-                      ) : row.state !== 'open' ? (
-                        <span className="ml-2 text-sm text-quiet">
-                          {row.state === 'returned' ? 'returned' : 'handed in'}
-                        </span>
-                      ) : null}
-                    </th>
-                    <td className="px-2">
-                      {row.rung > 0 ? (
-                        <Ladder reached={row.rung} of={rungs.length} name={rungs[row.rung - 1] ?? ''} />
-                      ) : null}
-                    </td>
-                    {columns.map((c) => (
-                      <td key={c.entry} className="px-1 text-center">
-                        <CellCode row={row} entry={c.entry} />
-                      </td>
-                    ))}
-                    <td className="px-2 text-right whitespace-nowrap tabular-nums">
-                      {answered(row) > 0 ? `${marks(row.marks)} of ${marks(row.of)}` : ''}
-                    </td>
-                  </tr>
+                    row={row}
+                    name={alias(row)}
+                    columns={columns}
+                    rungs={rungs}
+                    open={open === row.studentId}
+                    onOpen={setOpen}
+                  />
                 ))}
               </tbody>
             </table>
@@ -232,18 +214,6 @@ export default function LookoutDesk() {
         </p>
       </Dialog>
     </>
-  )
-}
-
-/** One place of the picture: how the answer stands, and a caret where the student is now. */
-function CellCode({ row, entry }: { row: Row; entry: string }) {
-  const code = codeAt(row, entry)
-  const here = isHere(row, entry)
-  return (
-    <span className="inline-flex items-center gap-0.5">
-      {code === 'none' ? null : <Bar code={code} width={26} />}
-      {here ? <Bar code="here" width={code === 'none' ? 26 : 12} /> : null}
-    </span>
   )
 }
 

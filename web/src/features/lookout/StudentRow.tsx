@@ -1,0 +1,63 @@
+import { memo } from 'react'
+import type { Schemas } from '@/lib/api/client'
+import { marks } from '@/lib/format'
+import { Bar } from '@/ui/Bar'
+import { Ladder } from '@/ui/Ladder'
+import { answered, codeAt, isHere, type Row } from './rows'
+
+type Props = {
+  row: Row
+  name: string
+  columns: Schemas['LookoutColumnView'][]
+  rungs: string[]
+  open: boolean
+  onOpen: (studentId: string) => void
+}
+
+/** One student of the picture. Drawn anew only when this student's own row changes: two hundred may be on the screen. */
+export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen }: Props) {
+  return (
+    <tr
+      className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
+      onClick={() => row.sittingId && onOpen(row.studentId)}
+    >
+      <th
+        scope="row"
+        className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open ? 'rung-row font-bold' : ''}`}
+      >
+        {row.sittingId ? (
+          <button className="text-left hover:underline">{name}</button>
+        ) : (
+          <span className="text-quiet">{name}</span>
+        )}
+        {row.state === 'expected' ? (
+          <span className="ml-2 text-sm text-quiet">not here</span>
+        ) : row.state !== 'open' ? (
+          <span className="ml-2 text-sm text-quiet">{row.state === 'returned' ? 'returned' : 'handed in'}</span>
+        ) : null}
+      </th>
+      <td className="px-2">
+        {row.rung > 0 ? <Ladder reached={row.rung} of={rungs.length} name={rungs[row.rung - 1] ?? ''} /> : null}
+      </td>
+      {columns.map((c) => (
+        <td key={c.entry} className="px-1 text-center">
+          <CellCode row={row} entry={c.entry} />
+        </td>
+      ))}
+      <td className="px-2 text-right whitespace-nowrap tabular-nums">
+        {answered(row) > 0 ? `${marks(row.marks)} of ${marks(row.of)}` : ''}
+      </td>
+    </tr>
+  )
+})
+
+/** One place of the picture: how the answer stands, and a caret where the student is now. */
+function CellCode({ row, entry }: { row: Row; entry: string }) {
+  const code = codeAt(row, entry)
+  return (
+    <span className="inline-flex items-center gap-0.5">
+      {code === 'none' ? null : <Bar code={code} width={26} />}
+      {isHere(row, entry) ? <Bar code="here" width={code === 'none' ? 26 : 12} /> : null}
+    </span>
+  )
+}
