@@ -1,5 +1,7 @@
 import js from '@eslint/js'
 import a11y from 'eslint-plugin-jsx-a11y'
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
+import imports from 'eslint-plugin-import-x'
 import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
@@ -11,8 +13,14 @@ export default ts.config(
   ...ts.configs.recommended,
   {
     files: ['web/**/*.{ts,tsx}'],
-    plugins: { 'react-hooks': hooks, 'jsx-a11y': a11y },
+    plugins: { 'react-hooks': hooks, 'jsx-a11y': a11y, 'import-x': imports },
+    settings: {
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/resolver-next': [createTypeScriptImportResolver({ project: 'web/tsconfig.json' })],
+    },
     rules: {
+      'import-x/no-cycle': 'error',
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
       'jsx-a11y/alt-text': 'error',

@@ -86,7 +86,10 @@ start_postgres() {
     as_db "$PG_BIN/initdb" -D "$data" -U chalk -A trust -E UTF8 --locale=C.UTF-8 --no-instructions >"$STATE/initdb.log" 2>&1 || fail "initdb failed; see $STATE/initdb.log"
     cat "$ROOT/ops/postgresql.conf" >>"$data/postgresql.conf"
   fi
-  if ! alive "$data/postmaster.pid" || ! as_db "$PG_BIN/pg_ctl" -D "$data" status >/dev/null 2>&1; then
+  PG_PORT=$(cat "$STATE/pg-port" 2>/dev/null || echo 0)
+  # A pid file alone proves nothing: after a kill −9 it is still there, perhaps with another program's number in it.
+  if ! alive "$data/postmaster.pid" || ! "$PG_BIN/pg_isready" -q -t 5 -h 127.0.0.1 -p "$PG_PORT"; then
+    stop_postgres immediate
     rm -f "$data/postmaster.pid"
     PG_PORT=$(free_port $((PORT + 1)))
     echo "$PG_PORT" >"$STATE/pg-port"
@@ -143,10 +146,20 @@ stop_web() {
   stop_pid "$RUN/demo-live.pid" TERM console.php
   stop_pid "$RUN/nginx.pid" QUIT nginx
   stop_pid "$RUN/fpm.pid" QUIT php-fpm
-  # After a kill −9 workers can outlive their master and its pid file; they still name our settings or hold our socket.
-  pkill -f "$STATE/nginx.conf" 2>/dev/null
-  pkill -f "$STATE/php-fpm.conf" 2>/dev/null
+  # After a kill −9 workers outlive their master and hold the port; what they have open tells whose they are.
+  local pid marks
+  marks=$(awk -v path="$RUN/fpm.sock" '$NF == path { print "socket:[" $7 "]" }' /proc/net/unix)
+  marks=$(printf '%s\n%s' "$STATE/nginx/error.log" "$marks" | grep .)
+  for pid in $(pgrep 'nginx|php-fpm'); do
+    find "/proc/$pid/fd" -type l -printf '%l\n' 2>/dev/null | grep -qxF "$marks" && kill -9 "$pid" 2>/dev/null
+  done
   return 0
 }
-stop_postgres() { [ -f "$STATE/postgres/postmaster.pid" ] && as_db "$PG_BIN/pg_ctl" -D "$STATE/postgres" -m fast -w stop >/dev/null 2>&1; return 0; }
+stop_postgres() { # stop_postgres [MODE]: only a process that serves our folder
+  local data="$STATE/postgres" pid
+  pid=$(head -n1 "$data/postmaster.pid" 2>/dev/null) || return 0
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF "$data" || return 0
+  as_db "$PG_BIN/pg_ctl" -D "$data" -m "${1:-fast}" -w -t 30 stop >/dev/null 2>&1
+  return 0
+}
 wait_http() { for _ in $(seq 100); do curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/session" 2>/dev/null && return 0; sleep 0.1; done; return 1; }

@@ -4,8 +4,8 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Returned } from './Returned'
-import { SitScreen, type Driver, type Step } from './SitScreen'
-import { keyOf, type Value } from './store'
+import { SitScreen, type Driver } from './SitScreen'
+import { keyOf, type Step, type Value } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
 const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }

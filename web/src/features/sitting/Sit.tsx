@@ -7,8 +7,8 @@ import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Keeper, wordsOf, type Line } from './keeper'
 import { Returned } from './Returned'
-import { SitScreen, type Driver, type Step } from './SitScreen'
-import { deviceStore, keyOf, type Value } from './store'
+import { SitScreen, type Driver } from './SitScreen'
+import { deviceStore, keyOf, type Step, type Value } from './store'
 
 type View = Schemas['SittingSittingView']
 

@@ -5,10 +5,8 @@ import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Answer, isBlank } from './Answer'
-import { keyOf, type Value } from './store'
+import { keyOf, type Step, type Value } from './store'
 import { Told } from './Told'
-
-export type Step = Schemas['SittingStepView']
 
 /** What a sitting can do; a student's goes to the server and device, a preview's to the server alone. */
 export type Driver = {

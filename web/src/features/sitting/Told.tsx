@@ -1,6 +1,6 @@
 import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
-import type { Step } from './SitScreen'
+import type { Step } from './store'
 
 const WORDS: Record<string, string> = {
   right: 'Right',

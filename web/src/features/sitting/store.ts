@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie'
 import type { Schemas } from '@/lib/api/client'
 
+export type Step = Schemas['SittingStepView']
 export type Value = Schemas['Response']
 
 /** One answer on the device. `sent` is the counter that the server has confirmed. */
