@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Sitting;
 
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\SittingStore;
 use ChalkLadder\Server\Tests\ApiCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -22,23 +25,44 @@ final class SittingTest extends ApiCase
     #[DataProvider('plans')]
     public function testNoBodySentToAStudentHoldsAKeyBeforeReturn(string $plan): void
     {
-        $handout = $this->world->handOut(['feedback' => $plan]);
+        $handout = $this->world->handOut(['feedback' => $plan, 'shuffleOptions' => true]);
         $this->as($this->world->students['Ada Okafor']);
-        $bodies = [$this->ask('GET', '/me/work')->getContent(), $opened = $this->ask('POST', "/me/handouts/$handout/open")->getContent()];
-        $id = \ChalkLadder\Server\Tests\Json::of((string) $opened)->text('id');
+        $bodies = $routes = [];
+        $see = function (string $method, string $route, string $id = '', ?array $body = null) use (&$bodies, &$routes): string {
+            $routes["$method /api$route"] = true;
+
+            return $bodies[] = (string) $this->ask($method, str_replace('{id}', $id, $route), $body)->getContent();
+        };
+        $see('GET', '/me');
+        $see('GET', '/me/work');
+        $id = \ChalkLadder\Server\Tests\Json::of($see('POST', '/me/handouts/{id}/open', $handout))->text('id');
+        $see('GET', '/me/sittings/{id}/live', $id);
+        $see('GET', '/me/files/{id}', $this->world->items['choice']);
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
-                $bodies[] = $this->ask('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => $visit, 'clientId' => 'x']], 'at' => $entry])->getContent();
+                $see('PUT', '/me/sittings/{id}/responses', $id, ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => $visit, 'clientId' => 'x']], 'at' => $entry]);
+                $see('POST', '/me/sittings/{id}/settle', $id, ['entry' => $entry, 'try' => 1]);
+                $see('POST', '/me/sittings/{id}/hint', $id, ['entry' => $entry, 'try' => 1]);
             }
-            $bodies[] = $this->ask('POST', "/me/sittings/$id/hint", ['entry' => 'e-text', 'try' => 1])->getContent();
-            $bodies[] = $this->ask('POST', "/me/sittings/$id/go-on", ['visit' => $visit])->getContent();
+            $see('POST', '/me/sittings/{id}/go-on', $id, ['visit' => $visit]);
         }
-        $bodies[] = $this->ask('POST', "/me/sittings/$id/hand-in", ['visit' => 2])->getContent();
-        $bodies[] = $this->ask('GET', "/me/sittings/$id")->getContent();
-        self::assertCount(16, $bodies);
+        $see('POST', '/me/sittings/{id}/hand-in', $id, ['visit' => 2]);
+        $see('POST', '/me/sittings/{id}/reply', $id, ['text' => 'What was the key?']);
+        $see('GET', '/me/sittings/{id}', $id);
+        $see('GET', '/me/work');
+        $see('DELETE', '/me');
+        $known = [];
+        foreach (self::service(\Symfony\Component\Routing\RouterInterface::class)->getRouteCollection() as $route) {
+            foreach (str_starts_with($route->getPath(), '/api/me') ? $route->getMethods() : [] as $method) {
+                $known[$method.' '.$route->getPath()] = true;
+            }
+        }
+        ksort($known);
+        ksort($routes);
+        self::assertSame($known, $routes, 'every route of students is walked');
         foreach ($bodies as $body) {
             // Told at once: the words written for the very answer the student gave and settled, and nothing else.
-            $body = $plan === 'at once' ? str_replace(['SECRET feedback', 'SECRET slip'], '', (string) $body) : (string) $body;
+            $body = $plan === 'at once' ? str_replace(['SECRET feedback', 'SECRET slip'], '', $body) : $body;
             foreach (['SECRET', '98.76', '2469', '"misconception', $this->world->idea] as $secret) {
                 self::assertStringNotContainsString($secret, $body);
             }
@@ -70,6 +94,38 @@ final class SittingTest extends ApiCase
         self::assertSame('older', $save('first', 3));
         self::assertSame('second', $this->get('GET', "/me/sittings/$id")->text('steps.1.value.text'));
         self::assertSame($id, $this->get('POST', "/me/handouts/$handout/open")->text('id'), 'opening again goes on with the same sitting');
+    }
+
+    public function testAnAnswerWrittenWhileTheSittingMovedOnGoesNowhereByMistake(): void
+    {
+        $handout = $this->world->handOut();
+        $ada = $this->world->students['Ada Okafor'];
+        $id = $this->as($ada)->get('POST', "/me/handouts/$handout/open")->text('id');
+        $store = self::service(SittingStore::class);
+        $before = $store->ofStudent($ada->id, $id);
+        $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
+        $rule = $before->edition->rule('e-text') ?? self::fail('The paper has this question.');
+        $late = Answer::checked('e-text', 1, Response::ofText('reef'), 1, false, $rule);
+
+        self::assertNull($store->writeAll($before, [[$late, 'x']], 'e-text'));
+        self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));
+        // Through the front door the same answer is kept beside the work.
+        self::assertSame('closed', $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'reef'], 'counter' => 1, 'clientId' => 'x']]])->at('kept.0.fate'));
+    }
+
+    public function testASaveWithFaultsNamesEachPlaceAndKeepsNothing(): void
+    {
+        $handout = $this->world->handOut();
+        $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $path = "/me/sittings/$id/responses";
+        $fields = $this->refused(422, 'PUT', $path, ['saves' => [['entry' => 'e-text', 'try' => 0, 'value' => ['text' => 1], 'counter' => 'x', 'clientId' => 'x', 'marks' => 9]], 'at' => 7])->map('fields');
+
+        self::assertSame(['saves.0.try', 'saves.0.value.text', 'saves.0.counter', 'saves.0.marks', 'at'], array_keys($fields));
+        foreach (['[1]', '{', '"x"', ''] as $body) {
+            $this->refused(400, 'PUT', $path, $body);
+        }
+        $this->refused(422, 'PUT', $path, ['saves' => array_fill(0, 101, ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'a'], 'counter' => 1, 'clientId' => 'x'])]);
+        self::assertNull($this->database->row('SELECT 1 FROM response'));
     }
 
     public function testClosingHandsInWhatIsThereAndKeepsWhatArrivesLate(): void

@@ -93,7 +93,7 @@ export function TryBox({ item }: { item: Item }) {
             <p>
               <Bar code={barOf(result.verdict)} /> <b>{result.verdict}</b>
               {result.credit === null ? '' : `, credit ${result.credit}`}
-              {result.line ? ` · ${item.type === 'choice' ? 'option' : ''} ${result.line}` : ''}
+              {result.line && item.type !== 'choice' ? ` · ${result.line}` : ''}
             </p>
             {result.readAs ? <p className="text-quiet">read as “{result.readAs}”</p> : null}
             {result.feedback ? <p className="italic">“{result.feedback}”</p> : null}
