@@ -37,6 +37,9 @@ final class NumberText
         // A full stop that ends the sentence is not part of the number.
         $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);
 
+        if (preg_match('/^([+-]?) ?(\p{Sc}) ?(.*)$/Dsu', $text, $m) === 1) {
+            $text = $m[1].$m[3].' '.$m[2];
+        }
         $sign = '([+-]?) ?';
         $decimal = '(\d[\d,\' ]*(?:\.\d+)?|\.\d+)';
         if (preg_match("#^{$sign}(\d{1,12}) (\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
@@ -127,8 +130,9 @@ final class NumberText
             $form = 'percent';
             $rest = '';
         }
-        // A unit holds letters, degrees, a slash or a power. Digits, signs or a second number are not a unit.
-        if ($rest !== '' && preg_match('#^[\p{L}°µ\'"][\p{L}°/^23\-\s]{0,19}$#Du', $rest) !== 1) {
+        // A unit holds letters, degrees, slashes and powers. Signs or a second number are not a unit.
+        $factor = '[\p{L}°\'"µ\p{Sc}]+(?:\^?-?\d)?';
+        if ($rest !== '' && preg_match("#^{$factor}(?:\s*[·*/]\s*{$factor}|\s{$factor}){0,5}$#Du", $rest) !== 1) {
             return null;
         }
         if ($sign === '-') {

@@ -7,59 +7,176 @@ namespace ChalkLadder\Core\Formula;
 use Brick\Math\BigRational;
 
 /**
- * A unit of measure: what it measures and how many base units it holds, exactly.
+ * A unit of measure: its dimension, and how many base units it holds, exactly. Base units: m, kg, s, ° (angle), K; each
+ * currency is a dimension of its own, so that nothing converts between them.
  *
- * Factors: SI Brochure, 9th edition (2019), tables 7 and 8; the nautical mile is 1852 m and the knot one of it an hour.
+ * Factors: SI Brochure, 9th edition (2019), tables 7 and 8; the nautical mile is 1852 m, the knot one of it an hour, the
+ * international foot 0.3048 m, the mile 5280 ft, the fathom 6 ft. Celsius and Fahrenheit have a zero point of their own.
  */
 final readonly class Unit
 {
-    /** symbol => [kind, factor as an exact fraction of the kind's base unit] */
-    private const TABLE = [
-        'mm' => ['length', '1/1000'], 'cm' => ['length', '1/100'], 'm' => ['length', '1'], 'km' => ['length', '1000'],
-        'nmi' => ['length', '1852'],
-        'mg' => ['mass', '1/1000000'], 'g' => ['mass', '1/1000'], 'kg' => ['mass', '1'], 't' => ['mass', '1000'],
-        's' => ['time', '1'], 'min' => ['time', '60'], 'h' => ['time', '3600'], 'd' => ['time', '86400'],
-        '°' => ['angle', '1'],
-        'm/s' => ['speed', '1'], 'km/h' => ['speed', '5/18'], 'kn' => ['speed', '463/900'],
-        'cm²' => ['area', '1/10000'], 'm²' => ['area', '1'], 'km²' => ['area', '1000000'],
-        'ml' => ['volume', '1/1000000'], 'l' => ['volume', '1/1000'], 'm³' => ['volume', '1'],
+    private const LONGEST = 60;
+    /** symbol => [dimension, factor, zero point in base units] */
+    private const ATOMS = [
+        'm' => ['m', '1'], 'g' => ['kg', '1/1000'], 's' => ['s', '1'], '°' => ['°', '1'], 'K' => ['K', '1'],
+        't' => ['kg', '1000'], 'min' => ['s', '60'], 'h' => ['s', '3600'], 'd' => ['s', '86400'],
+        'nmi' => ['m', '1852'], 'ft' => ['m', '381/1250'], 'in' => ['m', '127/5000'], 'yd' => ['m', '1143/1250'], 'mi' => ['m', '201168/125'], 'fathom' => ['m', '1143/625'],
+        'l' => ['m3', '1/1000'], 'ha' => ['m2', '10000'], 'kn' => ['m s-1', '463/900'],
+        '°C' => ['K', '1', '5463/20'], '°F' => ['K', '5/9', '45967/180'],
+        '£' => ['£', '1'], '€' => ['€', '1'], '$' => ['$', '1'],
     ];
+    private const PREFIXES = ['k' => '1000', 'c' => '1/100', 'd' => '1/10', 'm' => '1/1000', 'µ' => '1/1000000', 'h' => '100', 'M' => '1000000'];
+    private const PREFIXED = ['m', 'g', 's', 'l'];
 
     /** What students write instead of the symbol. */
     private const ALIASES = [
-        'metre' => 'm', 'metres' => 'm', 'meter' => 'm', 'meters' => 'm', 'centimetre' => 'cm', 'centimetres' => 'cm',
-        'millimetre' => 'mm', 'millimetres' => 'mm', 'kilometre' => 'km', 'kilometres' => 'km', 'kms' => 'km',
-        'nautical mile' => 'nmi', 'nautical miles' => 'nmi', 'nm' => 'nmi',
-        'gram' => 'g', 'grams' => 'g', 'kilogram' => 'kg', 'kilograms' => 'kg', 'tonne' => 't', 'tonnes' => 't',
-        'second' => 's', 'seconds' => 's', 'sec' => 's', 'minute' => 'min', 'minutes' => 'min', 'mins' => 'min',
-        'hour' => 'h', 'hours' => 'h', 'hr' => 'h', 'hrs' => 'h', 'day' => 'd', 'days' => 'd',
-        'deg' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn',
-        'mps' => 'm/s', 'kph' => 'km/h', 'm2' => 'm²', 'm^2' => 'm²', 'cm2' => 'cm²', 'cm^2' => 'cm²', 'km2' => 'km²',
-        'km^2' => 'km²', 'm3' => 'm³', 'm^3' => 'm³', 'litre' => 'l', 'litres' => 'l',
+        'metre' => 'm', 'metres' => 'm', 'meter' => 'm', 'meters' => 'm', 'centimetre' => 'cm', 'centimetres' => 'cm', 'centimeter' => 'cm', 'centimeters' => 'cm',
+        'millimetre' => 'mm', 'millimetres' => 'mm', 'kilometre' => 'km', 'kilometres' => 'km', 'kilometer' => 'km', 'kilometers' => 'km', 'kms' => 'km',
+        'nautical mile' => 'nmi', 'nautical miles' => 'nmi', 'nm' => 'nmi', 'foot' => 'ft', 'feet' => 'ft', 'inch' => 'in', 'inches' => 'in', 'yard' => 'yd', 'yards' => 'yd',
+        'mile' => 'mi', 'miles' => 'mi', 'fathoms' => 'fathom',
+        'gram' => 'g', 'grams' => 'g', 'gramme' => 'g', 'grammes' => 'g', 'kilogram' => 'kg', 'kilograms' => 'kg', 'kilo' => 'kg', 'kilos' => 'kg', 'milligram' => 'mg', 'milligrams' => 'mg', 'tonne' => 't', 'tonnes' => 't',
+        'second' => 's', 'seconds' => 's', 'sec' => 's', 'secs' => 's', 'minute' => 'min', 'minutes' => 'min', 'mins' => 'min', 'hour' => 'h', 'hours' => 'h', 'hr' => 'h', 'hrs' => 'h', 'day' => 'd', 'days' => 'd',
+        'deg' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'mps' => 'm/s', 'kph' => 'km/h', 'kmh' => 'km/h', 'mph' => 'mi/h',
+        'litre' => 'l', 'litres' => 'l', 'liter' => 'l', 'liters' => 'l', 'millilitre' => 'ml', 'millilitres' => 'ml', 'hectare' => 'ha', 'hectares' => 'ha',
+        'degrees celsius' => '°C', 'celsius' => '°C', 'degrees fahrenheit' => '°F', 'fahrenheit' => '°F', 'kelvin' => 'K', 'pounds' => '£', 'pound' => '£', 'euro' => '€', 'euros' => '€', 'dollar' => '$', 'dollars' => '$',
     ];
 
-    private function __construct(public string $symbol, public string $kind, public BigRational $factor)
+    /**
+     * @param array<string, int> $dimension exponents by base, none of them 0, in order of the bases
+     * @param BigRational        $zero      where its scale begins, in base units; 0 for all but temperatures
+     */
+    private function __construct(public string $symbol, public array $dimension, public BigRational $factor, public BigRational $zero)
     {
     }
 
     public static function named(string $text): ?self
     {
-        $text = trim($text);
-        $symbol = isset(self::TABLE[$text]) ? $text : (self::ALIASES[$text] ?? self::ALIASES[mb_strtolower($text)] ?? mb_strtolower($text));
-        $row = self::TABLE[$symbol] ?? null;
+        if (strlen($text) > self::LONGEST) {
+            return null;
+        }
+        $text = trim(strtr(Unicode::compatible($text), ['μ' => 'µ', '⋅' => '·', '∙' => '·', '*' => '·', '−' => '-', "\u{00A0}" => ' ']));
+        $text = strtr($text, ['º' => '°', '˚' => '°', '° ' => '°']);
 
-        return $row === null ? null : new self($symbol, $row[0], BigRational::of($row[1]));
+        return self::whole($text) ?? self::whole(mb_strtolower($text));
+    }
+
+    private static function whole(string $text): ?self
+    {
+        $text = self::ALIASES[$text] ?? $text;
+        $text = (string) preg_replace(['/\s*\bper\b\s*/', '/\bsquare\s+(\w+)/u', '/\bcubic\s+(\w+)/u'], ['/', '$1^2', '$1^3'], $text);
+        $parts = [];
+        foreach (self::split('#(?=/)#', $text) as $i => $piece) {
+            $below = str_starts_with($piece, '/');
+            $piece = trim(ltrim($piece, '/'));
+            if ($piece === '' || ($i === 0 && $below)) {
+                return null;
+            }
+            foreach (self::split('/[\s·]+/u', $piece) as $j => $factor) {
+                if (preg_match('/^(\D+?)(?:\^?(-?\d))?$/Du', $factor, $m) !== 1) {
+                    return null;
+                }
+                $symbol = self::ALIASES[$m[1]] ?? $m[1];
+                $atom = self::atom($symbol);
+                if ($atom === null) {
+                    return null;
+                }
+                $parts[] = [$symbol, $atom, (int) ($m[2] ?? '1') * ($below ? -1 : 1)];
+            }
+        }
+
+        return count($parts) === 1 && $parts[0][2] === 1 ? $parts[0][1] : self::compound($parts);
     }
 
     /** @return list<string> */
+    private static function split(string $pattern, string $text): array
+    {
+        $parts = preg_split($pattern, $text);
+
+        return $parts === false ? [] : $parts;
+    }
+
+    /** @param list<array{string, self, int}> $parts */
+    private static function compound(array $parts): ?self
+    {
+        $dimension = [];
+        $factor = BigRational::one();
+        $above = $below = [];
+        foreach ($parts as [$symbol, $atom, $power]) {
+            // A scale with a zero point of its own is no factor of anything.
+            if (!$atom->zero->isZero() || $power === 0) {
+                return null;
+            }
+            foreach ($atom->dimension as $base => $exponent) {
+                $dimension[$base] = ($dimension[$base] ?? 0) + $exponent * $power;
+            }
+            $factor = $factor->multipliedBy(self::power($atom->factor, $power));
+            $power > 0 ? $above[] = self::raised($symbol, $power) : $below[] = self::raised($symbol, -$power);
+        }
+
+        return new self(($above === [] ? '1' : implode('·', $above)).($below === [] ? '' : '/'.implode('/', $below)), self::tidy($dimension), $factor->simplified(), BigRational::zero());
+    }
+
+    private static function atom(string $symbol): ?self
+    {
+        if (isset(self::ATOMS[$symbol])) {
+            [$dimension, $factor] = self::ATOMS[$symbol];
+
+            return new self($symbol, self::dimension($dimension), BigRational::of($factor), BigRational::of(self::ATOMS[$symbol][2] ?? 0));
+        }
+        $prefix = mb_substr($symbol, 0, 1);
+        $rest = mb_substr($symbol, 1);
+        if (!isset(self::PREFIXES[$prefix]) || !in_array($rest, self::PREFIXED, true)) {
+            return null;
+        }
+        [$dimension, $factor] = self::ATOMS[$rest];
+
+        return new self($symbol, self::dimension($dimension), BigRational::of($factor)->multipliedBy(self::PREFIXES[$prefix])->simplified(), BigRational::zero());
+    }
+
+    /** @return array<string, int> */
+    private static function dimension(string $text): array
+    {
+        $dimension = [];
+        foreach (explode(' ', $text) as $part) {
+            preg_match('/^(\D+?)(-?\d)?$/Du', $part, $m);
+            $dimension[$m[1] ?? ''] = (int) ($m[2] ?? '1');
+        }
+
+        return $dimension;
+    }
+
+    /**
+     * @param array<string, int> $dimension
+     *
+     * @return array<string, int>
+     */
+    private static function tidy(array $dimension): array
+    {
+        $dimension = array_filter($dimension, static fn (int $e): bool => $e !== 0);
+        ksort($dimension);
+
+        return $dimension;
+    }
+
+    private static function power(BigRational $factor, int $power): BigRational
+    {
+        return $power >= 0 ? $factor->power($power) : $factor->reciprocal()->power(-$power);
+    }
+
+    private static function raised(string $symbol, int $power): string
+    {
+        return $power === 1 ? $symbol : $symbol.strtr((string) $power, ['-' => '⁻', '0' => '⁰', '1' => '¹', '2' => '²', '3' => '³', '4' => '⁴', '5' => '⁵', '6' => '⁶', '7' => '⁷', '8' => '⁸', '9' => '⁹']);
+    }
+
+    /** @return list<string> the units that a question may ask for, the common ones */
     public static function symbols(): array
     {
-        return array_keys(self::TABLE);
+        return ['mm', 'cm', 'm', 'km', 'nmi', 'ft', 'in', 'mi', 'mg', 'g', 'kg', 't', 's', 'min', 'h', 'd', '°', 'm/s', 'km/h', 'kn', 'm/s²', 'cm²', 'm²', 'km²', 'ha', 'cm³', 'ml', 'l', 'm³', 'g/cm³', 'kg/m³', '°C', '°F', 'K', '£', '€', '$'];
     }
 
     public function measuresSameAs(self $other): bool
     {
-        return $this->kind === $other->kind;
+        return self::tidy($this->dimension) === self::tidy($other->dimension);
     }
 
     /** The same quantity counted in another unit of the same kind. */
@@ -69,6 +186,28 @@ final readonly class Unit
             throw new \DomainException(sprintf('%s and %s do not measure the same thing.', $this->symbol, $to->symbol));
         }
 
-        return $value->multipliedBy($this->factor)->dividedBy($to->factor)->simplified();
+        return $value->multipliedBy($this->factor)->plus($this->zero)->minus($to->zero)->dividedBy($to->factor)->simplified();
+    }
+
+    /** The unit of a product (`$sign` 1) or quotient (−1); null when nothing is left of it. */
+    public function times(self $other, int $sign): ?self
+    {
+        $dimension = $this->dimension;
+        foreach ($other->dimension as $base => $exponent) {
+            $dimension[$base] = ($dimension[$base] ?? 0) + $sign * $exponent;
+        }
+
+        return self::ofDimension(self::tidy($dimension), $this->factor->multipliedBy(self::power($other->factor, $sign))->simplified(), $this->symbol.($sign > 0 ? '·' : '/').$other->symbol);
+    }
+
+    public function inverse(): self
+    {
+        return new self('1/'.$this->symbol, array_map(static fn (int $e): int => -$e, $this->dimension), $this->factor->reciprocal(), BigRational::zero());
+    }
+
+    /** @param array<string, int> $dimension */
+    private static function ofDimension(array $dimension, BigRational $factor, string $symbol): ?self
+    {
+        return $dimension === [] && $factor->isEqualTo(1) ? null : new self($symbol, $dimension, $factor, BigRational::zero());
     }
 }
