@@ -188,6 +188,49 @@ final class Node
         return $texts;
     }
 
+    /**
+     * An object of texts, by key.
+     *
+     * @return array<string, string>
+     */
+    public function textMap(string $key, int $most, int $longest): array
+    {
+        $value = $this->get($key, []);
+        if (!is_array($value) || ($value !== [] && array_is_list($value)) || count($value) > $most) {
+            $this->fault($key, sprintf('This must be an object of at most %d texts.', $most));
+
+            return [];
+        }
+        $texts = [];
+        foreach ($value as $name => $element) {
+            if (!is_string($element) || !mb_check_encoding($element, 'UTF-8') || mb_strlen($element) > $longest || mb_strlen((string) $name) > 40) {
+                $this->fault($key.'.'.$name, sprintf('This must be text of at most %d characters.', $longest));
+
+                continue;
+            }
+            $texts[(string) $name] = $element;
+        }
+
+        return $texts;
+    }
+
+    /** @return list<string> the keys of this object */
+    public function keys(int $most): array
+    {
+        $keys = array_map(strval(...), array_keys(is_array($this->value) ? $this->value : []));
+        if (count($keys) > $most) {
+            $this->fault('', sprintf('There are %d here; at most %d are allowed.', count($keys), $most));
+        }
+
+        return array_slice($keys, 0, $most);
+    }
+
+    /** @return list<string> this place itself, read as a list of texts */
+    public function ownTexts(int $most, int $longest): array
+    {
+        return (new self(['own' => $this->value], $this->path, $this->problems))->texts('own', $most, $longest);
+    }
+
     public function fault(string $key, string $message): void
     {
         $this->problems->append(new Problem($this->at($key), $message));

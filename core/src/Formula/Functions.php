@@ -14,7 +14,7 @@ final readonly class Functions
     private const TABLE = [
         'abs' => [1, 1], 'round' => [1, 2], 'floor' => [1, 1], 'ceil' => [1, 1], 'sqrt' => [1, 1], 'gcd' => [2, 2], 'lcm' => [2, 2], 'mod' => [2, 2],
         'sin' => [1, 1], 'cos' => [1, 1], 'tan' => [1, 1], 'asin' => [1, 1], 'acos' => [1, 1], 'atan' => [1, 1], 'exp' => [1, 1], 'ln' => [1, 1], 'log' => [1, 1],
-        'min' => [1, 100], 'max' => [1, 100], 'sum' => [1, 100], 'mean' => [1, 100], 'median' => [1, 100], 'count' => [1, 1], 'at' => [2, 2],
+        'min' => [1, 100], 'max' => [1, 100], 'sum' => [1, 100], 'mean' => [1, 100], 'median' => [1, 100], 'count' => [1, 1], 'at' => [2, 2], 'ratios' => [2, 2], 'constant' => [1, 1],
         'within' => [3, 3], 'sigfigs' => [1, 1], 'number' => [1, 2], 'matches' => [2, 2], 'same' => [2, 2], 'distance' => [2, 2], 'length' => [1, 1], 'contains' => [2, 2],
     ];
 
@@ -57,6 +57,8 @@ final readonly class Functions
             'min', 'max', 'sum', 'mean', 'median' => $this->ofMany($name, $a, $at),
             'count' => BigRational::of(count($this->list($a[0], $at))),
             'at' => $this->list($a[0], $at)[$this->whole($a[1], 1, 1000, $at) - 1] ?? throw new FormulaError('The list has no such element.', $at),
+            'ratios' => $this->ratios($this->list($a[0], $at), $this->list($a[1], $at), $at),
+            'constant' => $this->constant($this->list($a[0], $at), $at),
             'within' => $this->arithmetic->compare($this->abs($this->arithmetic->add($a[0], $a[1], -1, $at), $at), $a[2], $at) <= 0,
             'sigfigs' => BigRational::of($this->texts->significantFigures(self::text($a[0], $at))),
             'number' => $this->number($a, $at),
@@ -168,6 +170,35 @@ final readonly class Functions
         };
 
         return $this->budget->float($result, $at);
+    }
+
+    /**
+     * Element by element, the first divided by the second.
+     *
+     * @param list<mixed> $over
+     * @param list<mixed> $under
+     *
+     * @return list<mixed>
+     */
+    private function ratios(array $over, array $under, int $at): array
+    {
+        if (count($over) !== count($under)) {
+            throw new FormulaError('The lists are not of the same length.', $at);
+        }
+
+        return array_map(fn (mixed $a, mixed $b): mixed => $this->arithmetic->divide($a, $b, $at), $over, $under);
+    }
+
+    /** @param list<mixed> $values */
+    private function constant(array $values, int $at): bool
+    {
+        foreach (array_slice($values, 1) as $value) {
+            if ($this->arithmetic->compare($value, $values[0], $at) !== 0) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @param list<mixed> $arguments numbers, or one list of them */

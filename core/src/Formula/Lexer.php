@@ -12,6 +12,7 @@ namespace ChalkLadder\Core\Formula;
 final class Lexer
 {
     private const LONGEST = 10_000;
+    private const MOST_TOKENS = 2000;
     private const LONGEST_NUMBER = 60;
     private const LARGEST_EXPONENT = 60;
     private const SUPERSCRIPTS = ['⁰' => '0', '¹' => '1', '²' => '2', '³' => '3', '⁴' => '4', '⁵' => '5', '⁶' => '6', '⁷' => '7', '⁸' => '8', '⁹' => '9', '⁺' => '+', '⁻' => '-'];
@@ -30,14 +31,14 @@ final class Lexer
 
     private function __construct(string $text, private readonly Style $style)
     {
-        foreach (mb_str_split($text) as $place => $c) {
-            // Format characters may stand inside a number or a name; they mean nothing.
-            if (preg_match('/^\p{Cf}$/u', $c) !== 1) {
-                $this->characters[] = $c;
-                $this->places[] = $place;
-            }
+        $this->characters = mb_str_split($text);
+        $this->places = range(0, count($this->characters));
+        // Format characters may stand inside a number or a name; they mean nothing.
+        if (preg_match('/\p{Cf}/u', $text) === 1) {
+            $seen = array_filter($this->characters, static fn (string $c): bool => preg_match('/^\p{Cf}$/u', $c) !== 1);
+            $this->places = [...array_keys($seen), count($this->characters)];
+            $this->characters = array_values($seen);
         }
-        $this->places[] = mb_strlen($text);
     }
 
     /**
@@ -69,12 +70,15 @@ final class Lexer
         $spaced = false;
         while ($this->at < count($this->characters)) {
             $c = $this->characters[$this->at];
-            if (preg_match('/^[\p{Z}\s]$/u', $c) === 1) {
+            if ($c === ' ' || (($c < '!' || strlen($c) > 1) && preg_match('/^[\p{Z}\s]$/u', $c) === 1)) {
                 $spaced = true;
                 ++$this->at;
             } else {
                 $this->one($c, $spaced);
                 $spaced = false;
+                if (count($this->tokens) > self::MOST_TOKENS) {
+                    throw new FormulaError(sprintf('This has more than %d parts.', self::MOST_TOKENS), $this->at);
+                }
             }
         }
     }
@@ -92,7 +96,7 @@ final class Lexer
         } elseif ($c === 'π') {
             ++$this->at;
             $this->tokens[] = new Token(Token::NAME, 'pi', $start, $spaced);
-        } elseif (preg_match('/^[\p{L}_]$/u', $c) === 1) {
+        } elseif (self::letter($c)) {
             $this->name($spaced);
         } elseif ((self::SIGNS[$c] ?? $c) === '"') {
             $this->text($spaced);
@@ -101,13 +105,21 @@ final class Lexer
         }
     }
 
+    private static function letter(string $c): bool
+    {
+        return strlen($c) === 1 ? ctype_alpha($c) || $c === '_' : preg_match('/^\p{L}$/u', $c) === 1;
+    }
+
     /** A plain digit, whatever its width. */
     private static function digit(string $c): ?string
     {
         if ($c >= '0' && $c <= '9' && strlen($c) === 1) {
             return $c;
         }
-        $code = $c === '' ? 0 : mb_ord($c);
+        if (strlen($c) !== 3) {
+            return null;
+        }
+        $code = mb_ord($c);
 
         return $code >= 0xFF10 && $code <= 0xFF19 ? chr($code - 0xFF10 + 48) : null;
     }
@@ -202,8 +214,8 @@ final class Lexer
     {
         $start = $this->at;
         $name = '';
-        while (preg_match('/^[\p{L}\p{N}_]$/u', $this->characters[$this->at] ?? '') === 1 && !isset(self::SUPERSCRIPTS[$this->characters[$this->at]]) && !isset(self::VULGAR[$this->characters[$this->at]])) {
-            $name .= $this->characters[$this->at];
+        while (($c = $this->characters[$this->at] ?? '') !== '' && (self::letter($c) || self::digit($c) !== null)) {
+            $name .= $c;
             ++$this->at;
         }
         $this->tokens[] = new Token(Token::NAME, Unicode::compatible($name), $start, $spaced);
@@ -231,7 +243,7 @@ final class Lexer
     private function sign(string $c, bool $spaced): void
     {
         $start = $this->at;
-        $plain = self::SIGNS[$c] ?? (self::SIGNS[Unicode::compatible($c)] ?? Unicode::compatible($c));
+        $plain = strlen($c) === 1 ? $c : self::SIGNS[$c] ?? self::SIGNS[Unicode::compatible($c)] ?? Unicode::compatible($c);
         $two = $plain.($this->characters[$this->at + 1] ?? '');
         if (in_array($two, ['<=', '>=', '<>', '**', '=='], true)) {
             $plain = ['**' => '^', '==' => '='][$two] ?? $two;

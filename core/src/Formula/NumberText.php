@@ -98,6 +98,53 @@ final class NumberText
         return (string) $value;
     }
 
+    /** Significant figures of a number as it was written; trailing zeros behind the point count. 0 when it is none. */
+    public static function significantFigures(string $text): int
+    {
+        $read = self::read($text);
+        if ($read === null || !in_array($read->form, ['integer', 'decimal', 'standard', 'percent'], true)) {
+            return 0;
+        }
+        preg_match('/^[^\d.]*([\d.,\' ]+)/u', Unicode::compatible($text), $m);
+        $digits = self::digits(trim($m[1] ?? '', " '")) ?? '';
+        $bare = ltrim(str_replace('.', '', $digits), '0');
+
+        return strlen(str_contains($digits, '.') || $read->form === 'standard' ? $bare : rtrim($bare, '0'));
+    }
+
+    /** Whether the fraction as it was written cannot be reduced, and is proper where it follows a whole number. */
+    public static function inLowestTerms(string $text): bool
+    {
+        foreach (self::VULGAR as $sign => $fraction) {
+            $text = str_replace($sign, ' '.$fraction, $text);
+        }
+        if (preg_match('#(?:(\d+)\s+)?(\d{1,12})\s*[/⁄∕]\s*(\d{1,12})#u', Unicode::compatible($text), $m) !== 1) {
+            return true;
+        }
+        [$over, $under] = [(int) $m[2], (int) $m[3]];
+
+        return $under > 0 && self::commonDivisor($over, $under) === 1 && ($m[1] === '' || $over < $under);
+    }
+
+    /** What stands before the power of ten of a number in standard form. */
+    public static function mantissa(string $text): ?BigRational
+    {
+        if (preg_match('/^\s*([+-−]?\s*[\d.,]+)\s*(?:[×·*xX]\s*10|e)/iu', Unicode::compatible($text), $m) !== 1) {
+            return null;
+        }
+
+        return self::read($m[1])?->value;
+    }
+
+    private static function commonDivisor(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
+    }
+
     private static function fraction(string $over, string $under): ?BigRational
     {
         return (int) $under === 0 ? null : BigRational::nd($over, $under);

@@ -88,7 +88,7 @@ enum Shape: string
             if ($function->over->degree() < 1) {
                 continue;
             }
-            if ($function->over->canBeFactorised()) {
+            if ($function->over->times(Polynomial::constant(($function->under->terms[''] ?? BigRational::one())->reciprocal()))->canBeFactorised()) {
                 return false;
             }
             $factors += $factor->op === '^' ? 2 : 1;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
 
 /**
  * One or several options. Credit is all or nothing, or *per option*: (hits − false picks) / keys, floor 0.
@@ -18,6 +19,23 @@ final readonly class ChoiceRule implements Rule
         public bool $perOption = false,
         public bool $keepLast = false,
     ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        $ids = [];
+        $options = [];
+        foreach ($node->children('options', 12) as $option) {
+            $id = $option->text('id', 12);
+            if (preg_match('/^[a-z0-9]{1,12}$/D', $id) !== 1 || isset($ids[$id])) {
+                $option->fault('id', 'Each option needs an id of its own: 1 to 12 letters a–z or digits.');
+            }
+            $ids[$id] = true;
+            $options[] = new Option($id, $option->text('text', 2000), $option->bool('key', false), $option->text('feedback', 2000, ''), $option->textOrNull('misconception', 36), $option->has('credit') ? $option->rational('credit', '0', '1') : null);
+            $option->rejectUnknown();
+        }
+
+        return new self($options, $node->bool('several', false), $node->bool('perOption', false), $node->bool('keepLast', false));
     }
 
     public function type(): ItemType
@@ -35,6 +53,7 @@ final readonly class ChoiceRule implements Rule
         $hits = count(array_filter($picked, static fn (Option $o): bool => $o->key));
         $false = count($picked) - $hits;
         $credit = match (true) {
+            $this->hasCredits() => $this->ownCredit($picked),
             $keys === [] => BigRational::zero(),
             // A student who ticks two where one is asked for has not chosen.
             !$this->several && count($picked) > 1 => BigRational::zero(),
@@ -53,6 +72,26 @@ final readonly class ChoiceRule implements Rule
             implode(' ', array_map(static fn (Option $o): string => $o->feedback, $speaking)),
             array_values(array_unique(array_filter(array_map(static fn (Option $o): ?string => $o->misconception, $wrong), is_string(...)))),
         );
+    }
+
+    private function hasCredits(): bool
+    {
+        return array_filter($this->options, static fn (Option $o): bool => $o->credit !== null) !== [];
+    }
+
+    /**
+     * The sum of what the picked options are worth, at most 1.
+     *
+     * @param non-empty-list<Option> $picked
+     */
+    private function ownCredit(array $picked): BigRational
+    {
+        if (!$this->several && count($picked) > 1) {
+            return BigRational::zero();
+        }
+        $sum = array_reduce($picked, static fn (BigRational $s, Option $o): BigRational => $s->plus($o->credit ?? BigRational::of($o->key ? 1 : 0)), BigRational::zero());
+
+        return $sum->isGreaterThan(1) ? BigRational::one() : $sum;
     }
 
     /** A, B, C … by the written order, which is also how results speak of an option. */

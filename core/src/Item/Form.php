@@ -6,7 +6,7 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 
-/** One accepted (or foreseen and refused) wording of a text answer. */
+/** One accepted (or foreseen and refused) wording of a text answer; with blanks, `*` and `_` stand for words ({@see WordPattern}). */
 final readonly class Form
 {
     public function __construct(
@@ -14,12 +14,13 @@ final readonly class Form
         public BigRational $credit,
         public string $feedback = '',
         public ?string $misconception = null,
+        public bool $blanks = false,
     ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['text' => $this->text, 'credit' => (string) $this->credit, 'feedback' => $this->feedback, 'misconception' => $this->misconception];
+        return ['text' => $this->text, 'credit' => (string) $this->credit, 'feedback' => $this->feedback, 'misconception' => $this->misconception] + ($this->blanks ? ['blanks' => true] : []);
     }
 }

@@ -9,6 +9,7 @@ use Brick\Math\BigRational;
 /** A question: one thing to answer. Prompt, hint, explanation and options are sanitised HTML. */
 final readonly class Item
 {
+    /** @param list<Check> $checks tried before the rule; the first that holds wins */
     public function __construct(
         public string $title,
         public string $prompt,
@@ -17,6 +18,7 @@ final readonly class Item
         public ?string $skill = null,
         public string $hint = '',
         public string $explanation = '',
+        public array $checks = [],
     ) {
     }
 
@@ -27,12 +29,38 @@ final readonly class Item
 
     public function withRule(Rule $rule): self
     {
-        return new self($this->title, $this->prompt, $this->points, $rule, $this->skill, $this->hint, $this->explanation);
+        return new self($this->title, $this->prompt, $this->points, $rule, $this->skill, $this->hint, $this->explanation, $this->checks);
     }
 
     public function withPoints(BigRational $points): self
     {
-        return new self($this->title, $this->prompt, $points, $this->rule, $this->skill, $this->hint, $this->explanation);
+        return new self($this->title, $this->prompt, $points, $this->rule, $this->skill, $this->hint, $this->explanation, $this->checks);
+    }
+
+    /**
+     * What becomes of a response: the first check that holds decides, else the rule.
+     *
+     * @param array<string, mixed> $context further names a check may use: the question's variables, earlier responses
+     */
+    public function check(Response $response, array $context = []): Outcome
+    {
+        if ($this->checks === [] || $response->isBlank() || $this->rule->waitsForMarker()) {
+            return $this->rule->check($response);
+        }
+        $names = Inputs::of($this->rule, $response) + $context;
+        foreach ($this->checks as $i => $check) {
+            if ($check->holds($names)) {
+                return $check->line->withWords($check->words($names))->outcome('check '.($i + 1), $this->rule->check($response)->readAs);
+            }
+        }
+
+        return $this->rule->check($response);
+    }
+
+    /** @return list<string> ids of every misconception that some response would show */
+    public function misconceptions(): array
+    {
+        return array_values(array_unique([...$this->rule->misconceptions(), ...Line::misconceptionsOf(array_map(static fn (Check $c): Line => $c->line, $this->checks))]));
     }
 
     /** @return list<Defect> */
@@ -42,7 +70,7 @@ final readonly class Item
         if (trim(html_entity_decode(strip_tags($this->prompt, '<img><span>'))) === '') {
             $defects[] = Defect::blocking('The prompt is empty.');
         }
-        if ($this->points->isZero()) {
+        if ($this->points->isZero() && $this->type() !== ItemType::Floor) {
             $defects[] = Defect::blocking('The question is worth zero points.');
         }
         if ($this->skill === null) {
@@ -65,6 +93,6 @@ final readonly class Item
             'hint' => $this->hint,
             'explanation' => $this->explanation,
             'rule' => $this->rule->toArray(),
-        ];
+        ] + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)]);
     }
 }

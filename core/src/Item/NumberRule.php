@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Formula\Printer;
+use ChalkLadder\Core\Formula\Shape;
 use ChalkLadder\Core\Formula\Unit;
 
 /**
@@ -15,12 +19,46 @@ use ChalkLadder\Core\Formula\Unit;
 final readonly class NumberRule implements Rule
 {
     /**
-     * @param list<Target>                $targets  values in the rule's unit
-     * @param string                      $unit     a symbol of {@see Unit}, or '' for a bare number
+     * @param list<Target>                 $targets  values in the rule's unit
+     * @param string                       $unit     a symbol of {@see Unit}, or '' for a bare number
      * @param 'none'|'optional'|'required' $unitUse
+     * @param bool                         $convert  other units of the same kind are converted; otherwise only the unit asked for counts
+     * @param BigRational                  $unitless the share that the right number without its required unit earns
+     * @param int|null                     $figures  significant figures in which it must be written
+     * @param BigRational                  $formless the share that the right value in another form earns
      */
-    public function __construct(public array $targets, public string $unit = '', public string $unitUse = 'none')
+    public function __construct(
+        public array $targets,
+        public string $unit = '',
+        public string $unitUse = 'none',
+        public NumberForm $form = NumberForm::Any,
+        public bool $convert = true,
+        private ?BigRational $unitless = null,
+        public ?int $figures = null,
+        private ?BigRational $formless = null,
+    ) {
+    }
+
+    public static function read(Node $node): self
     {
+        $unit = $node->text('unit', 20, '');
+        if ($unit !== '' && Unit::named($unit) === null) {
+            $node->fault('unit', 'This unit is not known. Known units: '.implode(', ', Unit::symbols()).'.');
+        }
+        $use = $node->oneOf('unitUse', ['none', 'optional', 'required'], $unit === '' ? 'none' : 'optional');
+
+        return new self(
+            array_map(Target::read(...), $node->children('targets', 100)),
+            $unit,
+            match ($use) {
+                'required' => 'required', 'optional' => 'optional', default => 'none',
+            },
+            NumberForm::from($node->oneOf('form', array_map(static fn (NumberForm $f): string => $f->value, NumberForm::cases()), 'any')),
+            $node->bool('convert', true),
+            $node->has('unitless') ? $node->rational('unitless', '0', '1') : null,
+            $node->has('figures') ? $node->int('figures', 1, 12) : null,
+            $node->has('formless') ? $node->rational('formless', '0', '1') : null,
+        );
     }
 
     public function type(): ItemType
@@ -35,7 +73,7 @@ final readonly class NumberRule implements Rule
         }
         $read = NumberText::read($response->text);
         if ($read === null) {
-            return Outcome::of(BigRational::zero(), '', 'not a number', 'This could not be read as a number.');
+            return $this->constant($response->text);
         }
         $value = $read->value;
         $asked = $this->unit === '' ? null : Unit::named($this->unit);
@@ -44,18 +82,52 @@ final readonly class NumberRule implements Rule
             if ($given === null || $asked === null || !$given->measuresSameAs($asked)) {
                 return Outcome::of(BigRational::zero(), '', $read->display(), $asked === null ? 'A number without a unit is asked for.' : sprintf('The unit "%s" does not fit here.', $read->unit));
             }
+            if (!$this->convert && $given->symbol !== $asked->symbol) {
+                return Outcome::of(BigRational::zero(), '', $read->display(), sprintf('It is asked for in %s.', $asked->symbol));
+            }
             $value = $given->convert($value, $asked);
         } elseif ($this->unitUse === 'required' && $asked !== null) {
             $hit = $this->targetHitBy($value);
+            $share = $hit === null ? BigRational::zero() : $this->targets[$hit]->credit->multipliedBy($this->unitless ?? BigRational::zero());
 
-            return Outcome::of(BigRational::zero(), $hit === null ? '' : 'unit missing', $read->display(), 'The unit is missing.');
+            return Outcome::of($share, $hit === null ? '' : 'unit missing', $read->display(), 'The unit is missing.');
         }
-        $readAs = NumberText::write($value).($asked === null ? '' : ' '.$asked->symbol);
         $hit = $this->targetHitBy($value);
+
+        return $this->outcome($hit, NumberText::write($value).($asked === null ? '' : ' '.$asked->symbol), $this->form->fits($read, $response->text), $response->text);
+    }
+
+    /** A constant with a root or π in it: it may be a target itself, or near enough to one. */
+    private function constant(string $text): Outcome
+    {
+        $tree = mb_strlen($text) > 60 ? null : Target::surd($text);
+        $near = $tree === null ? null : Target::near($tree);
+        if ($tree === null || $near === null) {
+            return Outcome::of(BigRational::zero(), '', 'not a number', 'This could not be read as a number.');
+        }
+        $hit = null;
+        foreach ($this->targets as $i => $target) {
+            $exact = $target->exact === '' ? null : Target::surd($target->exact);
+            if ($hit === null && (($exact !== null && Equality::of($tree, $exact)->equal === true) || $target->isHitBy($near))) {
+                $hit = $i;
+            }
+        }
+
+        return $this->outcome($hit, Printer::write($tree), $this->form === NumberForm::Any || ($this->form === NumberForm::Surd && Shape::Surd->fits($tree)), $text);
+    }
+
+    private function outcome(?int $hit, string $readAs, bool $formed, string $text): Outcome
+    {
         if ($hit === null) {
             return Outcome::of(BigRational::zero(), '', $readAs);
         }
         $target = $this->targets[$hit];
+        $figured = $this->figures === null || NumberText::significantFigures($text) === $this->figures;
+        if ((!$formed || !$figured) && $target->credit->isGreaterThan(0)) {
+            $asked = $formed ? sprintf('to %d significant figures', $this->figures ?? 0) : $this->form->asked();
+
+            return Outcome::of($target->credit->multipliedBy($this->formless ?? BigRational::of('1/2')), 'target '.($hit + 1).', form', $readAs, sprintf('The value is right; it is asked for %s.', $asked));
+        }
 
         return Outcome::of($target->credit, 'target '.($hit + 1), $readAs, $target->feedback, $target->misconception === null ? [] : [$target->misconception]);
     }
@@ -65,7 +137,7 @@ final readonly class NumberRule implements Rule
     {
         $others = array_values(array_filter($this->targets, static fn (Target $t): bool => !$t->value->isEqualTo($target->value) || $t->credit->isEqualTo(1)));
 
-        return new self([$target, ...$others], $this->unit, $this->unitUse);
+        return new self([$target, ...$others], $this->unit, $this->unitUse, $this->form, $this->convert, $this->unitless, $this->figures, $this->formless);
     }
 
     public function waitsForMarker(): bool
@@ -80,7 +152,9 @@ final readonly class NumberRule implements Rule
 
     public function toArray(): array
     {
-        return ['targets' => array_map(static fn (Target $t): array => $t->toArray(), $this->targets), 'unit' => $this->unit, 'unitUse' => $this->unitUse];
+        return ['targets' => array_map(static fn (Target $t): array => $t->toArray(), $this->targets), 'unit' => $this->unit, 'unitUse' => $this->unitUse]
+            + ($this->form === NumberForm::Any ? [] : ['form' => $this->form->value]) + ($this->convert ? [] : ['convert' => false]) + ($this->figures === null ? [] : ['figures' => $this->figures])
+            + ($this->unitless === null ? [] : ['unitless' => (string) $this->unitless]) + ($this->formless === null ? [] : ['formless' => (string) $this->formless]);
     }
 
     public function defects(): array

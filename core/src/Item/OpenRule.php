@@ -6,23 +6,26 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 
-/** An open answer, marked by hand with an analytic rubric: the levels' points are added. */
+/** An open answer, drawn working, recording or upload, marked by hand with an analytic rubric: the levels' points are added. */
 final readonly class OpenRule implements Rule
 {
     /** @param list<Criterion> $criteria */
-    public function __construct(public array $criteria)
+    public function __construct(public array $criteria, private ItemType $type = ItemType::Open)
     {
     }
 
     public function type(): ItemType
     {
-        return ItemType::Open;
+        return $this->type;
     }
 
     public function check(Response $response): Outcome
     {
         if ($response->isBlank()) {
             return Outcome::nothing();
+        }
+        if ($response->files !== []) {
+            return Outcome::byHand(sprintf('%d %s', count($response->files), count($response->files) === 1 ? 'file' : 'files'));
         }
         $words = preg_match_all('/[\p{L}\p{N}][\p{L}\p{N}\'’-]*/u', $response->text);
 

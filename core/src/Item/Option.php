@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Item;
 
-/** One choice. A distractor says which wrong idea leads to it. */
+use Brick\Math\BigRational;
+
+/** One choice. A distractor says which wrong idea leads to it. A credit of its own, where one is set, holds instead of the key's all or nothing. */
 final readonly class Option
 {
     public function __construct(
@@ -13,6 +15,7 @@ final readonly class Option
         public bool $key,
         public string $feedback = '',
         public ?string $misconception = null,
+        public ?BigRational $credit = null,
     ) {
     }
 
@@ -25,6 +28,6 @@ final readonly class Option
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'text' => $this->text, 'key' => $this->key, 'feedback' => $this->feedback, 'misconception' => $this->misconception];
+        return ['id' => $this->id, 'text' => $this->text, 'key' => $this->key, 'feedback' => $this->feedback, 'misconception' => $this->misconception] + ($this->credit === null ? [] : ['credit' => (string) $this->credit]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
 
 /** Short text: forms, compared after folding; spelling slips may be allowed by length. The first exact form wins, then the nearest. */
 final readonly class TextRule implements Rule
@@ -14,7 +15,25 @@ final readonly class TextRule implements Rule
         public array $forms,
         public Folding $folding = new Folding(),
         public bool $allowSlips = false,
+        public bool $anyOrder = false,
     ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        $forms = [];
+        foreach ($node->children('forms', 100) as $form) {
+            $forms[] = new Form($form->text('text', 200), $form->rational('credit', '0', '1', '1'), $form->text('feedback', 2000, ''), $form->textOrNull('misconception', 36), $form->bool('blanks', false));
+            $form->rejectUnknown();
+        }
+        $folding = new Folding();
+        if ($node->has('folding')) {
+            $f = $node->child('folding');
+            $folding = new Folding($f->bool('case', true), $f->bool('accents', false), $f->bool('punctuation', true), $f->bool('articles', false));
+            $f->rejectUnknown();
+        }
+
+        return new self($forms, $folding, $node->bool('allowSlips', false), $node->bool('anyOrder', false));
     }
 
     public function type(): ItemType
@@ -27,9 +46,15 @@ final readonly class TextRule implements Rule
         if ($response->isBlank()) {
             return Outcome::nothing();
         }
-        $given = $this->folding->fold(mb_substr($response->text, 0, 500));
-        $folded = array_map(fn (Form $f): string => $this->folding->fold($f->text), $this->forms);
+        $given = $this->folded(mb_substr($response->text, 0, 500));
+        $folded = array_map(fn (Form $f): string => $f->blanks ? "\0" : $this->folded($f->text), $this->forms);
         $at = array_search($given, $folded, true);
+        foreach ($at === false ? $this->forms : [] as $i => $form) {
+            if ($form->blanks && WordPattern::of($form->text, $this->folding)->fits($this->folding->fold(mb_substr($response->text, 0, 500)))) {
+                $at = $i;
+                break;
+            }
+        }
         if ($at === false && $this->allowSlips) {
             $nearest = PHP_INT_MAX;
             foreach ($folded as $i => $form) {
@@ -49,13 +74,26 @@ final readonly class TextRule implements Rule
         return Outcome::of($form->credit, 'form '.($at + 1), $given, $form->feedback, $form->misconception === null ? [] : [$form->misconception]);
     }
 
+    /** Where the order of words is free, they are put in one. */
+    private function folded(string $text): string
+    {
+        $text = $this->folding->fold($text);
+        if ($this->anyOrder) {
+            $words = explode(' ', $text);
+            sort($words, SORT_STRING);
+            $text = implode(' ', $words);
+        }
+
+        return $text;
+    }
+
     /** The same rule with one more accepted form, or with the credit of that form replaced. */
     public function accepting(Form $form): self
     {
-        $key = $this->folding->fold($form->text);
-        $others = array_values(array_filter($this->forms, fn (Form $f): bool => $this->folding->fold($f->text) !== $key));
+        $key = $this->folded($form->text);
+        $others = array_values(array_filter($this->forms, fn (Form $f): bool => $f->blanks || $this->folded($f->text) !== $key));
 
-        return new self([...$others, $form], $this->folding, $this->allowSlips);
+        return new self([...$others, $form], $this->folding, $this->allowSlips, $this->anyOrder);
     }
 
     public function waitsForMarker(): bool
@@ -70,7 +108,7 @@ final readonly class TextRule implements Rule
 
     public function toArray(): array
     {
-        return ['forms' => array_map(static fn (Form $f): array => $f->toArray(), $this->forms), 'folding' => $this->folding->toArray(), 'allowSlips' => $this->allowSlips];
+        return ['forms' => array_map(static fn (Form $f): array => $f->toArray(), $this->forms), 'folding' => $this->folding->toArray(), 'allowSlips' => $this->allowSlips] + ($this->anyOrder ? ['anyOrder' => true] : []);
     }
 
     public function defects(): array
@@ -82,8 +120,8 @@ final readonly class TextRule implements Rule
         }
         $seen = [];
         foreach ($this->forms as $i => $form) {
-            $text = $this->folding->fold($form->text);
-            if ($text === '') {
+            $text = ($form->blanks ? '*' : '').$this->folded($form->text);
+            if ($text === '' || $text === '*') {
                 $defects[] = Defect::blocking(sprintf('Form %d is empty.', $i + 1));
             } elseif (isset($seen[$text])) {
                 $defects[] = Defect::blocking(sprintf('Forms %d and %d are the same after folding; only the first counts.', $seen[$text], $i + 1));

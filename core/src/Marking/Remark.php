@@ -21,7 +21,7 @@ final class Remark
         $known = [];
         $changes = [];
         foreach ($given as $one) {
-            $key = $one->response->options === [] ? 't'.$one->response->text : 'o'.implode('+', $one->response->options);
+            $key = $one->response->key();
             [$before, $after] = $known[$key] ??= [$old->check($one->response), $new->check($one->response)];
             $changes[] = new Change($one->id, $before, $after, $one->setByHand);
         }

@@ -35,11 +35,12 @@ final class Trees
     /** An expression in x and y of + − × and small powers. */
     public static function algebra(Randomizer $random, int $depth): Tree
     {
-        if ($depth <= 0 || $random->getInt(0, 9) < 2) {
-            return $random->getInt(0, 9) < 5 ? Tree::name(['x', 'y'][$random->getInt(0, 1)]) : Tree::number($random->getInt(0, 9));
+        $pick = $random->getInt(0, 99);
+        if ($depth <= 0 || $pick < 20) {
+            return $pick % 2 === 0 ? Tree::name($pick % 4 === 0 ? 'x' : 'y') : Tree::number($pick % 10);
         }
         $part = static fn (): Tree => self::algebra($random, $depth - 1);
 
-        return $random->getInt(0, 9) < 2 ? new Tree('^', [$part(), Tree::number($random->getInt(0, 3))]) : new Tree(['+', '-', '*'][$random->getInt(0, 2)], [$part(), $part()]);
+        return $pick < 35 ? new Tree('^', [$part(), Tree::number($pick % 4)]) : new Tree(['+', '-', '*'][$pick % 3], [$part(), $part()]);
     }
 }

@@ -10,6 +10,7 @@ use ChalkLadder\Core\Item\Criterion;
 use ChalkLadder\Core\Item\Folding;
 use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Level;
 use ChalkLadder\Core\Item\NumberRule;
 use ChalkLadder\Core\Item\OpenRule;
@@ -50,8 +51,16 @@ final class Rules
         return new Target(BigRational::of($value)->simplified(), BigRational::of($tolerance)->simplified(), 'absolute', BigRational::of($credit)->simplified(), misconception: $idea);
     }
 
+    /** A rule of the table above, or one of rules.json, as a question. */
     public static function item(string $rule, string $points = '1'): Item
     {
+        if (!isset(self::table()[$rule])) {
+            $documents = json_decode((string) file_get_contents(__DIR__.'/rules.json'), true, 64, JSON_THROW_ON_ERROR);
+            $document = is_array($documents) && is_array($documents[$rule] ?? null) ? $documents[$rule] : throw new \LogicException("There is no rule $rule.");
+
+            return ItemReader::read($document + ['version' => 1, 'title' => $rule, 'prompt' => '<p>Prompt</p>', 'points' => $points]);
+        }
+
         return new Item('An item', '<p>Prompt</p>', BigRational::of($points), self::table()[$rule], 'skill');
     }
 }

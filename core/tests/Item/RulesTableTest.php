@@ -27,7 +27,7 @@ final class RulesTableTest extends TestCase
     #[DataProvider('lines')]
     public function testEachResponseGetsItsVerdict(string $rule, string $response, string $verdict, string $credit, string $line): void
     {
-        $outcome = Rules::table()[$rule]->check(self::response($response));
+        $outcome = Rules::item($rule)->check(self::response($response));
 
         self::assertSame($verdict, $outcome->verdict->value);
         self::assertSame($credit, $outcome->credit === null ? '' : (string) $outcome->credit);
@@ -43,7 +43,7 @@ final class RulesTableTest extends TestCase
         $again = ItemReader::read($json);
 
         self::assertSame($item->toArray(), $again->toArray());
-        self::assertSame($verdict, $again->rule->check(self::response($response))->verdict->value);
+        self::assertSame($verdict, $again->check(self::response($response))->verdict->value);
     }
 
     public function testAWrongAnswerCarriesItsMeaning(): void
@@ -70,8 +70,15 @@ final class RulesTableTest extends TestCase
         self::assertSame([], $rule->misconceptionsOf([1, 1]));
     }
 
+    /** `[a,b]` are picked options, `{…}` a response in its JSON form, anything else a text. */
     private static function response(string $text): Response
     {
+        if (str_starts_with($text, '{')) {
+            $json = json_decode($text, true, 16, JSON_THROW_ON_ERROR);
+
+            return Response::fromArray(is_array($json) ? $json : []);
+        }
+
         return preg_match('/^\[(.*)\]$/', $text, $m) === 1 ? Response::ofOptions(...array_filter(explode(',', $m[1]), static fn (string $o): bool => $o !== '')) : Response::ofText($text);
     }
 }

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\FormulaError;
+
+/**
+ * Walks the draws of a question with variables and finds those that must not be handed out: two options that coincide, a
+ * distractor within tolerance of the key, a value with more decimals than allowed, a formula without a value.
+ *
+ * Exhaustive up to 50 000 combinations; beyond that 10 000 draws, and the report says so.
+ */
+final readonly class Distinctness
+{
+    private const EXHAUSTIVE = 50_000;
+    private const DRAWS = 10_000;
+
+    public function __construct(private ItemTemplate $template)
+    {
+    }
+
+    /**
+     * @return array{exhaustive: bool, draws: int, good: int, faults: list<array{message: string, draws: int, example: array<string, string>}>}
+     *                                                                                                                                        draws: those that keep the constraints
+     */
+    public function report(): array
+    {
+        $combinations = $this->template->variables->combinations();
+        $exhaustive = $combinations <= self::EXHAUSTIVE;
+        $draws = $good = 0;
+        $faults = [];
+        for ($i = 0; $i < ($exhaustive ? $combinations : self::DRAWS); ++$i) {
+            $values = $exhaustive ? $this->template->variables->combination($i) : $this->template->variables->draw('walk', $i);
+            if ($values === null) {
+                continue;
+            }
+            ++$draws;
+            $found = $this->faults($values);
+            $good += $found === [] ? 1 : 0;
+            foreach ($found as $message) {
+                $faults[$message]['draws'] = ($faults[$message]['draws'] ?? 0) + 1;
+                $faults[$message]['example'] ??= array_map(static fn (BigRational $v): string => (string) $v, $values);
+            }
+        }
+        uasort($faults, static fn (array $a, array $b): int => $b['draws'] <=> $a['draws']);
+        $list = [];
+        foreach ($faults as $message => $fault) {
+            $list[] = ['message' => (string) $message, 'draws' => $fault['draws'], 'example' => $fault['example']];
+        }
+
+        return ['exhaustive' => $exhaustive, 'draws' => $draws, 'good' => $good, 'faults' => $list];
+    }
+
+    /** @return list<Defect> what blocks publishing, and what is worth knowing */
+    public function defects(): array
+    {
+        $report = $this->report();
+        if ($report['good'] === 0) {
+            return [Defect::blocking($report['draws'] === 0 ? 'No combination of the variables keeps the constraints.' : 'No draw is fit to be handed out: '.($report['faults'][0]['message'] ?? ''))];
+        }
+
+        return array_map(static fn (array $f): Defect => Defect::advice(sprintf('%s in %d of %d draws; those are never handed out.', $f['message'], $f['draws'], $report['draws'])), $report['faults']);
+    }
+
+    /**
+     * @param array<string, BigRational> $values
+     *
+     * @return list<string> what speaks against this draw
+     */
+    public function faults(array $values): array
+    {
+        try {
+            $faults = [];
+            foreach ($this->template->formulas() as $formula) {
+                if (!$this->fewDecimals($this->template->value($formula, $values))) {
+                    $faults[] = sprintf('“%s” has more than %d decimals', trim($formula), $this->template->variables->decimals);
+                }
+            }
+
+            return [...$faults, ...match ($this->template->type()) {
+                'choice' => $this->options($values),
+                'number' => $this->targets($values),
+                default => [],
+            }];
+        } catch (FormulaError $e) {
+            return [rtrim($e->getMessage(), '.')];
+        }
+    }
+
+    private function fewDecimals(BigRational $value): bool
+    {
+        return $value->multipliedBy(BigRational::of(10)->power($this->template->variables->decimals))->simplified()->getDenominator()->isEqualTo(1);
+    }
+
+    /**
+     * @param array<string, BigRational> $values
+     *
+     * @return list<string>
+     */
+    private function options(array $values): array
+    {
+        $faults = [];
+        $seen = [];
+        $options = $this->template->rule()['options'] ?? [];
+        foreach (is_array($options) ? array_values($options) : [] as $i => $option) {
+            $text = is_array($option) && is_string($option['text'] ?? null) ? $option['text'] : '';
+            $letter = chr(65 + $i % 26);
+            $shown = (new Option('x', Template::fill($text, $values, true), false))->folded();
+            if (isset($seen[$shown])) {
+                $faults[] = sprintf('options %s and %s say the same', $seen[$shown], $letter);
+            }
+            $seen[$shown] ??= $letter;
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param array<string, BigRational> $values
+     *
+     * @return list<string>
+     */
+    private function targets(array $values): array
+    {
+        $made = [];
+        $targets = $this->template->rule()['targets'] ?? [];
+        foreach (is_array($targets) ? $targets : [] as $target) {
+            if (is_array($target)) {
+                $number = fn (string $key, string $default): BigRational => $this->number($target[$key] ?? $default, $values);
+                $kind = is_string($target['kind'] ?? null) ? $target['kind'] : 'absolute';
+                $made[] = new Target($number('value', '0'), $number('tolerance', '0'), in_array($kind, Target::KINDS, true) ? $kind : 'absolute', $number('credit', '1'));
+            }
+        }
+        $faults = [];
+        foreach ($made as $i => $target) {
+            foreach (array_slice($made, 0, $i) as $j => $earlier) {
+                if (!$target->credit->isEqualTo($earlier->credit) && ($earlier->isHitBy($target->value) || $target->isHitBy($earlier->value))) {
+                    $faults[] = sprintf('values %d and %d lie within tolerance of each other', $j + 1, $i + 1);
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @param array<string, BigRational> $values */
+    private function number(mixed $written, array $values): BigRational
+    {
+        $text = is_string($written) || is_int($written) || is_float($written) ? (string) $written : '0';
+
+        return str_starts_with($text, '=') ? $this->template->value(substr($text, 1), $values) : BigRational::of($text);
+    }
+}

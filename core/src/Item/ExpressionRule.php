@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\Equality;
+use ChalkLadder\Core\Formula\FormulaError;
+use ChalkLadder\Core\Formula\Parser;
+use ChalkLadder\Core\Formula\Printer;
+use ChalkLadder\Core\Formula\Shape;
+use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Core\Formula\Tree;
+
+/**
+ * An algebraic expression or equation, right when it is equal as a function to a key; optionally in a required form. A
+ * right value in another form earns a part. Wrong expressions worth knowing carry a line each.
+ */
+final readonly class ExpressionRule implements Rule
+{
+    private const LONGEST = 500;
+
+    /**
+     * @param list<array{expression: string, line: Line}> $lines   the first that is equal wins
+     * @param list<string>                                $names   what the expression may name
+     * @param Shape|null                                  $shape   the form that is asked for
+     * @param BigRational                                 $formless the share that the right value in another form earns
+     * @param BigRational                                 $from    where the names range for sampling
+     */
+    public function __construct(public array $lines, public array $names, public ?Shape $shape, public string $subject, public BigRational $formless, public BigRational $from, public BigRational $to, public Style $style = Style::Point)
+    {
+    }
+
+    public static function read(Node $node): self
+    {
+        $style = Style::from($node->oneOf('style', ['point', 'comma'], 'point'));
+        $names = $node->texts('names', 12, 20);
+        $lines = [];
+        foreach ($node->children('lines', 40) as $line) {
+            $text = $line->text('expression', self::LONGEST);
+            try {
+                Parser::read($text, $style, $names);
+            } catch (FormulaError $e) {
+                $line->fault('expression', $e->sentence());
+            }
+            $lines[] = ['expression' => $text, 'line' => Line::read($line)];
+            $line->rejectUnknown();
+        }
+        $shape = $node->has('shape') ? Shape::tryFrom($node->oneOf('shape', array_map(static fn (Shape $s): string => $s->value, Shape::cases()))) : null;
+
+        return new self($lines, $names, $shape, $node->text('subject', 20, ''), $node->rational('formless', '0', '1', '1/2'), $node->rational('from', '-1000', '1000', '-6'), $node->rational('to', '-1000', '1000', '6'), $style);
+    }
+
+    public function type(): ItemType
+    {
+        return ItemType::Expression;
+    }
+
+    public function check(Response $response): Outcome
+    {
+        if ($response->isBlank()) {
+            return Outcome::nothing();
+        }
+        try {
+            $given = Parser::read(mb_substr($response->text, 0, self::LONGEST + 1), $this->style, $this->names);
+        } catch (FormulaError $e) {
+            return Outcome::of(BigRational::zero(), '', 'not an expression', 'This could not be read. '.$e->sentence());
+        }
+        $readAs = Printer::write($given);
+        foreach ($this->lines as $i => $line) {
+            $key = $this->tree($line['expression']);
+            if ($key === null || Equality::of($given, $key, $this->from->toFloat(), $this->to->toFloat())->equal !== true) {
+                continue;
+            }
+            $name = 'line '.($i + 1);
+            if ($this->shape !== null && !$this->shape->fits($given, $this->subject) && $line['line']->credit->isGreaterThan(0)) {
+                return Outcome::of($line['line']->credit->multipliedBy($this->formless), $name.', form', $readAs, sprintf('The value is right; it is asked for %s.', $this->asked()));
+            }
+
+            return $line['line']->outcome($name, $readAs);
+        }
+
+        return Outcome::of(BigRational::zero(), '', $readAs);
+    }
+
+    private function asked(): string
+    {
+        return match ($this->shape) {
+            Shape::Subject => sprintf('with %s alone on one side', $this->subject),
+            Shape::SingleFraction => 'as a single fraction',
+            Shape::Surd => 'with the root in simplest form',
+            Shape::Expanded => 'without brackets, like terms collected',
+            default => 'as a product, fully factorised',
+        };
+    }
+
+    private function tree(string $expression): ?Tree
+    {
+        try {
+            return Parser::read($expression, $this->style, $this->names);
+        } catch (FormulaError) {
+            return null;
+        }
+    }
+
+    public function waitsForMarker(): bool
+    {
+        return false;
+    }
+
+    public function misconceptions(): array
+    {
+        return Line::misconceptionsOf(array_column($this->lines, 'line'));
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'lines' => array_map(static fn (array $l): array => ['expression' => $l['expression']] + $l['line']->toArray(), $this->lines),
+            'names' => $this->names, 'shape' => $this->shape?->value, 'subject' => $this->subject, 'formless' => (string) $this->formless, 'from' => (string) $this->from, 'to' => (string) $this->to, 'style' => $this->style->value,
+        ];
+    }
+
+    public function defects(): array
+    {
+        $defects = [];
+        $right = array_values(array_filter($this->lines, static fn (array $l): bool => $l['line']->credit->isEqualTo(1)));
+        if ($right === []) {
+            $defects[] = Defect::blocking('No expression earns full credit, so there is no key.');
+        }
+        foreach ($this->lines as $i => $line) {
+            foreach (array_slice($this->lines, 0, $i) as $j => $earlier) {
+                [$a, $b] = [$this->tree($line['expression']), $this->tree($earlier['expression'])];
+                if ($a !== null && $b !== null && Equality::of($a, $b)->equal === true) {
+                    $defects[] = Defect::blocking(sprintf('Lines %d and %d are equal; only the first counts.', $j + 1, $i + 1));
+                }
+            }
+        }
+        if ($this->shape === Shape::Subject && $this->subject === '') {
+            $defects[] = Defect::blocking('The name that is to stand alone is missing.');
+        }
+
+        return $defects;
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\Arithmetic;
+use ChalkLadder\Core\Formula\Evaluator;
+use ChalkLadder\Core\Formula\FormulaError;
+use ChalkLadder\Core\Formula\Parser;
+use ChalkLadder\Core\Formula\Tree;
+
+/**
+ * The variables of a question with their constraints. A seed picks values by SHA-256 of seed, name and try, so the same
+ * seed gives the same numbers on every machine and with every version of the language.
+ */
+final readonly class Variables
+{
+    private const MOST = 20;
+
+    /**
+     * @param list<Variable>                          $variables
+     * @param list<array{text: string, tree: Tree}>   $constraints
+     * @param int                                     $decimals    the most decimals that a value may show
+     */
+    private function __construct(public array $variables, public array $constraints, public int $decimals)
+    {
+    }
+
+    public static function read(Node $node): self
+    {
+        $variables = [];
+        foreach ($node->children('variables', self::MOST) as $one) {
+            $variables[] = Variable::read($one, array_map(static fn (Variable $v): string => $v->name, $variables));
+        }
+        $names = array_map(static fn (Variable $v): string => $v->name, $variables);
+        $constraints = [];
+        foreach ($node->texts('constraints', 30, 500) as $i => $text) {
+            try {
+                $constraints[] = ['text' => $text, 'tree' => Parser::read($text, names: $names)];
+            } catch (FormulaError $e) {
+                $node->fault('constraints.'.$i, $e->sentence());
+            }
+        }
+
+        return new self($variables, $constraints, $node->int('decimals', 0, 12, 2));
+    }
+
+    /** @return list<string> */
+    public function names(): array
+    {
+        return array_map(static fn (Variable $v): string => $v->name, $this->variables);
+    }
+
+    /** How many combinations the domains hold, before constraints. */
+    public function combinations(): int
+    {
+        $product = 1;
+        foreach ($this->variables as $variable) {
+            $product *= max(1, count($variable->values));
+            if ($product > 1_000_000_000) {
+                return 1_000_000_000;
+            }
+        }
+
+        return $product;
+    }
+
+    /**
+     * The combination of a number, counted through the domains.
+     *
+     * @return array<string, BigRational>|null null when a constraint does not hold or a derived value cannot be worked out
+     */
+    public function combination(int $number): ?array
+    {
+        return $this->completed(static function (Variable $v) use (&$number): int {
+            $place = $number % count($v->values);
+            $number = intdiv($number, count($v->values));
+
+            return $place;
+        });
+    }
+
+    /** @return array<string, BigRational>|null as {@see combination()} */
+    public function draw(string $seed, int $try): ?array
+    {
+        return $this->completed(static function (Variable $v) use ($seed, $try): int {
+            $bytes = hash('sha256', $seed."\0".$v->name."\0".$try, true);
+            $number = 0;
+            for ($i = 0; $i < 7; ++$i) {
+                $number = $number << 8 | ord($bytes[$i]);
+            }
+
+            return $number % count($v->values);
+        });
+    }
+
+    /**
+     * @param \Closure(Variable): int $place
+     *
+     * @return array<string, BigRational>|null
+     */
+    private function completed(\Closure $place): ?array
+    {
+        $values = [];
+        try {
+            foreach ($this->variables as $variable) {
+                if ($variable->is === null) {
+                    $values[$variable->name] = $variable->values[$place($variable)];
+
+                    continue;
+                }
+                $value = Arithmetic::numeric(Evaluator::value($variable->is, $values, new Texts()), 0);
+                $values[$variable->name] = $value instanceof BigRational ? $value : BigRational::of(sprintf('%.9F', $value))->simplified();
+            }
+            foreach ($this->constraints as $constraint) {
+                if (!Evaluator::holds($constraint['tree'], $values, new Texts())) {
+                    return null;
+                }
+            }
+        } catch (FormulaError) {
+            return null;
+        }
+
+        return $values;
+    }
+}
