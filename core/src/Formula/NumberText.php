@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Formula;
 
 use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
 
 /**
  * Reads numbers the way students write them, exactly.
@@ -29,10 +28,8 @@ final class NumberText
         if (strlen($text) > self::LONGEST || !mb_check_encoding($text, 'UTF-8')) {
             return null;
         }
-        foreach (self::VULGAR as $sign => $fraction) {
-            $text = str_replace($sign, ' '.$fraction, $text);
-        }
-        $text = strtr(Unicode::compatible($text), ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
+        // Plain letters and digits, the usual case, are in their normal form already.
+        $text = preg_match('/[^\x20-\x7E]/', $text) !== 1 ? $text : strtr(Unicode::compatible(self::vulgarApart($text)), ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
         $text = trim((string) preg_replace('/[\p{Z}\s]+/u', ' ', $text));
         // A full stop that ends the sentence is not part of the number.
         $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);
@@ -80,22 +77,34 @@ final class NumberText
     public static function write(BigRational $value): string
     {
         $value = $value->simplified();
-        $denominator = $value->getDenominator();
-        while ($denominator->mod(2)->isZero()) {
-            $denominator = $denominator->quotient(2);
+        $under = (string) $value->getDenominator();
+        // A decimal of at most 6 places has at most 10⁶ below the line.
+        if (strlen($under) > 7) {
+            return (string) $value;
         }
-        while ($denominator->mod(5)->isZero()) {
-            $denominator = $denominator->quotient(5);
-        }
-        if ($denominator->isEqualTo(1)) {
-            $decimal = (string) $value->toScale(30, RoundingMode::HALF_UP)->stripTrailingZeros();
-            $places = strrpos($decimal, '.');
-            if ($places === false || strlen($decimal) - $places - 1 <= 6) {
-                return $decimal;
+        $places = 0;
+        $rest = (int) $under;
+        for (; $rest > 1 && $places <= 6; ++$places) {
+            $rest = intdiv($rest, self::commonDivisor($rest, 10));
+            if ($rest !== 1 && self::commonDivisor($rest, 10) === 1) {
+                return (string) $value;
             }
+        }
+        if ($rest === 1 && $places <= 6) {
+            return (string) $value->toScale($places);
         }
 
         return (string) $value;
+    }
+
+    /** `2½` becomes `2 1/2`. */
+    private static function vulgarApart(string $text): string
+    {
+        foreach (self::VULGAR as $sign => $fraction) {
+            $text = str_replace($sign, ' '.$fraction, $text);
+        }
+
+        return $text;
     }
 
     /** Significant figures of a number as it was written; trailing zeros behind the point count. 0 when it is none. */
@@ -115,9 +124,7 @@ final class NumberText
     /** Whether the fraction as it was written cannot be reduced, and is proper where it follows a whole number. */
     public static function inLowestTerms(string $text): bool
     {
-        foreach (self::VULGAR as $sign => $fraction) {
-            $text = str_replace($sign, ' '.$fraction, $text);
-        }
+        $text = self::vulgarApart($text);
         if (preg_match('#(?:(\d+)\s+)?(\d{1,12})\s*[/⁄∕]\s*(\d{1,12})#u', Unicode::compatible($text), $m) !== 1) {
             return true;
         }

@@ -11,7 +11,7 @@ use Brick\Math\BigRational;
 final readonly class Polynomial
 {
     private const MOST_TERMS = 300;
-    private const LARGEST_DEGREE = 60;
+    private const LARGEST_DEGREE = 40;
 
     /** @param array<string, BigRational> $terms coefficient, not 0, by monomial: "" or names with exponents, "x:2,y:1", in order */
     private function __construct(public array $terms)

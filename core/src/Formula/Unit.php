@@ -51,9 +51,20 @@ final readonly class Unit
 
     public static function named(string $text): ?self
     {
+        /** @var array<string, self|null> $known units are few and read again and again */
+        static $known = [];
         if (strlen($text) > self::LONGEST) {
             return null;
         }
+        if (count($known) > 500) {
+            $known = [];
+        }
+
+        return $known[$text] ??= self::read($text);
+    }
+
+    private static function read(string $text): ?self
+    {
         $text = trim(strtr(Unicode::compatible($text), ['μ' => 'µ', '⋅' => '·', '∙' => '·', '*' => '·', '−' => '-', "\u{00A0}" => ' ']));
         $text = strtr($text, ['º' => '°', '˚' => '°', '° ' => '°']);
 

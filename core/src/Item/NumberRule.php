@@ -107,8 +107,8 @@ final readonly class NumberRule implements Rule
         }
         $hit = null;
         foreach ($this->targets as $i => $target) {
-            $exact = $target->exact === '' ? null : Target::surd($target->exact);
-            if ($hit === null && (($exact !== null && Equality::of($tree, $exact)->equal === true) || $target->isHitBy($near))) {
+            $exact = $hit !== null || $target->exact === '' ? null : Target::surd($target->exact);
+            if ($hit === null && ($target->isHitBy($near) || ($exact !== null && Equality::of($tree, $exact)->equal === true))) {
                 $hit = $i;
             }
         }

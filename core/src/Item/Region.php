@@ -11,11 +11,11 @@ use ChalkLadder\Core\Document\Node;
  * A polygon or ellipse on a picture, with what it is worth to find it.
  *
  * Points on the edge count as inside. A polygon is decided exactly by the crossing number (Haines 1994, "Point in
- * polygon strategies"); the overlap with a ring by counting the cells of a 64 × 64 grid over both.
+ * polygon strategies"); the overlap with a ring by counting the cells of a 40 × 40 grid over both.
  */
 final readonly class Region
 {
-    private const CELLS = 64;
+    private const CELLS = 40;
 
     /**
      * @param list<list<BigRational>> $corners [x, y] of a polygon; empty for an ellipse
@@ -107,11 +107,13 @@ final readonly class Region
         [$left, $top, $right, $bottom] = $this->box();
         [$left, $top, $right, $bottom] = [min($left, $cx - $rx), min($top, $cy - $ry), max($right, $cx + $rx), max($bottom, $cy + $ry)];
         $both = $either = 0;
+        $corners = array_map(static fn (array $c): array => [$c[0]->toFloat(), $c[1]->toFloat()], $this->corners);
+        $ellipse = array_map(static fn (BigRational $n): float => $n->toFloat(), $this->ellipse);
         for ($i = 0; $i < self::CELLS; ++$i) {
             for ($j = 0; $j < self::CELLS; ++$j) {
                 $x = $left + ($right - $left) * ($i + 0.5) / self::CELLS;
                 $y = $top + ($bottom - $top) * ($j + 0.5) / self::CELLS;
-                $in = $this->holdsNear($x, $y);
+                $in = self::holdsNear($corners, $ellipse, $x, $y);
                 $ringed = (($x - $cx) / $rx) ** 2 + (($y - $cy) / $ry) ** 2 <= 1.0;
                 $both += $in && $ringed ? 1 : 0;
                 $either += $in || $ringed ? 1 : 0;
@@ -135,18 +137,20 @@ final readonly class Region
         return $xs === [] || $ys === [] ? [0.0, 0.0, 0.0, 0.0] : [min($xs), min($ys), max($xs), max($ys)];
     }
 
-    private function holdsNear(float $x, float $y): bool
+    /**
+     * @param list<array{float, float}> $corners
+     * @param list<float>               $ellipse
+     */
+    private static function holdsNear(array $corners, array $ellipse, float $x, float $y): bool
     {
-        if ($this->ellipse !== []) {
-            [$cx, $cy, $rx, $ry] = array_map(static fn (BigRational $n): float => $n->toFloat(), $this->ellipse);
-
-            return (($x - $cx) / $rx) ** 2 + (($y - $cy) / $ry) ** 2 <= 1.0;
+        if ($ellipse !== []) {
+            return (($x - $ellipse[0]) / $ellipse[2]) ** 2 + (($y - $ellipse[1]) / $ellipse[3]) ** 2 <= 1.0;
         }
         $inside = false;
-        $n = count($this->corners);
+        $n = count($corners);
         for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
-            [$ax, $ay] = [$this->corners[$i][0]->toFloat(), $this->corners[$i][1]->toFloat()];
-            [$bx, $by] = [$this->corners[$j][0]->toFloat(), $this->corners[$j][1]->toFloat()];
+            [$ax, $ay] = $corners[$i];
+            [$bx, $by] = $corners[$j];
             if (($ay > $y) !== ($by > $y) && $x < ($bx - $ax) * ($y - $ay) / ($by - $ay) + $ax) {
                 $inside = !$inside;
             }

@@ -65,6 +65,7 @@ final readonly class Target
             'decimals' => self::rounded($value, $this->tolerance->toInt())->isEqualTo(self::rounded($this->value, $this->tolerance->toInt())),
             'figures' => self::figures($value, $this->tolerance->toInt())->isEqualTo(self::figures($this->value, $this->tolerance->toInt())),
             'range' => $value->isGreaterThanOrEqualTo($this->value) && $value->isLessThanOrEqualTo($this->value->plus($this->tolerance)),
+            'absolute' => $this->tolerance->isZero() ? $value->isEqualTo($this->value) : $value->minus($this->value)->abs()->isLessThanOrEqualTo($this->tolerance),
             default => $value->minus($this->value)->abs()->isLessThanOrEqualTo($this->reach()),
         };
     }
@@ -83,6 +84,9 @@ final readonly class Target
     /** An exact constant with a root or π in it, or null. */
     public static function surd(string $text): ?Tree
     {
+        if (preg_match('/√|sqrt|π|pi/u', $text) !== 1) {
+            return null;
+        }
         try {
             $tree = Parser::read($text, names: []);
             $value = Evaluator::value($tree, [], new Texts());

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Marking;
 
-use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Item;
 
-/** Re-marking as a pure function: responses, old rule, new rule → before and after of each. */
+/** Re-marking as a pure function: responses, old question, new question → before and after of each. */
 final class Remark
 {
     /**
@@ -16,7 +16,7 @@ final class Remark
      *
      * @return list<Change> one for each response, in the order given
      */
-    public static function changes(array $given, Rule $old, Rule $new): array
+    public static function changes(array $given, Item $old, Item $new): array
     {
         $known = [];
         $changes = [];

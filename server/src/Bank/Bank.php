@@ -8,6 +8,7 @@ use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Option;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -22,6 +23,8 @@ use ChalkLadder\Server\Platform\Text\RichText;
 final readonly class Bank
 {
     private const MOST_LISTED = 200;
+    /** The core checks more types than students have inputs for. */
+    private const WITH_SCREENS = [ItemType::Choice, ItemType::Text, ItemType::Number, ItemType::Open];
     /** First tries of handed-in work, by bank question, through the editions that hold it. */
     private const RECORD = "SELECT eq.item_id, h.id AS handout_id, s.student_id, r.line, coalesce(r.hand_credit, r.credit) AS credit
         FROM edition_item eq
@@ -214,10 +217,13 @@ final readonly class Bank
     {
         $item = ItemReader::read($json);
         $fields = [];
+        if (!in_array($item->type(), self::WITH_SCREENS, true)) {
+            $fields['type'] = 'Questions of this type cannot be put before students yet.';
+        }
         if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
             $fields['skill'] = 'This skill is not one of the team’s.';
         }
-        $strangers = array_diff($item->rule->misconceptions(), array_keys($this->terms->misconceptionNames($teamId)));
+        $strangers = array_diff($item->misconceptions(), array_keys($this->terms->misconceptionNames($teamId)));
         if ($strangers !== []) {
             $fields['rule'] = 'A misconception named here is not one of the team’s.';
         }
@@ -226,10 +232,10 @@ final readonly class Bank
         }
         $rule = $item->rule;
         if ($rule instanceof ChoiceRule) {
-            $rule = new ChoiceRule(array_map(fn (Option $o): Option => new Option($o->id, $this->richText->clean($o->text), $o->key, $o->feedback, $o->misconception), $rule->options), $rule->several, $rule->perOption, $rule->keepLast);
+            $rule = new ChoiceRule(array_map(fn (Option $o): Option => new Option($o->id, $this->richText->clean($o->text), $o->key, $o->feedback, $o->misconception, $o->credit), $rule->options), $rule->several, $rule->perOption, $rule->keepLast);
         }
 
-        return new Item($item->title, $this->richText->clean($item->prompt), $item->points, $rule, $item->skill, $this->richText->clean($item->hint), $this->richText->clean($item->explanation));
+        return new Item($item->title, $this->richText->clean($item->prompt), $item->points, $rule, $item->skill, $this->richText->clean($item->hint), $this->richText->clean($item->explanation), $item->checks);
     }
 
     /** @return array{type: string, title: string, content: string, skill_id: string|null, misconceptions: string, search: string} */
@@ -244,7 +250,7 @@ final readonly class Bank
             'title' => $title === '' ? mb_strimwidth($prompt, 0, 60, '…') : $title,
             'content' => Json::encode($item->toArray()),
             'skill_id' => $item->skill,
-            'misconceptions' => '{'.implode(',', $item->rule->misconceptions()).'}',
+            'misconceptions' => '{'.implode(',', $item->misconceptions()).'}',
             'search' => mb_strtolower($title."\n".$prompt."\n".self::plain($options)),
         ];
     }

@@ -12,7 +12,7 @@ final class TryOut
 {
     public function check(TryInput $input): TryView
     {
-        $outcome = ItemReader::read($input->item)->rule->check(Response::fromArray($input->response));
+        $outcome = ItemReader::read($input->item)->check(Response::fromArray($input->response));
 
         return new TryView(
             $outcome->credit === null ? null : (string) $outcome->credit,

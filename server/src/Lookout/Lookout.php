@@ -115,7 +115,7 @@ final class Lookout
         foreach ($this->database->rows('SELECT entry, try, value, counter, received_at FROM late_response WHERE sitting_id = :id ORDER BY received_at LIMIT 200', ['id' => $sittingId]) as $row) {
             $item = $sitting->edition->item($row->text('entry'));
             if ($item !== null) {
-                $given = Answer::checked($row->text('entry'), $row->int('try'), Response::fromArray($row->json('value')), $row->int('counter'), true, $item->rule);
+                $given = Answer::checked($row->text('entry'), $row->int('try'), Response::fromArray($row->json('value')), $row->int('counter'), true, $item);
                 $late[] = self::answer($item, $given->entry, $given->try, $numbers[$given->entry], $sitting->edition->title($given->entry), $given, $names);
             }
         }

@@ -93,7 +93,7 @@ final readonly class Desk
                 throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
             }
             $row = $this->database->row('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try]) ?? throw Problem::notFound('The answer');
-            $before = Answer::fromRow($row, $item->rule);
+            $before = Answer::fromRow($row, $item);
             if ($before->markVersion !== $input->markVersion) {
                 throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
             }
@@ -146,7 +146,7 @@ final readonly class Desk
 
     private static function answer(Item $item, Row $r, bool $hidden): MarkedAnswerView
     {
-        $answer = Answer::fromRow($r, $item->rule);
+        $answer = Answer::fromRow($r, $item);
         $credit = $answer->credit();
 
         return new MarkedAnswerView(

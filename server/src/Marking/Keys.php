@@ -162,7 +162,7 @@ final readonly class Keys
         $rows = $this->database->rows('SELECT r.sitting_id, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name, s.state FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id JOIN student st ON st.id = s.student_id
             WHERE h.edition_id = :edition AND r.entry = :entry ORDER BY st.name_folded, st.id, s.attempt, r.try'.($apply ? ' FOR UPDATE OF r, s' : ''), ['edition' => $edition->id, 'entry' => $entry]);
         $given = array_map(static fn (Row $r): Given => new Given($r->text('sitting_id').'|'.$r->int('try'), Response::fromArray($r->json('value')), $r->bool('by_hand')), $rows);
-        $changes = Remark::changes($given, $item->rule, $after);
+        $changes = Remark::changes($given, $item, $item->withRule($after));
         $gains = $loses = [];
         $same = $byHand = $returned = 0;
         $altered = [];

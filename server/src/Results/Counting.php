@@ -35,7 +35,7 @@ final readonly class Counting
         $paper = $handout->edition->paper();
         $offers = $points = [];
         foreach ($handout->edition->items() as $entry => $item) {
-            $offers[$entry] = $item->rule->misconceptions();
+            $offers[$entry] = $item->misconceptions();
             $points[$entry] = $item->points->toFloat();
         }
         $columns = [];

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
-use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
@@ -33,12 +33,12 @@ final readonly class Answer
     }
 
     /** Checked afresh, under the rule that holds now. */
-    public static function checked(string $entry, int $try, Response $response, int $counter, bool $settled, Rule $rule): self
+    public static function checked(string $entry, int $try, Response $response, int $counter, bool $settled, Item $item): self
     {
-        return new self($entry, $try, $response, $counter, $settled, $rule->check($response));
+        return new self($entry, $try, $response, $counter, $settled, $item->check($response));
     }
 
-    public static function fromRow(Row $row, ?Rule $rule): self
+    public static function fromRow(Row $row, ?Item $item): self
     {
         $response = Response::fromArray($row->json('value'));
         $hand = $row->textOrNull('hand_credit');
@@ -50,7 +50,7 @@ final readonly class Answer
             $response,
             $row->int('counter'),
             $row->bool('settled'),
-            $rule?->check($response) ?? Outcome::nothing(),
+            $item?->check($response) ?? Outcome::nothing(),
             $hand === null ? null : BigRational::of($hand),
             $levels === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($levels))),
             $row->text('comment'),

@@ -35,15 +35,15 @@ final readonly class PreviewController
         $marked = static fn (array $steps, string $entry, int $try): bool => array_filter($steps, static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try) !== [];
         $answers = [];
         foreach ($input->saves as $save) {
-            $rule = $edition->rule($save->entry);
-            if ($rule !== null) {
-                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $rule->check($save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
+            $item = $edition->item($save->entry);
+            if ($item !== null) {
+                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $item->check($save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
             }
         }
         foreach ($input->hints as $hint) {
-            $rule = $edition->rule($hint->entry);
-            if ($rule !== null && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
-                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $rule->check(Response::ofText('')), hintOpened: true);
+            $item = $edition->item($hint->entry);
+            if ($item !== null && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
+                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $item->check(Response::ofText('')), hintOpened: true);
             }
         }
         $walk = Walk::start($edition->paper(), $conditions, 'preview');

@@ -49,7 +49,7 @@ final readonly class SittingStore
     public function answers(StoredSitting $sitting): array
     {
         return array_map(
-            static fn (Row $r): Answer => Answer::fromRow($r, $sitting->edition->rule($r->text('entry'))),
+            static fn (Row $r): Answer => Answer::fromRow($r, $sitting->edition->item($r->text('entry'))),
             $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]),
         );
     }

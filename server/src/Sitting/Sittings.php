@@ -242,11 +242,11 @@ final readonly class Sittings
         }
         $answers = [];
         foreach ($input->saves as $save) {
-            $rule = $sitting->edition->rule($save->entry);
-            if ($rule === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
+            $item = $sitting->edition->item($save->entry);
+            if ($item === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
                 return null;
             }
-            $answers[$save->entry] = [Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $rule), $save->clientId];
+            $answers[$save->entry] = [Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $item), $save->clientId];
         }
         $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
         $written = $this->store->writeAll($sitting, array_values($answers), $at);
@@ -260,11 +260,11 @@ final readonly class Sittings
 
     private function keep(StoredSitting $sitting, SaveInput $save): string
     {
-        $rule = $sitting->edition->rule($save->entry);
-        if ($rule === null) {
+        $item = $sitting->edition->item($save->entry);
+        if ($item === null) {
             return 'unknown';
         }
-        $answer = Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $rule);
+        $answer = Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $item);
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
             return $this->store->write($sitting->id, $answer, $save->clientId) ? 'kept' : 'older';
         }

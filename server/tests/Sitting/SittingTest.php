@@ -104,8 +104,8 @@ final class SittingTest extends ApiCase
         $store = self::service(SittingStore::class);
         $before = $store->ofStudent($ada->id, $id);
         $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
-        $rule = $before->edition->rule('e-text') ?? self::fail('The paper has this question.');
-        $late = Answer::checked('e-text', 1, Response::ofText('reef'), 1, false, $rule);
+        $item = $before->edition->item('e-text') ?? self::fail('The paper has this question.');
+        $late = Answer::checked('e-text', 1, Response::ofText('reef'), 1, false, $item);
 
         self::assertNull($store->writeAll($before, [[$late, 'x']], 'e-text'));
         self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Item;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\DocumentInvalid;
+use ChalkLadder\Core\Item\Distinctness;
+use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Item\Response;
+use Eris\Generators;
+use Eris\TestTrait;
+use PHPUnit\Framework\TestCase;
+
+final class VariablesTest extends TestCase
+{
+    use TestTrait;
+
+    public function testTheSameSeedGivesTheSameNumbersEverywhere(): void
+    {
+        $template = ItemTemplate::read(self::twelfths());
+        $written = static fn (?array $values): array => array_map(strval(...), array_filter($values ?? [], static fn (mixed $v): bool => $v instanceof BigRational));
+
+        // Fixed figures: a change of the drawing would change what students have been given.
+        self::assertSame(['h' => '5', 'l' => '0.8', 't' => '4', 'fallen' => '9', 'range' => '4.2'], self::decimals($written($template->draw('student 1'))));
+        self::assertSame($written($template->draw('student 1')), $written(ItemTemplate::read(self::twelfths())->draw('student 1')));
+        self::assertGreaterThan(5, count(array_unique(array_map(static fn (int $i): string => implode(' ', $written($template->draw("s$i"))), range(1, 30)))));
+    }
+
+    public function testDistractorsComputeThemselvesAndCarryTheirIdea(): void
+    {
+        $template = ItemTemplate::read(self::twelfths());
+        $values = $template->draw('student 1') ?? self::fail('There is a good draw.');
+        $item = $template->item($values);
+
+        self::assertSame('<p>High water 5 m, low water 0.8 m. How deep is it 4 hours after high water?</p>', $item->prompt);
+        self::assertSame('right', $item->check(Response::ofText('1.85'))->verdict->value);
+        self::assertSame(['idea-even'], $item->check(Response::ofText('2.2 m'))->misconceptions);
+        self::assertSame(['idea-nosub'], $item->check(Response::ofText('3.15'))->misconceptions);
+        self::assertSame('You wrote 9; the range is 4.2 m.', $item->check(Response::ofText('9'), $values)->feedback);
+    }
+
+    public function testADrawNeverViolatesAConstraintAndNeverLetsTwoValuesMeet(): void
+    {
+        $template = ItemTemplate::read(self::twelfths());
+        $distinctness = new Distinctness($template);
+        $this->limitTo(60)->forAll(Generators::string())->then(static function (string $seed) use ($template, $distinctness): void {
+            $values = $template->draw($seed);
+            self::assertNotNull($values);
+            self::assertTrue($values['range']->isGreaterThanOrEqualTo(3));
+            self::assertSame([], $distinctness->faults($values));
+        });
+    }
+
+    public function testTheWalkFindsWhatMustNotBeHandedOut(): void
+    {
+        $report = (new Distinctness(ItemTemplate::read(self::twelfths())))->report();
+        self::assertTrue($report['exhaustive']);
+        self::assertGreaterThan(0, $report['good']);
+        // After three hours half of the range has fallen, even by the wrong idea.
+        $third = array_values(array_filter($report['faults'], static fn (array $f): bool => $f['message'] === 'values 1 and 2 lie within tolerance of each other'));
+        self::assertCount(1, $third);
+        self::assertSame('3', $third[0]['example']['t']);
+
+        $same = ['rule' => ['options' => [['id' => 'a', 'text' => '<p>{2h}</p>', 'key' => true], ['id' => 'b', 'text' => '<p>{h + 4}</p>']]], 'type' => 'choice', 'constraints' => [], 'prompt' => '<p>{h}</p>', 'variables' => [['name' => 'h', 'from' => '3', 'to' => '5']]];
+        $report = (new Distinctness(ItemTemplate::read($same + self::twelfths())))->report();
+        self::assertSame([3, 2], [$report['draws'], $report['good']]);
+        self::assertSame('options A and B say the same', $report['faults'][0]['message']);
+        self::assertSame(['h' => '4'], $report['faults'][0]['example']);
+    }
+
+    public function testUglyValuesAndDivisionsByZeroAreFound(): void
+    {
+        $rule = ['rule' => ['targets' => [['value' => '= a / b']]], 'type' => 'number', 'prompt' => '<p>{a} by {b}?</p>', 'decimals' => 1, 'constraints' => [], 'variables' => [['name' => 'a', 'choices' => ['6']], ['name' => 'b', 'from' => '0', 'to' => '7']], 'checks' => []];
+        $template = ItemTemplate::read($rule + self::twelfths());
+        $report = (new Distinctness($template))->report();
+
+        self::assertSame([8, 6], [$report['draws'], $report['draws'] - 2]);
+        self::assertSame(['This divides by zero', '“a / b” has more than 1 decimals'], self::sorted(array_column($report['faults'], 'message')));
+        self::assertSame(6, $report['good'], 'b = 0 divides by zero, b = 7 is ugly; 1, 2, 3, 4, 5 and 6 are fine');
+        for ($i = 0; $i < 40; ++$i) {
+            self::assertNotContains((string) ($template->draw("s$i")['b'] ?? ''), ['', '0', '7']);
+        }
+    }
+
+    public function testADomainWithoutAGoodDrawIsADefect(): void
+    {
+        $never = ['variables' => [['name' => 'h', 'choices' => ['1', '2']]], 'constraints' => ['h > 5']];
+        try {
+            ItemTemplate::read($never + ['prompt' => '<p>{h}</p>', 'rule' => ['targets' => [['value' => '= h']]], 'checks' => []] + self::twelfths());
+            self::fail('It was read.');
+        } catch (DocumentInvalid $e) {
+            self::assertStringContainsString('No combination', $e->problems[0]->message);
+        }
+        $clash = ['variables' => [['name' => 'h', 'choices' => ['2']]], 'constraints' => [], 'prompt' => '<p>{h}</p>', 'rule' => ['targets' => [['value' => '= h'], ['value' => '= h^2 / 2', 'credit' => '0']]], 'checks' => []];
+        $template = ItemTemplate::read($clash + self::twelfths());
+        self::assertNull($template->draw('any'));
+        self::assertTrue((new Distinctness($template))->defects()[0]->blocks);
+    }
+
+    public function testALargeDomainIsSampledAndSaysSo(): void
+    {
+        $wide = array_map(static fn (string $name): array => ['name' => $name, 'from' => '1', 'to' => '60'], ['a', 'b', 'c']);
+        $report = (new Distinctness(ItemTemplate::read(['variables' => $wide, 'constraints' => [], 'prompt' => '<p>{a} {b} {c}</p>', 'rule' => ['targets' => [['value' => '= a + b + c']]], 'checks' => []] + self::twelfths())))->report();
+
+        self::assertFalse($report['exhaustive']);
+        self::assertSame(10_000, $report['draws']);
+    }
+
+    public function testWhatIsWrongWithAVariableIsSaidAtItsPlace(): void
+    {
+        try {
+            ItemTemplate::read(['variables' => [['name' => 'H', 'from' => '1', 'to' => '2'], ['name' => 'x', 'is' => 'y + 1'], ['name' => 'z', 'from' => '5', 'to' => '1']], 'constraints' => ['q > 1']] + self::twelfths());
+            self::fail('It was read.');
+        } catch (DocumentInvalid $e) {
+            self::assertSame(['variables.0.name', 'variables.1.is', 'variables.2.to', 'constraints.0'], array_column($e->problems, 'path'));
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function twelfths(): array
+    {
+        return [
+            'version' => 1, 'type' => 'number', 'title' => 'Rule of twelfths', 'points' => '2', 'decimals' => 2,
+            'prompt' => '<p>High water {h} m, low water {l} m. How deep is it {t} hours after high water?</p>',
+            'variables' => [['name' => 'h', 'from' => '3.8', 'to' => '5', 'step' => '0.6'], ['name' => 'l', 'choices' => ['0.2', '0.8', '1.4']], ['name' => 't', 'choices' => ['1', '2', '3', '4', '5']], ['name' => 'fallen', 'is' => 'at([1, 3, 6, 9, 11], t)'], ['name' => 'range', 'is' => 'h - l']],
+            'constraints' => ['range >= 3'],
+            'rule' => ['unit' => 'm', 'unitUse' => 'optional', 'targets' => [
+                ['value' => '= h - range * fallen / 12'],
+                ['value' => '= h - range * t / 6', 'credit' => '0', 'misconception' => 'idea-even'],
+                ['value' => '= range * fallen / 12', 'credit' => '0', 'misconception' => 'idea-nosub'],
+            ]],
+            'checks' => [['when' => 'answer > h', 'feedback' => 'You wrote {answer}; the range is {h - l} m.']],
+        ];
+    }
+
+    /**
+     * @param array<string> $fractions
+     *
+     * @return array<string>
+     */
+    private static function decimals(array $fractions): array
+    {
+        return array_map(static fn (string $f): string => \ChalkLadder\Core\Formula\NumberText::write(BigRational::of($f)), $fractions);
+    }
+
+    /**
+     * @param list<string> $texts
+     *
+     * @return list<string>
+     */
+    private static function sorted(array $texts): array
+    {
+        sort($texts);
+
+        return $texts;
+    }
+}
