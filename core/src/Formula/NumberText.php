@@ -23,7 +23,8 @@ final class NumberText
         '⅝' => '5/8', '⅞' => '7/8', '⅑' => '1/9', '⅒' => '1/10',
     ];
 
-    public static function read(string $text): ?ReadNumber
+    /** In the comma style a full stop before three digits parts thousands: `1.234,5`. */
+    public static function read(string $text, Style $style = Style::Point): ?ReadNumber
     {
         if (strlen($text) > self::LONGEST || !mb_check_encoding($text, 'UTF-8')) {
             return null;
@@ -34,6 +35,9 @@ final class NumberText
         // A full stop that ends the sentence is not part of the number.
         $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);
 
+        if ($style === Style::Comma && preg_match('/^(\D*)(\d{1,3}(?:\.\d{3})+)(?:,(\d+))?(?![\d.,])(.*)$/Dsu', $text, $m) === 1) {
+            $text = $m[1].str_replace('.', '', $m[2]).($m[3] === '' ? '' : '.'.$m[3]).$m[4];
+        }
         if (preg_match('/^([+-]?) ?(\p{Sc}) ?(.*)$/Dsu', $text, $m) === 1) {
             $text = $m[1].$m[3].' '.$m[2];
         }

@@ -42,6 +42,12 @@ final readonly class Check
         return $check;
     }
 
+    /** @return list<string> what its condition asks for */
+    public function names(): array
+    {
+        return $this->condition->names();
+    }
+
     /**
      * A condition that cannot be worked out for this response does not hold.
      *

@@ -10,6 +10,7 @@ use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Formula\Printer;
 use ChalkLadder\Core\Formula\Shape;
+use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Core\Formula\Unit;
 
 /**
@@ -25,6 +26,7 @@ final readonly class NumberRule implements Rule
      * @param bool                         $convert  other units of the same kind are converted; otherwise only the unit asked for counts
      * @param BigRational                  $unitless the share that the right number without its required unit earns
      * @param int|null                     $figures  significant figures in which it must be written
+     * @param Style                        $style    how the team writes numbers
      * @param BigRational                  $formless the share that the right value in another form earns
      */
     public function __construct(
@@ -36,6 +38,7 @@ final readonly class NumberRule implements Rule
         private ?BigRational $unitless = null,
         public ?int $figures = null,
         private ?BigRational $formless = null,
+        public Style $style = Style::Point,
     ) {
     }
 
@@ -58,6 +61,7 @@ final readonly class NumberRule implements Rule
             $node->has('unitless') ? $node->rational('unitless', '0', '1') : null,
             $node->has('figures') ? $node->int('figures', 1, 12) : null,
             $node->has('formless') ? $node->rational('formless', '0', '1') : null,
+            Style::from($node->oneOf('style', ['point', 'comma'], 'point')),
         );
     }
 
@@ -71,7 +75,7 @@ final readonly class NumberRule implements Rule
         if ($response->isBlank()) {
             return Outcome::nothing();
         }
-        $read = NumberText::read($response->text);
+        $read = NumberText::read($response->text, $this->style);
         if ($read === null) {
             return $this->constant($response->text);
         }
@@ -137,7 +141,7 @@ final readonly class NumberRule implements Rule
     {
         $others = array_values(array_filter($this->targets, static fn (Target $t): bool => !$t->value->isEqualTo($target->value) || $t->credit->isEqualTo(1)));
 
-        return new self([$target, ...$others], $this->unit, $this->unitUse, $this->form, $this->convert, $this->unitless, $this->figures, $this->formless);
+        return new self([$target, ...$others], $this->unit, $this->unitUse, $this->form, $this->convert, $this->unitless, $this->figures, $this->formless, $this->style);
     }
 
     public function waitsForMarker(): bool
@@ -154,7 +158,7 @@ final readonly class NumberRule implements Rule
     {
         return ['targets' => array_map(static fn (Target $t): array => $t->toArray(), $this->targets), 'unit' => $this->unit, 'unitUse' => $this->unitUse]
             + ($this->form === NumberForm::Any ? [] : ['form' => $this->form->value]) + ($this->convert ? [] : ['convert' => false]) + ($this->figures === null ? [] : ['figures' => $this->figures])
-            + ($this->unitless === null ? [] : ['unitless' => (string) $this->unitless]) + ($this->formless === null ? [] : ['formless' => (string) $this->formless]);
+            + ($this->unitless === null ? [] : ['unitless' => (string) $this->unitless]) + ($this->formless === null ? [] : ['formless' => (string) $this->formless]) + ($this->style === Style::Point ? [] : ['style' => $this->style->value]);
     }
 
     public function defects(): array

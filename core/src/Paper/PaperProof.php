@@ -98,9 +98,12 @@ final readonly class PaperProof
         if (self::machineMarked($section, $items) === []) {
             $defects[] = Defect::blocking(sprintf('The route after "%s" needs at least one question that is marked at once.', $section->title), $section->id);
         }
+        foreach ($route->unknownNames(count($section->questions())) as $name) {
+            $defects[] = Defect::blocking(sprintf('The route after "%s" asks for "%s", which nothing gives a value to.', $section->title, $name), $section->id);
+        }
         if ($route->then === $route->else) {
             $defects[] = Defect::advice(sprintf('Both exits after "%s" lead to the same place.', $section->title), $section->id);
-        } elseif ($route->below->isZero()) {
+        } elseif ($route->neverBelow()) {
             $defects[] = Defect::advice(sprintf('Nobody can be below 0 %% in "%s", so its first exit is never taken.', $section->title), $section->id);
         }
 
@@ -138,7 +141,7 @@ final readonly class PaperProof
             }
             $reached[$id] = $id;
             $exits = $paper->exits($section);
-            if ($section->route !== null && $section->route->below->isZero() && self::machineMarked($section, $items) !== []) {
+            if ($section->route !== null && $section->route->neverBelow() && self::machineMarked($section, $items) !== []) {
                 $exits = [$section->route->else];
             }
             array_push($todo, ...$exits);

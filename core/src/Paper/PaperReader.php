@@ -48,9 +48,7 @@ final class PaperReader
         }
         $route = null;
         if ($node->has('route')) {
-            $r = $node->child('route');
-            $route = new Route($r->rational('below', '0', '1'), $r->text('then', 36), $r->text('else', 36));
-            $r->rejectUnknown();
+            $route = Route::read($node->child('route'));
         }
         $section = new Section($id, $node->text('title', 120, ''), $entries, $route);
         $node->rejectUnknown();

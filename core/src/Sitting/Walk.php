@@ -57,7 +57,7 @@ final readonly class Walk
         }
         $target = $section->route === null
             ? $paper->following($section->id)
-            : $section->route->target(self::share($paper, $section, $outcomes, $machineMarked));
+            : $section->route->target(self::share($paper, $section, $outcomes, $machineMarked), array_map(static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])), $section->questions()));
         $next = $target === Route::END ? null : $paper->section($target);
 
         return $next === null
@@ -136,6 +136,16 @@ final readonly class Walk
     }
 
     /**
+     * @param array<int, Outcome> $byTry
+     *
+     * @return array<int, BigRational>
+     */
+    private static function creditsOf(array $byTry): array
+    {
+        return array_map(static fn (Outcome $o): BigRational => $o->credit ?? BigRational::zero(), $byTry);
+    }
+
+    /**
      * Share of the section's machine-marked points reached, best try each.
      *
      * @param array<string, array<int, Outcome>> $outcomes
@@ -149,8 +159,7 @@ final readonly class Walk
             if (!in_array($entry->id, $machineMarked, true)) {
                 continue;
             }
-            $credits = array_map(static fn (Outcome $o): BigRational => $o->credit ?? BigRational::zero(), $outcomes[$entry->id] ?? []);
-            $reached = $reached->plus(self::bestCredit($paper, $credits)->multipliedBy($entry->points));
+            $reached = $reached->plus(self::bestCredit($paper, self::creditsOf($outcomes[$entry->id] ?? []))->multipliedBy($entry->points));
             $possible = $possible->plus($entry->points);
         }
 

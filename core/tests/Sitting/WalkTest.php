@@ -120,6 +120,21 @@ final class WalkTest extends TestCase
         }
     }
 
+    public function testARouteMayAskForMoreThanAShare(): void
+    {
+        $paper = PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => null, 'sections' => [
+            ['id' => 's1', 'title' => 'First', 'route' => ['when' => 'q2 < 1 and share >= 0.5', 'then' => 's2', 'else' => 'end'], 'entries' => [self::entry('e1'), self::entry('e2')]],
+            ['id' => 's2', 'title' => 'Second', 'route' => null, 'entries' => [self::entry('e3')]],
+        ]]);
+        $to = static fn (string $e1, string $e2): ?string => self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit($e1)], 'e2' => [1 => self::credit($e2)]], self::MARKED)->current()?->section;
+
+        self::assertSame('s2', $to('1', '0'));
+        self::assertSame('s2', $to('1', '1/2'));
+        self::assertNull($to('1', '1'));
+        self::assertNull($to('0', '1/2'));
+        self::assertSame($paper->toArray(), PaperReader::read($paper->toArray())->toArray());
+    }
+
     public function testHandingInIsTheNextActOnceNothingCanComeBackOrFollow(): void
     {
         $paper = self::paper(['returns' => 1, 'credits' => ['1']]);

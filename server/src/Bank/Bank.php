@@ -220,6 +220,13 @@ final readonly class Bank
         if (!in_array($item->type(), self::WITH_SCREENS, true)) {
             $fields['type'] = 'Questions of this type cannot be put before students yet.';
         }
+        foreach ($item->checks as $i => $check) {
+            // Earlier responses and variables are known to the core, but not yet to a sitting.
+            $unknown = array_values(array_diff($check->names(), ['answer', 'text', 'table', 'true', 'false', 'pi']));
+            if ($unknown !== []) {
+                $fields["checks.$i.when"] = sprintf('“%s” has no value here.', $unknown[0]);
+            }
+        }
         if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
             $fields['skill'] = 'This skill is not one of the team’s.';
         }

@@ -126,13 +126,27 @@ function RouteForm({
       />
       {route ? (
         <>
-          <SelectField label="Below" value={route.below} onChange={(e) => set({ below: e.target.value })}>
+          <SelectField
+            label="Below"
+            disabled={Boolean(route.when)}
+            value={route.below}
+            onChange={(e) => set({ below: e.target.value })}
+          >
             {[...new Set(['1/4', '1/3', '1/2', '3/5', '2/3', '3/4', '1', route.below])].map((share) => (
               <option key={share} value={share}>
                 {Math.round(rational(share) * 100)} % of this section
               </option>
             ))}
           </SelectField>
+          <TextField
+            label="or where this holds"
+            className="font-mono text-[15px]"
+            placeholder="q2 < 1 and share >= 0.5"
+            note="A formula over share (0 to 1) and q1, q2 …, the credit of the questions here. Empty: the share above decides."
+            value={route.when ?? ''}
+            maxLength={1000}
+            onChange={(e) => set({ when: e.target.value || undefined })}
+          />
           <SelectField label="go to" value={route.then} onChange={(e) => set({ then: e.target.value })}>
             {places}
           </SelectField>

@@ -112,7 +112,8 @@ function SectionPart({
       <p className="ml-4 text-sm leading-6 text-blue">
         {route ? (
           <>
-            below {Math.round(rational(route.below) * 100)} % → {name(route.then)}
+            {route.when ? `where ${route.when}` : `below ${Math.round(rational(route.below) * 100)} %`} →{' '}
+            {name(route.then)}
             <br />
             else → {name(route.else)}
           </>

@@ -1876,6 +1876,8 @@ export interface components {
             below: string;
             then: string;
             else: string;
+            /** @description A condition in the formula language over share and q1, q2 …; then holds where it does. */
+            when?: string;
         };
         Section: {
             id: string;

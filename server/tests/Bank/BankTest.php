@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Bank;
+
+use ChalkLadder\Server\Tests\ApiCase;
+
+final class BankTest extends ApiCase
+{
+    public function testChecksTravelWithTheQuestionIntoTheSitting(): void
+    {
+        $number = ['checks' => [['when' => 'within(answer, 50, 0.5)', 'credit' => '1/2', 'feedback' => 'Half of it: {answer}.']]] + $this->world->itemDocuments()['number'];
+        $this->as($this->world->teacher);
+        self::assertSame('part', $this->get('POST', '/items/try', ['item' => $number, 'response' => ['text' => '50.2 m']])->text('verdict'));
+        $this->get('PUT', '/items/'.$this->world->items['number'], ['item' => $number, 'version' => 1]);
+        $edition = $this->get('POST', '/papers/'.$this->world->paperId.'/publish', ['version' => 1])->text('editionId');
+        $handout = $this->world->handOut([], $edition);
+        $this->world->sit('Ada Okafor', $handout, ['e-number' => ['text' => '50.2 m']]);
+
+        $row = $this->database->row("SELECT credit, verdict, line FROM response WHERE entry = 'e-number'");
+        self::assertSame(['1/2', 'part', 'check 1'], [$row?->text('credit'), $row?->text('verdict'), $row?->text('line')]);
+    }
+
+    public function testWhatCannotBePutBeforeStudentsIsNotTakenIntoTheBank(): void
+    {
+        $this->as($this->world->teacher);
+        $order = ['type' => 'order', 'rule' => ['things' => [['id' => 'a'], ['id' => 'b']]]] + $this->world->itemDocuments()['choice'];
+        self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $order])->map('fields'));
+        self::assertSame('right', $this->get('POST', '/items/try', ['item' => $order, 'response' => ['order' => ['a', 'b']]])->text('verdict'));
+        $earlier = ['checks' => [['when' => 'q1 = 1']]] + $this->world->itemDocuments()['number'];
+        self::assertSame('“q1” has no value here.', $this->refused(422, 'POST', '/items', ['item' => $earlier])->map('fields')['checks.0.when'] ?? null);
+        $broken = ['checks' => [['when' => 'answer >']]] + $this->world->itemDocuments()['number'];
+        $fields = $this->refused(422, 'POST', '/items', ['item' => $broken])->map('fields');
+        self::assertStringContainsString('missing at the end', is_string($fields['checks.0.when'] ?? null) ? $fields['checks.0.when'] : '');
+    }
+}
