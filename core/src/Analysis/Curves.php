@@ -83,6 +83,14 @@ final class Curves
         return ($low + $high) / 2;
     }
 
+    /** The value below which F with d1 and d2 degrees of freedom lies with probability p. */
+    public static function fQuantile(float $p, float $d1, float $d2): float
+    {
+        $x = self::betaQuantile($p, $d1 / 2, $d2 / 2);
+
+        return $x >= 1.0 ? INF : $d2 * $x / ($d1 * (1 - $x));
+    }
+
     /** Two-sided exact binomial test of p = 1/2: the probability of a split at least as uneven as k of n. */
     public static function evenSplit(int $k, int $n): float
     {

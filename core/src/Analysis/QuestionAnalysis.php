@@ -11,14 +11,19 @@ final class QuestionAnalysis
     private const FACILITY = 'Mean credit of those who reached the question; left blank counts as none.';
     private const REST = 'Pearson correlation of the credit here with the share of marks on all other questions; 95 % interval by Fisher’s z.';
 
+    private const TOTAL = 'Pearson correlation of the credit here with the share of all marks, this question included; 95 % interval by Fisher’s z.';
+    private const UPPER_LOWER = 'Mean credit of the highest 27 % less that of the lowest 27 % by share of all marks; ties are split fairly.';
+
     /**
-     * @param list<float> $totals marks of each student
-     * @param list<float> $given  marks each student could have reached
+     * @param list<float> $totals         marks of each student
+     * @param list<float> $given          marks each student could have reached
+     * @param Figure      $alphaIfDropped reliability of the other questions
      */
-    public static function of(Question $question, array $totals, array $given): QuestionReport
+    public static function of(Question $question, array $totals, array $given, Figure $alphaIfDropped): QuestionReport
     {
         $credits = [];
         $rest = [];
+        $whole = [];
         $picks = [];
         $omitted = $notReached = $waiting = 0;
         foreach ($question->cells as $s => $cell) {
@@ -32,11 +37,14 @@ final class QuestionAnalysis
             $credits[] = $credit;
             $others = $given[$s] - $question->points;
             $rest[] = $others > 0.0 ? ($totals[$s] - $credit * $question->points) / $others : 0.0;
+            $whole[] = $given[$s] > 0.0 ? $totals[$s] / $given[$s] : 0.0;
             $picks[] = $question->picks[$s];
         }
         $options = self::options($question->options, $picks, $rest);
+        $facility = self::facility($credits);
+        $itemRest = self::correlation($credits, $rest, self::REST);
 
-        return new QuestionReport($question->id, self::facility($credits), $itemRest = self::itemRest($credits, $rest), $omitted, $notReached, $waiting, $options, self::flags($options, $itemRest, count($credits)));
+        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, $whole), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached));
     }
 
     /** @param list<float> $credits */
@@ -62,18 +70,30 @@ final class QuestionAnalysis
 
     /**
      * @param list<float> $credits
+     * @param list<float> $whole
+     */
+    private static function upperLower(array $credits, array $whole): Figure
+    {
+        $n = count($credits);
+        $difference = $n < 4 ? null : Tails::by($whole)->difference($credits);
+
+        return $difference === null ? Figure::missing($n, self::UPPER_LOWER, 'At least four students are needed.') : new Figure($difference, $n, self::UPPER_LOWER, note: $n < self::FEW ? 'few' : null);
+    }
+
+    /**
+     * @param list<float> $credits
      * @param list<float> $rest
      */
-    private static function itemRest(array $credits, array $rest): Figure
+    private static function correlation(array $credits, array $rest, string $formula): Figure
     {
         $n = count($credits);
         $r = Sample::correlation($credits, $rest);
         if ($r === null) {
-            return Figure::missing($n, self::REST, $n < 3 ? 'At least three students are needed.' : 'All have the same credit, so nothing can go with it.');
+            return Figure::missing($n, $formula, $n < 3 ? 'At least three students are needed.' : 'All have the same credit, so nothing can go with it.');
         }
         $interval = Intervals::correlation($r, $n);
 
-        return new Figure($r, $n, self::REST, $interval[0] ?? null, $interval[1] ?? null, $n < self::FEW ? 'few' : null);
+        return new Figure($r, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, $n < self::FEW ? 'few' : null);
     }
 
     /**
@@ -118,7 +138,7 @@ final class QuestionAnalysis
      *
      * @return list<Flag>
      */
-    private static function flags(array $options, Figure $itemRest, int $n): array
+    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached): array
     {
         if ($n > 0 && $n < self::FEW) {
             return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
@@ -141,6 +161,22 @@ final class QuestionAnalysis
         }
         if ($itemRest->value !== null && $itemRest->high !== null && $itemRest->high < 0.0) {
             $flags[] = new Flag(Flag::BACKWARDS, sprintf('Students who do well elsewhere do worse here (r = %.2f, n = %d).', $itemRest->value, $n));
+        } elseif ($itemRest->value !== null && $itemRest->high !== null && $itemRest->value < 0.1 && $itemRest->high < 0.3) {
+            $flags[] = new Flag(Flag::DOES_NOT_SEPARATE, sprintf('Who does well elsewhere does hardly better here (r = %.2f, at most %.2f, n = %d).', $itemRest->value, $itemRest->high, $n));
+        }
+        if ($facility->low !== null && $facility->low > 0.95) {
+            $flags[] = new Flag(Flag::TOO_EASY, sprintf('Nearly all are right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 1.0, $n));
+        } elseif ($facility->high !== null && $facility->high < 0.05) {
+            $flags[] = new Flag(Flag::TOO_HARD, sprintf('Nearly nobody is right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 0.0, $n));
+        }
+        foreach ($n < 30 ? [] : $rivals as $option) {
+            if ($option->share < 0.05) {
+                $flags[] = new Flag(Flag::IDLE, sprintf('%d of %d took this option: below 5 %%.', $option->count, $n), $option->id);
+                break;
+            }
+        }
+        if ($notReached > 0 && $notReached >= 0.1 * ($n + $notReached)) {
+            $flags[] = new Flag(Flag::NOT_REACHED, sprintf('%d of %d did not come this far.', $notReached, $n + $notReached));
         }
 
         return $flags;

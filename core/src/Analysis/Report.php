@@ -17,6 +17,8 @@ final readonly class Report
         public Figure $median,
         public Figure $sd,
         public Figure $quartiles,
+        public Figure $alpha,
+        public Figure $sem,
         public array $totals,
         public array $shares,
         public array $questions,
@@ -41,7 +43,8 @@ final readonly class Report
         }
         $totals = $marks ?? array_values($totals);
         $shares = array_map(static fn (float $t, float $g): float => $g > 0.0 ? $t / $g : 0.0, $totals, $given);
-        $reports = array_map(static fn (Question $q): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given)), $questions);
+        $reliability = Reliability::of(self::complete($questions, $students));
+        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $reliability->ifDropped[$i] ?? $reliability->alpha), $questions, array_keys($questions));
         $mean = Sample::mean($totals);
         $sd = Sample::sd($totals);
         $interval = $mean === null ? null : Intervals::mean($mean, $sd, $students);
@@ -51,9 +54,34 @@ final readonly class Report
             new Figure(Sample::quantile($totals, 0.5), $students, 'The middle mark when all are put in order; between two middle ones, their mean.'),
             $sd === null ? Figure::missing($students, 'Standard deviation with n − 1.', 'At least two students are needed.') : new Figure($sd, $students, 'Standard deviation with n − 1: the root of the mean squared distance from the mean.'),
             new Figure(null, $students, 'A quarter of the students lie below the first figure, a quarter above the second (linear interpolation).', Sample::quantile($totals, 0.25), Sample::quantile($totals, 0.75)),
+            $reliability->alpha,
+            $reliability->sem,
             $totals,
             $shares,
             $reports,
         );
+    }
+
+    /**
+     * Marks by question, for the students to whom every question was given and is marked. What was left blank or not
+     * reached is none.
+     *
+     * @param list<Question> $questions
+     *
+     * @return list<list<float>>
+     */
+    private static function complete(array $questions, int $students): array
+    {
+        $whole = array_fill(0, $students, true);
+        foreach ($questions as $question) {
+            foreach ($question->cells as $s => $cell) {
+                if ($cell === Cell::NotGiven || $cell === Cell::Waiting) {
+                    $whole[$s] = false;
+                }
+            }
+        }
+        $places = array_keys(array_filter($whole));
+
+        return array_map(static fn (Question $q): array => array_map(static fn (int $s): float => ($q->credits[$s] ?? 0.0) * $q->points, $places), $questions);
     }
 }

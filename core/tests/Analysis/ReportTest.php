@@ -122,6 +122,6 @@ final class ReportTest extends TestCase
         $ladder = new Question('ladder', 10.0, [], array_fill(0, $n, Cell::Answered), array_map(static fn (int $s): float => (float) $s / $n, range(0, $n - 1)), array_fill(0, $n, []));
         $picks = array_map(static fn (int $s): array => [$pick($s)], range(0, $n - 1));
 
-        return [$ladder, new Question('q', 1.0, ['a' => $key === 'a', 'b' => $key === 'b', 'c' => false], array_fill(0, $n, Cell::Answered), array_map(static fn (array $p): float => $p[0] === $key ? 1.0 : 0.0, $picks), $picks)];
+        return [$ladder, new Question('q', 1.0, ['a' => $key === 'a', 'b' => $key === 'b'], array_fill(0, $n, Cell::Answered), array_map(static fn (array $p): float => $p[0] === $key ? 1.0 : 0.0, $picks), $picks)];
     }
 }

@@ -20,6 +20,8 @@ final readonly class QuestionView
         public string $points,
         public FigureView $facility,
         public FigureView $itemRest,
+        public FigureView $upperLower,
+        public FigureView $alphaIfDropped,
         public int $omitted,
         public int $notReached,
         public int $waiting,

@@ -25,6 +25,8 @@ final readonly class ResultsView
         public FigureView $median,
         public FigureView $sd,
         public FigureView $quartiles,
+        public FigureView $alpha,
+        public FigureView $sem,
         public array $bins,
         public array $rungs,
         public array $questions,

@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { percent, plural } from '@/lib/format'
@@ -154,6 +155,25 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
           {f.evidence}
         </p>
       ))}
+      <dl className="grid grid-cols-[1fr_auto] gap-x-4 text-[15px]">
+        {(
+          [
+            ['Highest less lowest 27 %', q.upperLower],
+            ['Reliability α without it', q.alphaIfDropped],
+          ] as const
+        ).map(([label, figure]) =>
+          figure.value === null ? null : (
+            <Fragment key={label}>
+              <dt className="text-quiet">{label}</dt>
+              <dd className="text-right">
+                <Explained figure={figure} label={`${label}, question ${q.number}`} show={two}>
+                  <span className="tabular-nums">{two(figure.value)}</span>
+                </Explained>
+              </dd>
+            </Fragment>
+          ),
+        )}
+      </dl>
       {q.notReached > 0 ? <p className="text-[15px]">{plural(q.notReached, 'student')} did not reach it.</p> : null}
       <div className="no-print flex flex-wrap gap-2">
         <Link className={link} to={`/marking/${handoutId}/${q.entry}`}>

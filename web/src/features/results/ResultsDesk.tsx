@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Explained } from '@/ui/Explained'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { two } from './figures'
 import { Misconceptions } from './Misconceptions'
 import { QuestionPanel, QuestionTable } from './Questions'
 import { Rungs, Students } from './Students'
@@ -154,6 +155,14 @@ function Figures({ results: r }: { results: Results }) {
               show={marks}
             >{`${marks(r.quartiles.low)}–${marks(r.quartiles.high)}`}</Explained>,
             'middle half',
+          )}
+      {r.alpha.value === null
+        ? null
+        : big(
+            <Explained figure={r.alpha} label="Reliability" show={two}>
+              {two(r.alpha.value)}
+            </Explained>,
+            `reliability α${r.alpha.note === 'few' ? ', few' : ''}${r.sem.value === null ? '' : `, a mark is sure to ±${one(1.96 * r.sem.value)}`}`,
           )}
       {r.waiting > 0 ? big(r.waiting, 'answers wait for a marker and do not count yet') : null}
     </div>

@@ -1497,6 +1497,8 @@ export interface components {
             points: string;
             facility: components["schemas"]["ResultsFigureView"];
             itemRest: components["schemas"]["ResultsFigureView"];
+            upperLower: components["schemas"]["ResultsFigureView"];
+            alphaIfDropped: components["schemas"]["ResultsFigureView"];
             omitted: number;
             notReached: number;
             waiting: number;
@@ -1514,6 +1516,8 @@ export interface components {
             median: components["schemas"]["ResultsFigureView"];
             sd: components["schemas"]["ResultsFigureView"];
             quartiles: components["schemas"]["ResultsFigureView"];
+            alpha: components["schemas"]["ResultsFigureView"];
+            sem: components["schemas"]["ResultsFigureView"];
             bins: components["schemas"]["ResultsBinView"][];
             rungs: components["schemas"]["ResultsRungView"][];
             questions: components["schemas"]["ResultsQuestionView"][];

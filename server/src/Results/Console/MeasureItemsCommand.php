@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results\Console;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\Flag;
+use ChalkLadder\Core\Analysis\OptionReport;
+use ChalkLadder\Core\Analysis\Question;
+use ChalkLadder\Core\Analysis\QuestionReport;
+use ChalkLadder\Core\Analysis\Report;
+use ChalkLadder\Core\Exchange\CsvTable;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+
+#[AsCommand('measure:items', 'Scale and question statistics of a table of responses.')]
+final class MeasureItemsCommand extends MeasureCommand
+{
+    protected function configure(): void
+    {
+        $this->addArgument('responses', InputArgument::REQUIRED, 'CSV: student,<question>,…; credit 0…1, or option letters with --key; empty = no answer')
+            ->addOption('key', null, InputOption::VALUE_REQUIRED, 'CSV: question,key,points');
+    }
+
+    protected function measure(InputInterface $input): array
+    {
+        $path = $input->getArgument('responses');
+        $table = self::table($path);
+        $name = is_string($path) ? $path : '';
+        self::students($table, $name);
+        $key = $input->getOption('key') === null ? null : self::key($input->getOption('key'), $table);
+        $questions = self::questions($table, $name, $key);
+        $n = count($table->rows);
+        $report = Report::of($questions, $n);
+        $totals = $report->totals;
+
+        return [
+            'scale' => [
+                'n' => $n, 'k' => count($questions), 'mean' => $report->mean->value, 'sd' => $report->sd->value, 'median' => $report->median->value,
+                'min' => $totals === [] ? null : min($totals), 'max' => $totals === [] ? null : max($totals),
+                'alpha' => $report->alpha->value, 'alphaInterval' => self::interval($report->alpha), 'sem' => $report->sem->value, 'notes' => array_values(array_filter([$report->alpha->note, $report->sd->note], is_string(...))),
+            ],
+            'questions' => array_map(self::question(...), $report->questions),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function question(QuestionReport $q): array
+    {
+        return [
+            'id' => $q->id, 'n' => $q->facility->n, 'facility' => $q->facility->value, 'facilityInterval' => self::interval($q->facility), 'itemTotal' => $q->itemTotal->value,
+            'itemRest' => $q->itemRest->value, 'itemRestInterval' => self::interval($q->itemRest), 'upperLower' => $q->upperLower->value, 'alphaIfDropped' => $q->alphaIfDropped->value,
+            'omitted' => $q->omitted, 'notReached' => $q->notReached,
+            'options' => array_map(static fn (OptionReport $o): array => ['id' => $o->id, 'count' => $o->count, 'share' => $o->share, 'byThird' => $o->byThird, 'optionRest' => $o->rest, 'works' => $o->works], $q->options),
+            'flags' => array_map(static fn (Flag $f): array => ['kind' => $f->kind, 'evidence' => $f->option === null ? $f->evidence : str_replace('this option', 'option '.$f->option, $f->evidence)], $q->flags),
+        ];
+    }
+
+    private static function students(CsvTable $table, string $name): void
+    {
+        $seen = [];
+        foreach ($table->rows as $row) {
+            $id = $row['cells'][0];
+            if (isset($seen[$id])) {
+                throw new \UnexpectedValueException(sprintf('%s:%d:1: the student "%s" stands twice, first in line %d', $name, $row['line'], $id, $seen[$id]));
+            }
+            $seen[$id] = $row['line'];
+        }
+    }
+
+    /** @return array<string, array{key: string, points: float}> by question */
+    private static function key(mixed $path, CsvTable $responses): array
+    {
+        $name = is_string($path) ? $path : '';
+        $table = self::table($path);
+        if (array_slice($table->header, 0, 2) !== ['question', 'key']) {
+            throw new \UnexpectedValueException("$name:1:1: the header must be question,key,points");
+        }
+        $key = [];
+        foreach ($table->rows as $row) {
+            $key[$row['cells'][0]] = ['key' => strtoupper($row['cells'][1]), 'points' => self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3')];
+        }
+        foreach (array_slice($responses->header, 1) as $question) {
+            if (!isset($key[$question])) {
+                throw new \UnexpectedValueException("$name:1:1: there is no key for \"$question\"");
+            }
+        }
+
+        return $key;
+    }
+
+    /**
+     * @param array<string, array{key: string, points: float}>|null $key
+     *
+     * @return list<Question>
+     */
+    private static function questions(CsvTable $table, string $name, ?array $key): array
+    {
+        $ids = array_slice($table->header, 1);
+        $cells = $credits = $picks = $options = [];
+        foreach ($table->rows as $row) {
+            $given = array_slice($row['cells'], 1);
+            foreach (Cell::ofOrder(array_map(static fn (string $c): bool => $c !== '', $given)) as $i => $cell) {
+                $cells[$i][] = $cell;
+                $where = $name.':'.$row['line'].':'.($i + 2);
+                $text = $given[$i];
+                if ($key === null) {
+                    $credit = $text === '' ? null : self::number($text, $where);
+                    if ($credit !== null && ($credit < 0 || $credit > 1)) {
+                        throw new \UnexpectedValueException("$where: credit lies between 0 and 1");
+                    }
+                    $picks[$i][] = [];
+                } else {
+                    $letter = strtoupper($text);
+                    if ($letter !== '' && preg_match('/^[A-Z]$/D', $letter) !== 1) {
+                        throw new \UnexpectedValueException("$where: \"$text\" is not the letter of an option");
+                    }
+                    $credit = $letter === '' ? null : ($letter === $key[$ids[$i]]['key'] ? 1.0 : 0.0);
+                    $picks[$i][] = $letter === '' ? [] : [$letter];
+                    if ($letter !== '') {
+                        $options[$i][$letter] = $letter === $key[$ids[$i]]['key'];
+                    }
+                }
+                $credits[$i][] = $cell === Cell::Omitted ? 0.0 : $credit;
+            }
+        }
+
+        return array_map(static function (string $id, int $i) use ($key, $cells, $credits, $picks, $options): Question {
+            $known = $options[$i] ?? [];
+            if ($key !== null) {
+                $known[$key[$id]['key']] = true;
+            }
+            ksort($known);
+
+            return new Question($id, $key === null ? 1.0 : $key[$id]['points'], $known, $cells[$i] ?? [], $credits[$i] ?? [], $picks[$i] ?? []);
+        }, $ids, array_keys($ids));
+    }
+}

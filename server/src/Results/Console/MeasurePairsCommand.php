@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results\Console;
+
+use ChalkLadder\Core\PairReading\BradleyTerry;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+
+#[AsCommand('measure:pairs', 'Abilities from comparisons of two.')]
+final class MeasurePairsCommand extends MeasureCommand
+{
+    protected function configure(): void
+    {
+        $this->addArgument('pairs', InputArgument::REQUIRED, 'CSV: winner,loser');
+    }
+
+    protected function measure(InputInterface $input): array
+    {
+        $name = is_string($input->getArgument('pairs')) ? $input->getArgument('pairs') : '';
+        $table = self::table($name);
+        if ($table->header !== ['winner', 'loser']) {
+            throw new \UnexpectedValueException("$name:1:1: the header must be winner,loser");
+        }
+        $results = [];
+        foreach ($table->rows as $row) {
+            [$winner, $loser] = [$row['cells'][0], $row['cells'][1] ?? ''];
+            if ($winner === '' || $loser === '' || $winner === $loser) {
+                throw new \UnexpectedValueException(sprintf('%s:%d:%d: a comparison names two different things', $name, $row['line'], $winner === '' ? 1 : 2));
+            }
+            $results[] = [$winner, $loser];
+        }
+        $fit = BradleyTerry::of($results);
+        $objects = [];
+        foreach ($fit->objects as $id => $object) {
+            $objects[] = ['id' => (string) $id] + $object;
+        }
+
+        return ['objects' => $objects, 'reliability' => $fit->reliability, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
+    }
+}
