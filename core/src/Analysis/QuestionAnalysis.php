@@ -109,15 +109,30 @@ final class QuestionAnalysis
         if ($n === 0) {
             return [];
         }
-        $thirds = Thirds::by($rest);
+        $thirds = RankParts::weights($rest, [[0.0, 1 / 3], [1 / 3, 2 / 3], [2 / 3, 1.0]]);
+        /** @var array<string, list<int>> $takers */
+        $takers = [];
+        foreach ($picks as $s => $picked) {
+            foreach ($picked as $id) {
+                $takers[$id][] = $s;
+            }
+        }
+        $spread = self::spread($rest);
         $reports = [];
         foreach ($options as $id => $key) {
             $id = (string) $id;
-            $took = array_map(static fn (array $p): float => in_array($id, $p, true) ? 1.0 : 0.0, $picks);
-            $count = (int) array_sum($took);
+            $took = $takers[$id] ?? [];
+            $count = count($took);
             $share = $count / $n;
-            $weighed = array_map(static fn (array $w): float => array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $w, $took)), $thirds->weights);
-            $correlation = Sample::correlation($took, $rest);
+            $weighed = [0.0, 0.0, 0.0];
+            $sum = 0.0;
+            foreach ($took as $s) {
+                $weighed[0] += $thirds[0][$s] ?? 0.0;
+                $weighed[1] += $thirds[1][$s] ?? 0.0;
+                $weighed[2] += $thirds[2][$s] ?? 0.0;
+                $sum += $rest[$s];
+            }
+            $correlation = self::pointBiserial($sum, $count, $spread, $n);
             $reports[] = new OptionReport(
                 $id,
                 $key,
@@ -131,6 +146,37 @@ final class QuestionAnalysis
         }
 
         return $reports;
+    }
+
+    /**
+     * Mean and sum of squared distances.
+     *
+     * @param list<float> $x
+     *
+     * @return array{float, float}
+     */
+    private static function spread(array $x): array
+    {
+        $mean = array_sum($x) / max(1, count($x));
+        $squares = 0.0;
+        foreach ($x as $v) {
+            $squares += ($v - $mean) ** 2;
+        }
+
+        return [$mean, $squares];
+    }
+
+    /**
+     * Pearson's correlation with a mark of 0 or 1, from the sum over those who have the 1.
+     *
+     * @param array{float, float} $spread
+     */
+    private static function pointBiserial(float $sum, int $count, array $spread, int $n): ?float
+    {
+        [$mean, $squares] = $spread;
+        $varies = $count * ($n - $count) / max(1, $n);
+
+        return $n < 3 || $varies < 1e-12 || $squares < 1e-12 ? null : max(-1.0, min(1.0, ($sum - $count * $mean) / sqrt($varies * $squares)));
     }
 
     /**

@@ -66,8 +66,8 @@ final class ReliabilityTest extends TestCase
     {
         $tails = Tails::by([1.0, 2.0, 2.0, 2.0, 3.0, 4.0, 4.0, 4.0, 4.0, 5.0]);
         // 27 % of ten is 2.7 students below: the first, and 1.7 of the three that are tied.
-        self::assertEqualsWithDelta([1.0, 1.7 / 3, 1.7 / 3, 1.7 / 3, 0, 0, 0, 0, 0, 0], $tails->lower, 1e-12);
-        self::assertEqualsWithDelta([0, 0, 0, 0, 0, 0.425, 0.425, 0.425, 0.425, 1.0], $tails->upper, 1e-12);
-        self::assertEqualsWithDelta(1.0, $tails->difference([0, 0, 0, 0, 0, 1, 1, 1, 1, 1]), 1e-12);
+        self::assertEqualsWithDelta([0 => 1.0, 1 => 1.7 / 3, 2 => 1.7 / 3, 3 => 1.7 / 3], $tails->lower, 1e-12);
+        self::assertEqualsWithDelta([5 => 0.425, 6 => 0.425, 7 => 0.425, 8 => 0.425, 9 => 1.0], $tails->upper, 1e-12);
+        self::assertEqualsWithDelta(1.0, $tails->difference([0.0, 0.0, 0.0, 0.0, 0.0, 1.0, 1.0, 1.0, 1.0, 1.0]), 1e-12);
     }
 }

@@ -8,9 +8,9 @@ use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Evidence;
 use ChalkLadder\Core\Analysis\Flag;
 use ChalkLadder\Core\Analysis\Question;
+use ChalkLadder\Core\Analysis\RankParts;
 use ChalkLadder\Core\Analysis\Report;
 use ChalkLadder\Core\Analysis\Rungs;
-use ChalkLadder\Core\Analysis\Thirds;
 use PHPUnit\Framework\TestCase;
 
 final class ReportTest extends TestCase
@@ -23,12 +23,12 @@ final class ReportTest extends TestCase
 
     public function testThirdsSplitTiesFairly(): void
     {
-        $thirds = Thirds::by([1, 1, 1, 1, 2, 3]);
-        foreach ($thirds->weights as $weights) {
+        $thirds = RankParts::weights([1.0, 1.0, 1.0, 1.0, 2.0, 3.0], [[0.0, 1 / 3], [1 / 3, 2 / 3], [2 / 3, 1.0]]);
+        foreach ($thirds as $weights) {
             self::assertEqualsWithDelta(2.0, array_sum($weights), 1e-12);
         }
-        self::assertSame([0.5, 0.5, 0.5, 0.5, 0.0, 0.0], $thirds->weights[0]);
-        self::assertSame([0.0, 0.0, 0.0, 0.0, 1.0, 1.0], $thirds->weights[2]);
+        self::assertEqualsWithDelta([0 => 0.5, 1 => 0.5, 2 => 0.5, 3 => 0.5], $thirds[0], 1e-12);
+        self::assertEqualsWithDelta([4 => 1.0, 5 => 1.0], $thirds[2], 1e-12);
     }
 
     public function testAMisKeyedQuestionIsFoundWithItsEvidence(): void
