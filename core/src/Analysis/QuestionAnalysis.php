@@ -44,7 +44,7 @@ final class QuestionAnalysis
         $facility = self::facility($credits);
         $itemRest = self::correlation($credits, $rest, self::REST);
 
-        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, $whole), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached));
+        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, $whole), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting));
     }
 
     /** @param list<float> $credits */
@@ -184,7 +184,7 @@ final class QuestionAnalysis
      *
      * @return list<Flag>
      */
-    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached): array
+    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached, int $waiting): array
     {
         if ($n > 0 && $n < self::FEW) {
             return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
@@ -221,8 +221,9 @@ final class QuestionAnalysis
                 break;
             }
         }
-        if ($notReached > 0 && $notReached >= 0.1 * ($n + $notReached)) {
-            $flags[] = new Flag(Flag::NOT_REACHED, sprintf('%d of %d did not come this far.', $notReached, $n + $notReached));
+        $asked = $n + $waiting + $notReached;
+        if ($notReached > 0 && $notReached >= 0.1 * $asked) {
+            $flags[] = new Flag(Flag::NOT_REACHED, sprintf('%d of %d did not come this far.', $notReached, $asked));
         }
 
         return $flags;

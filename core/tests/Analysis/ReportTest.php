@@ -78,6 +78,18 @@ final class ReportTest extends TestCase
         self::assertSame([1.0, 0.0, 0.0, 0.0, 0.0], $report->shares);
     }
 
+    public function testThoseWhoWaitForAMarkerDidReachTheQuestion(): void
+    {
+        $flags = static function (int $waiting): array {
+            $cells = [...array_fill(0, $waiting, Cell::Waiting), Cell::NotReached];
+            $question = new Question('q', 4.0, [], $cells, array_fill(0, $waiting + 1, null), array_fill(0, $waiting + 1, []));
+
+            return array_map(static fn (Flag $f): string => $f->evidence, Report::of([$question], $waiting + 1)->questions[0]->flags);
+        };
+        self::assertSame([], $flags(45));
+        self::assertSame(['1 of 6 did not come this far.'], $flags(5));
+    }
+
     public function testNoStudentAndConstantAnswersGiveReasonsNotNumbers(): void
     {
         $none = Report::of([new Question('q', 1.0, ['a' => true, 'b' => false], [], [], [])], 0);

@@ -10,6 +10,9 @@ export function rational(text: string): number {
 /** Marks without needless zeros: 3, 2.5, 0.33. */
 export const marks = (value: number) => String(Math.round(value * 100) / 100)
 
+/** A sentence whose figures stay with their signs where a line ends. */
+export const unbroken = (sentence: string) => sentence.replace(/ (?=[=%])|(?<==) /g, '\u00a0')
+
 export const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 
 const DAY = 86_400_000
