@@ -10,8 +10,9 @@ export function rational(text: string): number {
 /** Marks without needless zeros: 3, 2.5, 0.33. */
 export const marks = (value: number) => String(Math.round(value * 100) / 100)
 
-/** A sentence whose figures stay with their signs where a line ends. */
-export const unbroken = (sentence: string) => sentence.replace(/ (?=[=%])|(?<==) /g, '\u00a0')
+/** A sentence with true minus signs, whose figures stay with their signs where a line ends. */
+export const typeset = (sentence: string) =>
+  sentence.replace(/(?<== )-(?=\d)/g, '−').replace(/ (?=[=%])|(?<==) /g, '\u00a0')
 
 export const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 

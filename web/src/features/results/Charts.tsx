@@ -1,5 +1,6 @@
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
+import { apart } from './figures'
 
 /** Where do the students stand? Marks in bins; the same counts stand below as text. */
 export function Distribution({ bins }: { bins: Schemas['ResultsBinView'][] }) {
@@ -66,12 +67,13 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
   const x = [40, 140, 240] as const
   const y = (share: number) => 12 + (1 - share / top) * 150
   const rival = [...options].filter((o) => !o.key).sort((a, b) => b.upper - a.upper)[0]
-  // Names at the line ends are moved apart so that each can be read.
-  const ends = [...options].sort((a, b) => b.upper - a.upper).map((o) => ({ o, at: y(o.upper) }))
-  ends.forEach((end, i) => {
-    const above = ends[i - 1]
-    if (above && end.at < above.at + 15) end.at = above.at + 15
-  })
+  // Names at the line ends are moved apart so that each can be read, and stay above the names of the thirds.
+  const ends = [...options].sort((a, b) => b.upper - a.upper)
+  const heights = apart(
+    ends.map((o) => y(o.upper)),
+    15,
+    170,
+  )
   return (
     <svg
       viewBox="0 0 300 200"
@@ -106,8 +108,8 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
           </g>
         )
       })}
-      {ends.map(({ o, at }) => (
-        <text key={o.id} x="252" y={at + 4} className="fill-ink text-[12px] font-bold">
+      {ends.map((o, i) => (
+        <text key={o.id} x="252" y={(heights[i] ?? 0) + 4} className="fill-ink text-[12px] font-bold">
           {o.letter}
           {o.key ? ' key' : ''}
         </text>

@@ -1,7 +1,7 @@
 import { Fragment } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
-import { percent, plural, unbroken } from '@/lib/format'
+import { percent, plural, typeset } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { OptionLines, Whisker } from './Charts'
 import { two } from './figures'
@@ -152,7 +152,7 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
           <b className={f.kind === 'perhaps mis-keyed' ? 'text-bad' : ''}>
             {f.kind.charAt(0).toUpperCase() + f.kind.slice(1)}?
           </b>{' '}
-          {unbroken(f.evidence)}
+          {typeset(f.evidence)}
         </p>
       ))}
       <dl className="grid grid-cols-[1fr_auto] gap-x-4 text-[15px]">

@@ -1,0 +1,24 @@
+import { describe, expect, it } from 'vitest'
+import { typeset } from '@/lib/format'
+import { apart, two } from './figures'
+
+describe('names at the ends of lines', () => {
+  it('stay where they belong when there is room', () => {
+    expect(apart([10, 60, 120], 15, 170)).toEqual([10, 60, 120])
+  })
+  it('move apart, and up where the bottom is near', () => {
+    expect(apart([20, 22, 160, 162, 162], 15, 170)).toEqual([20, 35, 140, 155, 170])
+  })
+  it('may be none', () => {
+    expect(apart([], 15, 170)).toEqual([])
+  })
+})
+
+describe('figures in words', () => {
+  it('have a true minus sign and do not break from their sign', () => {
+    expect(two(-0.061)).toBe('−0.06')
+    expect(typeset('hardly better (r = -0.06, n = 78): below 5 %.')).toBe(
+      'hardly better (r\u00a0=\u00a0−0.06, n\u00a0=\u00a078): below 5\u00a0%.',
+    )
+  })
+})
