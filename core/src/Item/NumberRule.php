@@ -6,7 +6,6 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
-use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Formula\Printer;
 use ChalkLadder\Core\Formula\Shape;
@@ -104,16 +103,16 @@ final readonly class NumberRule implements Rule
     /** A constant with a root or π in it: it may be a target itself, or near enough to one. */
     private function constant(string $text): Outcome
     {
-        $tree = mb_strlen($text) > 60 ? null : Target::surd($text);
-        $near = $tree === null ? null : Target::near($tree);
-        if ($tree === null || $near === null) {
+        $constant = mb_strlen($text) > 60 ? null : Target::constant($text);
+        if ($constant === null) {
             return Outcome::of(BigRational::zero(), '', 'not a number', 'This could not be read as a number.');
         }
+        [$tree, $near] = $constant;
         $hit = null;
         foreach ($this->targets as $i => $target) {
-            $exact = $hit !== null || $target->exact === '' ? null : Target::surd($target->exact);
-            if ($hit === null && ($target->isHitBy($near) || ($exact !== null && Equality::of($tree, $exact)->equal === true))) {
+            if ($target->isHitBy($near) || $target->isExactly($tree, $near)) {
                 $hit = $i;
+                break;
             }
         }
 
@@ -127,7 +126,7 @@ final readonly class NumberRule implements Rule
         }
         $target = $this->targets[$hit];
         $figured = $this->figures === null || NumberText::significantFigures($text) === $this->figures;
-        if ((!$formed || !$figured) && $target->credit->isGreaterThan(0)) {
+        if ((!$formed || !$figured) && $target->credit->isPositive()) {
             $asked = $formed ? sprintf('to %d significant figures', $this->figures ?? 0) : $this->form->asked();
 
             return Outcome::of($target->credit->multipliedBy($this->formless ?? BigRational::of('1/2')), 'target '.($hit + 1).', form', $readAs, sprintf('The value is right; it is asked for %s.', $asked));

@@ -7,6 +7,7 @@ namespace ChalkLadder\Core\Item;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
@@ -42,8 +43,7 @@ final readonly class Target
         $exact = $node->text('exact', 60, '');
         $near = null;
         if ($exact !== '') {
-            $tree = self::surd($exact);
-            $near = $tree === null ? null : self::near($tree);
+            [, $near] = self::constant($exact) ?? [null, null];
             if ($near === null) {
                 $node->fault('exact', 'This must be an exact number such as 2√3.');
             }
@@ -70,6 +70,22 @@ final readonly class Target
         };
     }
 
+    /**
+     * Whether a constant is this target's exact value.
+     *
+     * @param BigRational $near the fraction near it; where that is far off, nothing more is worked out
+     */
+    public function isExactly(Tree $tree, BigRational $near): bool
+    {
+        $value = $this->value->toFloat();
+        if ($this->exact === '' || abs($near->toFloat() - $value) > 1e-9 * max(1.0, abs($value))) {
+            return false;
+        }
+        [$exact] = self::constant($this->exact) ?? [null];
+
+        return $exact !== null && Equality::of($tree, $exact)->equal === true;
+    }
+
     /** How far on either side still counts; for rounding kinds half a step. */
     public function reach(): BigRational
     {
@@ -81,8 +97,12 @@ final readonly class Target
         };
     }
 
-    /** An exact constant with a root or π in it, or null. */
-    public static function surd(string $text): ?Tree
+    /**
+     * An exact constant with a root or π in it, and a fraction within one part in 10¹² of it; or null.
+     *
+     * @return array{Tree, BigRational}|null
+     */
+    public static function constant(string $text): ?array
     {
         if (preg_match('/√|sqrt|π|pi/u', $text) !== 1) {
             return null;
@@ -94,19 +114,7 @@ final readonly class Target
             return null;
         }
 
-        return is_float($value) ? $tree : null;
-    }
-
-    /** A fraction within one part in 10¹² of a constant. */
-    public static function near(Tree $tree): ?BigRational
-    {
-        try {
-            $value = Evaluator::value($tree, [], new Texts());
-        } catch (FormulaError) {
-            return null;
-        }
-
-        return is_float($value) && abs($value) < 1e9 ? BigRational::of(sprintf('%.12F', $value))->simplified() : null;
+        return is_float($value) && abs($value) < 1e9 ? [$tree, BigRational::of(sprintf('%.12F', $value))->simplified()] : null;
     }
 
     /** @return array<string, mixed> */

@@ -20,8 +20,9 @@ enum Verdict: string
     public static function ofCredit(BigRational $credit): self
     {
         return match (true) {
-            $credit->isGreaterThanOrEqualTo(1) => self::Right,
-            $credit->isGreaterThan(0) => self::Part,
+            // Without the subtraction that a comparison of fractions costs: each response comes by here.
+            $credit->getNumerator()->isGreaterThanOrEqualTo($credit->getDenominator()) => self::Right,
+            $credit->isPositive() => self::Part,
             default => self::Wrong,
         };
     }
