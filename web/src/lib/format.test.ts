@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest'
+import { fromLocalInput, marks, moment, percent, plain, plural, rational } from './format'
+
+describe('numbers', () => {
+  it('are read as the API writes them', () => {
+    expect(rational('7/2')).toBe(3.5)
+    expect(rational('-1/4')).toBe(-0.25)
+    expect(rational('0.5')).toBe(0.5)
+    expect(rational('3')).toBe(3)
+  })
+  it('carry no needless zeros', () => {
+    expect([marks(3), marks(2.5), marks(1 / 3), marks(0.1 + 0.2)]).toEqual(['3', '2.5', '0.33', '0.3'])
+    expect(percent(0.625)).toBe('63 %')
+  })
+  it('have their noun in the right number', () => {
+    expect([plural(1, 'mark'), plural(0, 'mark'), plural(2, 'class', 'classes')]).toEqual([
+      '1 mark',
+      '0 marks',
+      '2 classes',
+    ])
+  })
+})
+
+describe('moments', () => {
+  const now = new Date(2026, 10, 24, 15, 0)
+  it('are a time today, a day this year, and carry the year beyond', () => {
+    expect(moment(new Date(2026, 10, 24, 9, 5).toISOString(), now)).toBe('09:05')
+    expect(moment(new Date(2026, 8, 26, 9, 5).toISOString(), now)).toContain('26 Sep')
+    expect(moment(new Date(2025, 9, 3, 9, 5).toISOString(), now)).toBe('3 Oct 2025')
+  })
+  it('come from a local field, and none from an empty one', () => {
+    expect(fromLocalInput('')).toBeNull()
+    expect(fromLocalInput('2026-11-24T09:05')).toBe(new Date(2026, 10, 24, 9, 5).toISOString())
+  })
+})
+
+describe('rich text as plain words', () => {
+  it('keeps words of neighbouring blocks apart and runs nothing', () => {
+    expect(plain('<p>High water</p><p>at <b>Kelpwick</b></p>')).toBe('High water at Kelpwick')
+    expect(plain('a &lt; b')).toBe('a < b')
+    expect(plain('')).toBe('')
+  })
+})
