@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Regroup;
+
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+use Symfony\Component\Uid\Uuid;
+
+final class RegroupTest extends ApiCase
+{
+    private string $handout;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $this->handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76 m']]);
+        $this->world->sit('Benoît Larsen', $this->handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12.34']]);
+        $this->as($this->world->teacher);
+    }
+
+    public function testStudentsAreGroupedByWhatTheyShowedAndEachReasonIsSaid(): void
+    {
+        $byRung = $this->get('GET', "/handouts/$this->handout/groups");
+        $names = array_merge(...array_map(static fn (Json $g): array => $g->column('members', 'name'), $byRung->list('groups')));
+        self::assertEqualsCanonicalizing(['Ada Okafor', 'Benoît Larsen'], $names);
+
+        $alone = $this->get('GET', "/handouts/$this->handout/groups?by=misconception");
+        self::assertSame(['No shared misconception'], $alone->column('groups', 'name'), 'one student is no group');
+
+        $all = $this->world->handOut();
+        foreach (array_keys($this->world->students) as $name) {
+            $this->world->sit($name, $all, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12.34']]);
+        }
+        $byIdea = $this->get('GET', "/handouts/$all/groups?by=misconception");
+        self::assertSame('SECRET idea', $byIdea->text('groups.0.name'));
+        self::assertSame($this->world->idea, $byIdea->text('groups.0.about'));
+        self::assertCount(3, $byIdea->list('groups.0.members'));
+        self::assertStringContainsString('2 of 2', $byIdea->text('groups.0.members.0.reason'));
+    }
+
+    public function testAKeptGroupingHandsEachGroupItsNextWorkOnce(): void
+    {
+        $kept = $this->keep('Ada Okafor', 'Benoît Larsen');
+        $id = $kept->text('id');
+        self::assertSame(['Monday'], $this->get('GET', '/groupings')->column('groupings', 'name'));
+
+        $body = ['groups' => [['groupId' => $kept->text('groups.1.id'), 'editionId' => $this->world->editionId, 'requestId' => Uuid::v7()->toRfc4122()]]];
+        $this->get('POST', "/groupings/$id/follow-ups", $body);
+        $twice = $this->get('POST', "/groupings/$id/follow-ups", $body);
+        self::assertSame([], $twice->at('groups.0.handouts'));
+        self::assertSame(['Heights of tide'], $twice->at('groups.1.handouts'), 'sent twice, handed out once');
+
+        $this->as($this->world->students['Benoît Larsen']);
+        self::assertCount(2, $this->get('GET', '/me/work')->list('handouts'));
+        $this->as($this->world->students['Ada Okafor']);
+        self::assertCount(1, $this->get('GET', '/me/work')->list('handouts'));
+    }
+
+    public function testNobodyStandsInTwoGroupsAndNoGroupingIsEmptyOrNameless(): void
+    {
+        $ada = ['studentId' => $this->world->students['Ada Okafor']->id, 'reason' => ''];
+        $group = static fn (array ...$members): array => ['name' => 'A', 'members' => $members];
+        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'Twice', 'aim' => 'rung', 'groups' => [$group($ada), $group($ada)]]);
+        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'Unknown', 'aim' => 'rung', 'groups' => [$group(['studentId' => Uuid::v7()->toRfc4122(), 'reason' => ''])]]);
+        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => ' ', 'aim' => 'rung', 'groups' => [$group($ada)]]);
+        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'None', 'aim' => 'rung', 'groups' => []]);
+        self::assertSame([], $this->get('GET', '/groupings')->list('groupings'), 'nothing is half stored');
+    }
+
+    public function testAnotherTeamFindsNothing(): void
+    {
+        $id = $this->keep('Ada Okafor')->text('id');
+        $this->as($this->world->stranger);
+        $this->refused(404, 'GET', "/groupings/$id");
+        $this->refused(404, 'GET', "/handouts/$this->handout/groups");
+        self::assertSame([], $this->get('GET', '/groupings')->list('groupings'));
+    }
+
+    private function keep(string ...$students): Json
+    {
+        $groups = array_map(fn (string $name): array => ['name' => "With $name", 'members' => [['studentId' => $this->world->students[$name]->id, 'reason' => 'by hand']]], $students);
+
+        return $this->get('POST', "/handouts/$this->handout/groupings", ['name' => 'Monday', 'aim' => 'rung', 'groups' => array_values($groups)]);
+    }
+}
