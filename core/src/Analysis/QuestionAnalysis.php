@@ -117,7 +117,8 @@ final class QuestionAnalysis
                 $takers[$id][] = $s;
             }
         }
-        $spread = self::spread($rest);
+        $mean = array_sum($rest) / $n;
+        $squares = Sample::squares($rest);
         $reports = [];
         foreach ($options as $id => $key) {
             $id = (string) $id;
@@ -132,7 +133,7 @@ final class QuestionAnalysis
                 $weighed[2] += $thirds[2][$s] ?? 0.0;
                 $sum += $rest[$s];
             }
-            $correlation = self::pointBiserial($sum, $count, $spread, $n);
+            $correlation = Sample::pointBiserial($count, $sum, $n, $mean, $squares);
             $reports[] = new OptionReport(
                 $id,
                 $key,
@@ -146,37 +147,6 @@ final class QuestionAnalysis
         }
 
         return $reports;
-    }
-
-    /**
-     * Mean and sum of squared distances.
-     *
-     * @param list<float> $x
-     *
-     * @return array{float, float}
-     */
-    private static function spread(array $x): array
-    {
-        $mean = array_sum($x) / max(1, count($x));
-        $squares = 0.0;
-        foreach ($x as $v) {
-            $squares += ($v - $mean) ** 2;
-        }
-
-        return [$mean, $squares];
-    }
-
-    /**
-     * Pearson's correlation with a mark of 0 or 1, from the sum over those who have the 1.
-     *
-     * @param array{float, float} $spread
-     */
-    private static function pointBiserial(float $sum, int $count, array $spread, int $n): ?float
-    {
-        [$mean, $squares] = $spread;
-        $varies = $count * ($n - $count) / max(1, $n);
-
-        return $n < 3 || $varies < 1e-12 || $squares < 1e-12 ? null : max(-1.0, min(1.0, ($sum - $count * $mean) / sqrt($varies * $squares)));
     }
 
     /**

@@ -20,13 +20,24 @@ final class Sample
         if ($n < 2) {
             return null;
         }
-        $mean = array_sum($x) / $n;
+
+        return sqrt(self::squares($x) / ($n - 1));
+    }
+
+    /**
+     * Sum of the squared distances from the mean.
+     *
+     * @param list<float> $x
+     */
+    public static function squares(array $x): float
+    {
+        $mean = self::mean($x) ?? 0.0;
         $squares = 0.0;
         foreach ($x as $v) {
             $squares += ($v - $mean) ** 2;
         }
 
-        return sqrt($squares / ($n - 1));
+        return $squares;
     }
 
     /** @param list<float> $x */
@@ -67,5 +78,21 @@ final class Sample
         }
 
         return $xx < 1e-12 || $yy < 1e-12 ? null : max(-1.0, min(1.0, $xy / sqrt($xx * $yy)));
+    }
+
+    /**
+     * The same correlation with a mark of 0 or 1, without going through all: from those who have the 1.
+     *
+     * @param int   $count   how many have the 1
+     * @param float $sum     of their values
+     * @param int   $n       how many there are in all
+     * @param float $mean    of all values
+     * @param float $squares sum of the squared distances from that mean
+     */
+    public static function pointBiserial(int $count, float $sum, int $n, float $mean, float $squares): ?float
+    {
+        $varies = $count * ($n - $count) / max(1, $n);
+
+        return $n < 3 || $varies < 1e-12 || $squares < 1e-12 ? null : max(-1.0, min(1.0, ($sum - $count * $mean) / sqrt($varies * $squares)));
     }
 }
