@@ -52,7 +52,7 @@ final readonly class PreviewController
         }
         // The end of a preview shows all that a student will be told when the work comes back.
         $state = $input->handedIn ? SittingState::Returned : SittingState::Open;
-        $stored = new StoredSitting('preview', 'preview', '', 1, $state, 'preview', $walk, $edition, $conditions, BigRational::of('1/2'), true);
+        $stored = new StoredSitting('preview', 'preview', '', 1, $state, 'preview', $walk, $edition, 1, $conditions, BigRational::of('1/2'), true);
 
         return $this->picture->draw($edition, $conditions, 'preview', $walk, $state, $answers, $stored);
     }

@@ -15,6 +15,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Database;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
+use Psr\Cache\CacheItemPoolInterface;
 
 /** Sittings and responses, in and out of the database. */
 final readonly class SittingStore
@@ -23,7 +24,10 @@ final readonly class SittingStore
             (SELECT rules_version FROM edition WHERE id = h.edition_id) AS rules_version, (SELECT mark_step FROM team WHERE id = h.team_id) AS mark_step
         FROM sitting s JOIN handout h ON h.id = s.handout_id';
 
-    public function __construct(private Database $database, private Editions $editions)
+    /** Seconds. What is remembered is proved by the writing, so this bounds memory, not error. */
+    private const REMEMBERED = 900;
+
+    public function __construct(private Database $database, private Editions $editions, private CacheItemPoolInterface $memory)
     {
     }
 
@@ -31,6 +35,28 @@ final readonly class SittingStore
     public function ofStudent(string $studentId, string $id, bool $lock = false): StoredSitting
     {
         return $this->stored($this->database->row(self::SELECT.' WHERE s.id = :id AND s.student_id = :who AND h.visible'.($lock ? ' FOR UPDATE OF s' : ''), ['id' => $id, 'who' => $studentId]));
+    }
+
+    /**
+     * A student's own sitting as it was when this machine last read it, so it may be behind: only {@see writeAll} takes
+     * it, which writes nothing when it is.
+     */
+    public function remembered(string $studentId, string $id): StoredSitting
+    {
+        $place = $this->memory->getItem(self::place($studentId, $id));
+        $known = $place->get();
+        $row = $known instanceof Row ? $known : $this->database->row(self::SELECT.' WHERE s.id = :id AND s.student_id = :who AND h.visible', ['id' => $id, 'who' => $studentId]);
+        $sitting = $this->stored($row);
+        if (!$place->isHit()) {
+            $this->memory->save($place->set($row)->expiresAfter(self::REMEMBERED));
+        }
+
+        return $sitting;
+    }
+
+    public function forget(string $studentId, string $id): void
+    {
+        $this->memory->deleteItem(self::place($studentId, $id));
     }
 
     /** A sitting of the team's. */
@@ -72,7 +98,8 @@ final readonly class SittingStore
     }
 
     /**
-     * Writes answers to an open sitting in one statement, if its way is still the one that was read.
+     * Writes answers to an open sitting in one statement, if its way, edition and keys are still those that were read
+     * and the student may still see it.
      *
      * @param list<array{Answer, string}> $answers of different entries, each with its client id
      * @param string|null                 $at      the entry the student is at; null leaves it
@@ -86,14 +113,15 @@ final readonly class SittingStore
             'd' => $a[0]->outcome->verdict->value, 'l' => $a[0]->outcome->line, 'r' => mb_substr($a[0]->outcome->readAs, 0, 500), 'm' => '{'.implode(',', $a[0]->outcome->misconceptions).'}',
         ], $answers);
         $row = $this->database->row("WITH here AS (
-                UPDATE sitting SET at_entry = coalesce(:at, at_entry), version = version + 1 WHERE id = :id AND state = 'open' AND walk = :walk::jsonb RETURNING id
+                UPDATE sitting s SET at_entry = coalesce(:at, at_entry), version = version + 1 FROM handout h JOIN edition e ON e.id = h.edition_id
+                WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id AND h.visible AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
             ), kept AS (
                 INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
                 SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[] FROM here, jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text)
                 ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
                     credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
                 WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry
-            ) SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", ['at' => $at, 'id' => $sitting->id, 'walk' => Json::encode($sitting->walk->toArray()), 'now' => $this->database->now(), 'rows' => Json::encode($rows)]);
+            ) SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", ['at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id, 'rules' => $sitting->rulesVersion, 'walk' => Json::encode($sitting->walk->toArray()), 'now' => $this->database->now(), 'rows' => Json::encode($rows)]);
 
         return $row?->bool('here') === true ? array_values(array_filter($row->json('kept'), is_string(...))) : null;
     }
@@ -126,6 +154,7 @@ final readonly class SittingStore
             $row->text('seed'),
             self::walk($row->json('walk')),
             $this->editions->load($row->text('edition_id'), $row->int('rules_version')),
+            $row->int('rules_version'),
             Conditions::fromArray($row->json('conditions')),
             BigRational::of($row->text('mark_step')),
             $row->textOrNull('closed_at') === null && ($closes === null || new \DateTimeImmutable($closes) > new \DateTimeImmutable($now)),
@@ -134,6 +163,11 @@ final readonly class SittingStore
             $row->textOrNull('reply'),
             $row->timeOrNull('handed_in_at'),
         );
+    }
+
+    private static function place(string $studentId, string $id): string
+    {
+        return "sitting-$id-$studentId";
     }
 
     /** @param array<array-key, mixed> $stored */

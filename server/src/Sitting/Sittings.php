@@ -114,6 +114,7 @@ final readonly class Sittings
         if ($kept !== null) {
             return new SavedView($kept, SittingState::Open->value, $this->database->now());
         }
+        $this->store->forget($who->id, $id);
 
         return $this->database->together(function () use ($who, $id, $input): SavedView {
             $sitting = $this->store->ofStudent($who->id, $id, true);
@@ -229,14 +230,14 @@ final readonly class Sittings
     }
 
     /**
-     * The usual case, one reading and one writing: every answer belongs to the pass that is open, and the sitting has not
-     * moved on in between. Null when it is not the usual case, and nothing has been written.
+     * The usual case, one writing: every answer belongs to the pass that is open, and the sitting is still as it is
+     * remembered. Null when it is not the usual case, and nothing has been written.
      *
      * @return list<KeptView>|null
      */
     private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
     {
-        $sitting = $this->store->ofStudent($who->id, $id);
+        $sitting = $this->store->remembered($who->id, $id);
         if ($sitting->state !== SittingState::Open) {
             return null;
         }

@@ -22,6 +22,7 @@ final readonly class StoredSitting
         public string $seed,
         public Walk $walk,
         public Edition $edition,
+        public int $rulesVersion,
         public Conditions $conditions,
         public BigRational $markStep,
         public bool $handoutOpen,

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Bank;
+
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+
+final class SearchTest extends ApiCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->as($this->world->teacher);
+    }
+
+    public function testQuestionsAreFoundByWordsOfTitlePromptAndOptions(): void
+    {
+        self::assertSame(['A choice question'], $this->titles('?q=wrong'));
+        self::assertSame(['A number question'], $this->titles('?q=HOW%20deep'));
+        self::assertSame(['A text question'], $this->titles('?q=question%20bank'), 'all words, in any order');
+        self::assertSame([], $this->titles('?q=question%20lighthouse'));
+        self::assertSame([], $this->titles('?q=%25'), 'a percent sign is a sign, not a pattern');
+        self::assertCount(4, $this->titles(''));
+    }
+
+    public function testFiltersNarrowAndTheTypesKeepTheirCounts(): void
+    {
+        $skill = $this->get('POST', '/bank/skills', ['name' => 'Rule of twelfths'])->text('id');
+        $item = ['skill' => $skill] + $this->world->itemDocuments()['number'];
+        $this->get('PUT', '/items/'.$this->world->items['number'], ['item' => $item, 'version' => 1]);
+
+        self::assertSame(['A number question'], $this->titles("?skill=$skill"));
+        self::assertEqualsCanonicalizing(['A choice question', 'A number question', 'A open question'], $this->titles('?misconception='.$this->world->idea));
+        $list = $this->get('GET', '/items?type=open&misconception='.$this->world->idea);
+        self::assertSame([1, ['choice' => 1, 'number' => 1, 'open' => 1]], [$list->at('total'), $list->map('types')]);
+        self::assertSame(1, $this->get('GET', '/bank/terms')->int('skills.0.questions'));
+    }
+
+    public function testTheRecordCountsHandedInWorkOnly(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']]]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']]]);
+        $cleo = $this->as($this->world->students['Cleo Marsh'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $this->get('PUT', "/me/sittings/$cleo/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['b']], 'counter' => 1, 'clientId' => 'x']]]);
+        $record = $this->as($this->world->teacher)->get('GET', '/items/'.$this->world->items['choice']);
+
+        self::assertSame([1, 2], [$record->at('record.handouts'), $record->at('record.students')]);
+        self::assertEqualsWithDelta(0.5, $record->at('record.facility'), 1e-12);
+        self::assertSame(['Heights of tide'], $record->at('papers'));
+        $row = array_values(array_filter($this->get('GET', '/items')->list('items'), static fn (Json $i): bool => $i->text('type') === 'choice'))[0];
+        self::assertSame([2, 1], [$row->at('students'), $row->at('usedIn')]);
+    }
+
+    public function testAQuestionPutAwayLeavesTheListButNotItsPapers(): void
+    {
+        $path = '/items/'.$this->world->items['text'];
+        $this->get('DELETE', $path);
+        self::assertNotContains('A text question', $this->titles(''));
+        self::assertTrue($this->get('GET', $path)->at('archived'));
+        self::assertSame([], array_filter($this->get('GET', '/papers/'.$this->world->paperId)->list('proof.defects'), static fn (Json $d): bool => $d->at('blocks') === true));
+        $this->get('POST', "$path/restore");
+        self::assertContains('A text question', $this->titles(''));
+    }
+
+    public function testTwoTeachersAtOneQuestionAreToldOfEachOther(): void
+    {
+        $path = '/items/'.$this->world->items['text'];
+        $item = $this->world->itemDocuments()['text'];
+        $this->get('PUT', $path, ['item' => ['title' => 'Mine'] + $item, 'version' => 1]);
+        $problem = $this->as($this->world->lead)->refused(409, 'PUT', $path, ['item' => ['title' => 'Yours'] + $item, 'version' => 1]);
+        self::assertStringContainsString('Teacher saved it while you were writing', $problem->text('detail'));
+        self::assertSame('Mine', $this->get('GET', $path)->text('item.title'));
+        self::assertSame('A text question', $this->database->row('SELECT content FROM item_revision WHERE item_id = :id AND version = 1', ['id' => $this->world->items['text']])?->json('content')['title'] ?? null, 'the version before is kept');
+    }
+
+    public function testTermsAreTheTeamsOwnAndNamedOnce(): void
+    {
+        $this->get('POST', '/bank/skills', ['name' => ' Bearings ']);
+        self::assertSame('There is already one called "bearings".', $this->refused(422, 'POST', '/bank/skills', ['name' => 'bearings'])->map('fields')['name'] ?? null);
+        self::assertSame(['Bearings'], $this->get('GET', '/bank/terms')->column('skills', 'name'));
+        $this->as($this->world->stranger);
+        self::assertSame([], $this->get('GET', '/bank/terms')->at('skills'));
+        self::assertSame([], $this->get('GET', '/bank/terms')->at('misconceptions'));
+        $this->refused(422, 'POST', '/items', ['item' => $this->world->itemDocuments()['choice']]);
+    }
+
+    /** @return list<mixed> */
+    private function titles(string $query): array
+    {
+        return $this->get('GET', "/items$query")->column('items', 'title');
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Lookout;
+
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+
+final class LookoutTest extends ApiCase
+{
+    private string $handout;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->handout = $this->world->handOut(['feedback' => 'at once']);
+    }
+
+    public function testEveryExpectedStudentHasARowAndEveryQuestionAColumn(): void
+    {
+        $lookout = $this->lookout();
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh'], $lookout->column('rows', 'name'));
+        self::assertSame(['expected', 'expected', 'expected'], $lookout->column('rows', 'state'));
+        self::assertSame([1, 2, 3, 4], $lookout->column('columns', 'number'));
+        self::assertSame(['First look', 'First look', 'Further out', 'Further out'], $lookout->column('columns', 'section'));
+        self::assertSame(['footing', 'climbing', 'clear'], $lookout->at('rungs'));
+    }
+
+    public function testARowFollowsTheStudent(): void
+    {
+        $id = $this->open('Ada Okafor');
+        self::assertSame(['open', 'e-choice', []], [$this->row(0)->at('state'), $this->row(0)->at('at'), $this->row(0)->map('cells')]);
+        $version = $this->row(0)->int('version');
+
+        $this->save('Ada Okafor', $id, 'e-choice', ['options' => ['a']]);
+        $this->save('Ada Okafor', $id, 'e-text', ['text' => 'SECRETBROOK']);
+        $row = $this->row(0);
+        self::assertSame(['right', 'part', 'e-text'], [$row->at('cells.e-choice.code'), $row->at('cells.e-text.code'), $row->at('at')]);
+        self::assertEquals([2, 3], [$row->at('marks'), $row->at('of')], 'measured by what was answered');
+        self::assertSame(2, $row->int('rung'), '2 of 3 is climbing');
+        self::assertGreaterThan($version, $row->int('version'));
+
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
+        $this->save('Ada Okafor', $id, 'e-open', ['text' => 'The moon.']);
+        $this->save('Ada Okafor', $id, 'e-number', ['text' => '']);
+        $row = $this->row(0);
+        self::assertSame(['waits', 'blank'], [$row->at('cells.e-open.code'), $row->at('cells.e-number.code')]);
+        self::assertSame(['e-choice', 'e-text', 'e-number', 'e-open'], $row->at('route'));
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/hand-in", ['visit' => 2]);
+        self::assertSame('handed in', $this->row(0)->text('state'));
+    }
+
+    public function testOneStudentsWorkShowsWhatWasGivenAndHowItWasRead(): void
+    {
+        $id = $this->world->sit('Benoît Larsen', $this->handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => ' 12.34 m ']]);
+        $work = $this->as($this->world->teacher)->get('GET', "/sittings/$id");
+
+        self::assertSame(['Benoît Larsen', 'marked', '0', '9'], [$work->at('student'), $work->at('state'), $work->at('marks'), $work->at('of')]);
+        self::assertSame(['B wrong', '', '12.34 m', ''], array_map(static fn (Json $a): string => trim($a->text('given')), $work->list('answers')));
+        self::assertSame(['wrong', 'none', 'wrong', 'none'], $work->column('answers', 'verdict'));
+        self::assertSame([['SECRET idea'], [], ['SECRET idea'], []], $work->column('answers', 'misconceptions'));
+    }
+
+    public function testClosingHandsInWhatIsThereOnce(): void
+    {
+        $id = $this->open('Ada Okafor');
+        $this->save('Ada Okafor', $id, 'e-choice', ['options' => ['a']]);
+        $this->as($this->world->teacher);
+        self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
+        self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
+        self::assertSame(['marked', 'expected', 'expected'], $this->lookout()->column('rows', 'state'));
+        self::assertSame('close', $this->database->row('SELECT handed_in_by FROM sitting WHERE id = :id', ['id' => $id])?->text('handed_in_by'));
+        self::assertCount(1, $this->database->rows("SELECT 1 FROM trail WHERE act = 'close'"));
+    }
+
+    public function testTheStreamIsHandedOverOnlyAfterAuthorising(): void
+    {
+        $id = $this->open('Ada Okafor');
+        $this->as($this->world->teacher)->ask('GET', "/handouts/$this->handout/live");
+        self::assertSame("/internal/live/handout-$this->handout", $this->browser->getResponse()->headers->get('X-Accel-Redirect'));
+        $this->as($this->world->students['Ada Okafor'])->ask('GET', "/me/sittings/$id/live");
+        self::assertSame("/internal/live/sitters-$this->handout", $this->browser->getResponse()->headers->get('X-Accel-Redirect'), 'students hear of closing, never of each other');
+        $this->as($this->world->students['Benoît Larsen'])->refused(404, 'GET', "/me/sittings/$id/live");
+    }
+
+    private function lookout(): Json
+    {
+        return $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout");
+    }
+
+    private function row(int $i): Json
+    {
+        return $this->lookout()->list('rows')[$i];
+    }
+
+    private function open(string $name): string
+    {
+        return $this->as($this->world->students[$name])->get('POST', "/me/handouts/$this->handout/open")->text('id');
+    }
+
+    /** @param array<string, mixed> $value */
+    private function save(string $name, string $id, string $entry, array $value): void
+    {
+        $this->as($this->world->students[$name])->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => 1, 'clientId' => 'x']], 'at' => $entry]);
+    }
+}

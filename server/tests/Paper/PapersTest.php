@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Paper;
+
+use ChalkLadder\Server\Bank\Files;
+use ChalkLadder\Server\Tests\ApiCase;
+
+final class PapersTest extends ApiCase
+{
+    private string $path;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->path = '/papers/'.$this->world->paperId;
+        $this->as($this->world->teacher);
+    }
+
+    public function testTheListTellsSizeEditionAndUse(): void
+    {
+        $this->world->handOut();
+        $row = $this->get('GET', '/papers')->list('papers')[0];
+
+        self::assertSame('Heights of tide', $row->text('title'));
+        self::assertSame([2, 4, 1, 1], [$row->int('sections'), $row->int('questions'), $row->int('edition'), $row->int('handouts')]);
+        self::assertFalse($row->at('ahead'));
+        $this->get('PUT', $this->path, ['paper' => ['title' => 'Heights'] + $this->world->paperDocument(), 'version' => 1]);
+        $row = $this->get('GET', '/papers')->list('papers')[0];
+        self::assertSame(['Heights', true, 'Teacher'], [$row->text('title'), $row->at('ahead'), $row->text('updatedBy')]);
+    }
+
+    public function testAnEditionStaysAsItWasWhenDraftAndBankMoveOn(): void
+    {
+        $handout = $this->world->handOut();
+        $text = ['prompt' => '<p>Name another bank.</p>'] + $this->world->itemDocuments()['text'];
+        $this->get('PUT', '/items/'.$this->world->items['text'], ['item' => $text, 'version' => 1]);
+        $this->get('PUT', $this->path, ['paper' => ['title' => 'Other'] + $this->world->paperDocument(), 'version' => 1]);
+        self::assertSame(2, $this->get('POST', "$this->path/publish", ['version' => 2])->int('edition'));
+
+        $view = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open");
+        self::assertSame('Heights of tide', $view->text('title'));
+        self::assertSame('<p>Name the bank.</p>', $view->text('steps.1.face.prompt'));
+    }
+
+    public function testPublishingTakesTheVersionThatWasOnTheScreen(): void
+    {
+        $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(), 'version' => 1]);
+        $problem = $this->refused(409, 'POST', "$this->path/publish", ['version' => 1]);
+        self::assertStringContainsString('Teacher saved it', $problem->text('detail'));
+        self::assertSame(2, $problem->int('version'));
+    }
+
+    public function testTheProofCountsOverAllRoutes(): void
+    {
+        $proof = $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 's2', 'else' => 'end']), 'version' => 1]);
+
+        self::assertTrue($proof->at('proof.mayPublish'));
+        self::assertSame(['3', '9', 2, 4], [$proof->at('proof.leastPoints'), $proof->at('proof.mostPoints'), $proof->at('proof.leastQuestions'), $proof->at('proof.mostQuestions')]);
+    }
+
+    public function testEachDefectSaysWhatAndWhere(): void
+    {
+        $paper = $this->world->paperDocument(['below' => '1/2', 'then' => 's9', 'else' => 'end']);
+        self::assertIsArray($paper['sections']);
+        $paper['sections'][] = ['id' => 's3', 'title' => 'Harbour', 'entries' => [['id' => 'gone', 'kind' => 'question', 'item' => '01900000-0000-7000-8000-000000000000', 'points' => '0']], 'route' => null];
+        $defects = $this->get('PUT', $this->path, ['paper' => ['title' => ' '] + $paper, 'version' => 1])->list('proof.defects');
+        $said = array_map(static fn ($d): string => $d->text('message'), $defects);
+
+        self::assertContains('The paper has no title.', $said);
+        self::assertContains('This question is no longer in the bank.', $said);
+        self::assertContains('The route after "First look" leads to a section that does not exist.', $said);
+        self::assertContains('Section "Harbour" is never reached.', $said);
+        $problem = $this->refused(422, 'POST', "$this->path/publish", ['version' => 2]);
+        self::assertFalse($problem->at('proof.mayPublish'));
+        self::assertContains($problem->text('detail'), $said, 'the first that blocks is told');
+    }
+
+    public function testPicturesOfOtherTeamsAndHostileSourcesDoNotComeIn(): void
+    {
+        $foreign = $this->world->get(Files::class)->store($this->world->stranger->teamId, 'image/png', 'x.png', 'x');
+        $own = $this->world->get(Files::class)->store($this->world->teacher->teamId, 'image/png', 'x.png', 'x');
+        $paper = $this->world->paperDocument();
+        self::assertIsArray($paper['sections']);
+        $with = static function (string $picture) use ($paper): array {
+            $paper['sections'][] = ['id' => 's3', 'title' => 'Chart', 'entries' => [['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'Chart', 'html' => '<p>See<script>x()</script></p>', 'picture' => $picture, 'alt' => 'A chart']]], 'route' => null];
+
+            return $paper;
+        };
+        $this->refused(422, 'PUT', $this->path, ['paper' => $with($foreign), 'version' => 1]);
+        $saved = $this->get('PUT', $this->path, ['paper' => $with($own), 'version' => 1]);
+        self::assertSame('<p>See</p>', $saved->text('paper.sections.2.entries.0.source.html'));
+        $this->get('POST', "$this->path/publish", ['version' => 2]);
+
+        $ada = $this->world->students['Ada Okafor'];
+        $this->as($ada)->refused(404, 'GET', "/me/files/$own");
+        $edition = $this->as($this->world->teacher)->get('GET', $this->path)->text('editionId');
+        $this->world->handOut([], $edition);
+        self::assertSame(200, $this->as($ada)->ask('GET', "/me/files/$own")->getStatusCode(), 'a picture is shown to those whose paper holds it');
+    }
+
+    public function testAPaperPutAwayComesBack(): void
+    {
+        $this->get('DELETE', $this->path);
+        self::assertSame([], $this->get('GET', '/papers')->list('papers'));
+        $this->get('POST', "$this->path/restore");
+        self::assertCount(1, $this->get('GET', '/papers')->list('papers'));
+        self::assertSame(['archive', 'restore'], array_map(static fn ($r): string => $r->text('act'), $this->database->rows("SELECT act FROM trail WHERE subject_id = :id AND act IN ('archive', 'restore') ORDER BY at, act", ['id' => $this->world->paperId])));
+    }
+
+    public function testThePreviewAnswersAsAStudentWouldAndKeepsNothing(): void
+    {
+        $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 'end', 'else' => 's2']), 'version' => 1]);
+        $start = $this->get('POST', "$this->path/preview", []);
+        self::assertSame(['e-choice', 'e-text'], $start->column('steps', 'entry'));
+        $save = static fn (string $option): array => ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$option]], 'counter' => 1, 'clientId' => 'p'];
+        $settled = $this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'settled' => [['entry' => 'e-choice', 'try' => 1]]]);
+        self::assertSame('SECRET feedback', $settled->text('steps.0.told.feedback'));
+        self::assertTrue($this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'left' => 1])->at('ended'));
+        $text = ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'secretrock'], 'counter' => 1, 'clientId' => 'p'];
+        $further = $this->get('POST', "$this->path/preview", ['saves' => [$save('a'), $text], 'left' => 1]);
+        self::assertSame(['e-choice', 'e-text', 'e-number', 'e-open'], $further->column('steps', 'entry'));
+        $this->refused(422, 'POST', "$this->path/preview", ['feedback' => 'whenever']);
+        self::assertNull($this->database->row('SELECT 1 FROM sitting'));
+    }
+}

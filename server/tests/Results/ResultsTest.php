@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Results;
+
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+
+final class ResultsTest extends ApiCase
+{
+    public function testNobodyHasHandedInAndNothingIsMadeUp(): void
+    {
+        $results = $this->results($this->world->handOut());
+
+        self::assertSame([null, 0], [$results->at('mean.value'), $results->at('mean.n')]);
+        self::assertSame([null, null, null], [$results->at('alpha.value'), $results->at('questions.0.facility.value'), $results->at('questions.0.itemRest.value')]);
+        self::assertSame([], $results->at('students'));
+        self::assertSame([], $results->at('misconceptions'));
+    }
+
+    public function testOneStudentCountsOnceByTheStatedRule(): void
+    {
+        foreach (['best' => 1.0, 'latest' => 0.0, 'first' => 0.0] as $rule => $marks) {
+            $handout = $this->world->handOut(['attempts' => 3, 'counts' => $rule]);
+            foreach (['b', 'a', 'b'] as $option) {
+                $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => [$option]]]);
+            }
+            $results = $this->results($handout);
+            self::assertSame("$rule attempt counts", $results->text('attemptRule'));
+            self::assertSame([1, 1], [$results->at('mean.n'), $results->at('doubles')]);
+            self::assertEquals($marks, $results->at('mean.value'));
+            self::assertCount(2, $results->list('students.0.others'));
+        }
+    }
+
+    public function testOmittedNotReachedAndWaitingAreToldApart(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-number' => ['text' => '98.76'], 'e-open' => ['text' => 'The moon.']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['a']]]);
+        $questions = $this->results($handout)->list('questions');
+        $tally = array_map(static fn (Json $q): array => [$q->at('omitted'), $q->at('notReached'), $q->at('waiting')], $questions);
+
+        self::assertSame([[0, 0, 0], [1, 1, 0], [0, 1, 0], [0, 1, 1]], $tally);
+        self::assertEquals([1, 1], [$questions[2]->at('facility.value'), $questions[2]->at('facility.n')], 'who did not come that far is not counted');
+        self::assertNull($questions[3]->at('facility.value'), 'what waits says nothing yet');
+    }
+
+    public function testOptionsAreCountedWithTheirLettersAndIdeas(): void
+    {
+        $handout = $this->world->handOut();
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b', 'Cleo Marsh' => 'b']);
+        $options = $this->results($handout)->list('questions.0.options');
+
+        self::assertSame([['A', 'right', true, 1], ['B', 'wrong', false, 2]], array_map(static fn (Json $o): array => [$o->at('letter'), $o->at('text'), $o->at('key'), $o->at('count')], $options));
+        self::assertEqualsWithDelta(2 / 3, $options[1]->at('share'), 1e-12);
+        self::assertSame('SECRET idea', $options[1]->at('misconception'));
+    }
+
+    public function testWrittenAnswersAreCountedAsTheyWereRead(): void
+    {
+        $handout = $this->world->handOut();
+        foreach (['Ada Okafor' => '12.34', 'Benoît Larsen' => '12.34 m', 'Cleo Marsh' => '98.76 m'] as $name => $text) {
+            $this->world->sit($name, $handout, ['e-number' => ['text' => $text]]);
+        }
+        $lines = $this->results($handout)->list('questions.2.lines');
+
+        self::assertSame(3, array_sum(array_map(static fn (Json $l): int => $l->int('count'), $lines)));
+        self::assertSame(['right', 'wrong'], array_values(array_unique(array_map(static fn (Json $l): string => $l->text('verdict'), array_reverse($lines)))));
+    }
+
+    public function testAMisconceptionIsLikelyOnlyOnEnoughEvidence(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12.34']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '98.76']]);
+        $idea = $this->results($handout)->list('misconceptions')[0];
+
+        self::assertSame([['Ada Okafor', 2, 2], ['Benoît Larsen', 1, 2]], array_map(static fn (Json $s): array => [$s->at('name'), $s->at('shown'), $s->at('offered')], $idea->list('students')));
+        // Beta(1, 3) prior: (1 + shown) / (4 + offered).
+        self::assertEqualsWithDelta(0.5, $idea->at('students.0.rate.value'), 1e-12);
+        self::assertEqualsWithDelta(1 / 3, $idea->at('students.1.rate.value'), 1e-12);
+    }
+
+    public function testEveryFigureSaysItsNAndFormula(): void
+    {
+        $handout = $this->world->handOut();
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b', 'Cleo Marsh' => 'b']);
+        $results = $this->results($handout);
+        foreach (['mean', 'median', 'sd', 'quartiles', 'alpha', 'sem', 'questions.0.facility', 'questions.0.itemRest', 'questions.0.upperLower', 'questions.0.alphaIfDropped'] as $figure) {
+            self::assertNotSame('', $results->text("$figure.formula"), $figure);
+            self::assertGreaterThanOrEqual(0, $results->int("$figure.n"));
+            if ($results->at("$figure.value") === null && $results->at("$figure.low") === null) {
+                self::assertNotNull($results->at("$figure.note"), "$figure says why it is missing");
+            }
+        }
+        self::assertEqualsWithDelta(1 / 3, $results->at('questions.0.facility.value'), 1e-12);
+        self::assertLessThan(1 / 3, $results->at('questions.0.facility.low'));
+        self::assertGreaterThan(1 / 3, $results->at('questions.0.facility.high'));
+    }
+
+    public function testRungsAndBinsHoldEveryStudentOnce(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76']]);
+        $this->sitAll($handout, ['Benoît Larsen' => 'a', 'Cleo Marsh' => 'b']);
+        $results = $this->results($handout);
+
+        self::assertSame(3, array_sum(array_map(static fn (Json $r): int => $r->int('students'), $results->list('rungs'))));
+        self::assertSame(3, array_sum(array_map(static fn (Json $b): int => $b->int('students'), $results->list('bins'))));
+        self::assertSame('9', $results->text('points'));
+        self::assertSame(2, $results->int('students.0.rung'), '5 of 9 is on the second rung');
+    }
+
+    /** @param array<string, string> $picks option by name */
+    private function sitAll(string $handout, array $picks): void
+    {
+        foreach ($picks as $name => $option) {
+            $this->world->sit($name, $handout, ['e-choice' => ['options' => [$option]]]);
+        }
+    }
+
+    private function results(string $handout): Json
+    {
+        return $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results");
+    }
+}

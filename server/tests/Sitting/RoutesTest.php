@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Sitting;
+
+use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Paper\PublishInput;
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+
+/** Routes, returns, orders and what is remembered between saves, as a student meets them. */
+final class RoutesTest extends ApiCase
+{
+    private string $sitting;
+
+    public function testTheRouteLeadsByWhatTheSectionEarned(): void
+    {
+        foreach ([['a', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'reef', ['e-choice', 'e-text']]] as $i => [$option, $text, $way]) {
+            $this->begin(array_keys($this->world->students)[$i], ['below' => '1/2', 'then' => 'end', 'else' => 's2']);
+            $this->save('e-choice', ['options' => [$option]]);
+            $this->save('e-text', ['text' => $text]);
+            $view = $this->step('go-on', ['visit' => 1]);
+            self::assertSame($way, $view->column('steps', 'entry'), "$option and $text");
+            self::assertSame(count($way) === 2, $view->at('ended'));
+        }
+    }
+
+    public function testMissedQuestionsComeBackAndEarnLess(): void
+    {
+        $this->begin('Ada Okafor', null, ['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
+        $this->save('e-choice', ['options' => ['b']]);
+        $this->save('e-text', ['text' => 'SECRETROCK']);
+        $view = $this->step('go-on', ['visit' => 1]);
+        self::assertSame([['e-choice', 1], ['e-text', 1], ['e-choice', 2]], self::steps($view), 'only what was missed');
+
+        $this->save('e-choice', ['options' => ['b']], 2);
+        self::assertSame(3, $this->step('go-on', ['visit' => 2])->int('visit'));
+        $this->save('e-choice', ['options' => ['a']], 3);
+        $view = $this->step('go-on', ['visit' => 3]);
+        self::assertSame('Further out', $view->text('section'));
+        $this->save('e-number', ['text' => '98.76 m']);
+        self::assertTrue($this->step('go-on', ['visit' => 4])->at('ended'));
+        $this->step('hand-in', ['visit' => 4]);
+        self::assertEqualsWithDelta(4.5, $this->database->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, 'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half');
+    }
+
+    public function testGoingOnTwiceGoesOnOnce(): void
+    {
+        $this->begin('Ada Okafor');
+        self::assertSame(2, $this->step('go-on', ['visit' => 1])->int('visit'));
+        self::assertSame(2, $this->step('go-on', ['visit' => 1])->int('visit'), 'a repeated click is harmless');
+        $this->step('hand-in', ['visit' => 2]);
+        self::assertSame('handed in', $this->step('hand-in', ['visit' => 2])->text('state'));
+        self::assertSame('handed in', $this->step('go-on', ['visit' => 2])->text('state'), 'handed in stays handed in');
+    }
+
+    public function testHandingInBeforeTheEndIsRefused(): void
+    {
+        $this->begin('Ada Okafor');
+        self::assertSame('There is more to do.', $this->refused(409, 'POST', "/me/sittings/$this->sitting/hand-in", ['visit' => 1])->text('title'));
+    }
+
+    public function testShuffledOrderIsEachStudentsOwnAndStays(): void
+    {
+        $handout = $this->world->handOut(['shuffleQuestions' => true, 'shuffleOptions' => true]);
+        $orders = [];
+        foreach ($this->world->students as $student) {
+            $first = $this->as($student)->get('POST', "/me/handouts/$handout/open");
+            $again = $this->get('GET', '/me/sittings/'.$first->text('id'));
+            self::assertSame($first->column('steps', 'entry'), $again->column('steps', 'entry'));
+            self::assertSame(self::options($first), self::options($again));
+            self::assertEqualsCanonicalizing(['a', 'b'], self::options($first));
+            self::assertEqualsCanonicalizing(['e-choice', 'e-text'], $first->column('steps', 'entry'));
+            $orders[] = $first->column('steps', 'entry');
+        }
+        self::assertCount(3, $orders);
+    }
+
+    public function testASettledAnswerChangesNoMore(): void
+    {
+        $handout = $this->world->handOut(['feedback' => 'at once']);
+        $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $this->save('e-choice', ['options' => ['b']]);
+        $this->step('settle', ['entry' => 'e-choice', 'try' => 1]);
+        self::assertSame('older', $this->save('e-choice', ['options' => ['a']], counter: 2));
+        self::assertSame(['b'], $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.value.options'));
+    }
+
+    public function testAHintIsShownOnceAskedForAndRemembered(): void
+    {
+        $this->begin('Ada Okafor');
+        self::assertNull($this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.hint'));
+        $this->step('hint', ['entry' => 'e-choice', 'try' => 1]);
+        self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'));
+        self::assertSame('kept', $this->save('e-choice', ['options' => ['a']]));
+        self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'), 'answering does not close it');
+    }
+
+    public function testAKeyThatChangesBetweenTwoSavesHoldsForTheNext(): void
+    {
+        $handout = $this->begin('Ada Okafor');
+        $this->save('e-text', ['text' => 'harbour reef']);
+        self::assertSame('wrong', $this->verdict());
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'harbour reef']]);
+        $this->as($this->world->students['Ada Okafor']);
+        self::assertSame('kept', $this->save('e-text', ['text' => 'Harbour  Reef'], counter: 2));
+        self::assertSame('right', $this->verdict(), 'what was remembered of the key is not used');
+    }
+
+    public function testHidingTheHandoutEndsSavingAtOnce(): void
+    {
+        $handout = $this->begin('Ada Okafor');
+        $this->save('e-text', ['text' => 'one']);
+        $this->database->run('UPDATE handout SET visible = false WHERE id = :id', ['id' => $handout]);
+        $this->refused(404, 'PUT', "/me/sittings/$this->sitting/responses", $this->body('e-text', ['text' => 'two'], 1, 2));
+        self::assertSame('{"text": "one"}', $this->database->row('SELECT value FROM response')?->text('value'));
+        $this->database->run('UPDATE handout SET visible = true WHERE id = :id', ['id' => $handout]);
+        self::assertSame('kept', $this->save('e-text', ['text' => 'two'], counter: 2));
+    }
+
+    public function testAnotherStudentDoesNotSaveByWhatIsRemembered(): void
+    {
+        $this->begin('Ada Okafor');
+        $this->save('e-text', ['text' => 'one']);
+        $this->as($this->world->students['Benoît Larsen'])->refused(404, 'PUT', "/me/sittings/$this->sitting/responses", $this->body('e-text', ['text' => 'two'], 1, 2));
+    }
+
+    /**
+     * @param array<string, mixed>|null $route
+     * @param array<string, mixed>|null $mastery
+     */
+    private function begin(string $name, ?array $route = null, ?array $mastery = null): string
+    {
+        $papers = $this->world->get(Papers::class);
+        $paper = $papers->create($this->world->lead, new PaperInput($this->world->paperDocument($route, $mastery)));
+        $handout = $this->world->handOut([], $papers->publish($this->world->lead, $paper->id, new PublishInput($paper->version))->editionId);
+        $this->sitting = $this->as($this->world->students[$name])->get('POST', "/me/handouts/$handout/open")->text('id');
+
+        return $handout;
+    }
+
+    /** @param array<string, mixed> $value */
+    private function save(string $entry, array $value, int $try = 1, int $counter = 1): mixed
+    {
+        return $this->get('PUT', "/me/sittings/$this->sitting/responses", $this->body($entry, $value, $try, $counter))->at('kept.0.fate');
+    }
+
+    /**
+     * @param array<string, mixed> $value
+     *
+     * @return array<string, mixed>
+     */
+    private function body(string $entry, array $value, int $try, int $counter): array
+    {
+        return ['saves' => [['entry' => $entry, 'try' => $try, 'value' => $value, 'counter' => $counter, 'clientId' => "c$counter"]]];
+    }
+
+    /** @param array<string, mixed> $body */
+    private function step(string $act, array $body): Json
+    {
+        return $this->get('POST', "/me/sittings/$this->sitting/$act", $body);
+    }
+
+    private function verdict(): string
+    {
+        return $this->database->row("SELECT verdict FROM response WHERE entry = 'e-text'")?->text('verdict') ?? '';
+    }
+
+    /** @return list<array{mixed, mixed}> */
+    private static function steps(Json $view): array
+    {
+        return array_map(static fn (Json $s): array => [$s->at('entry'), $s->at('try')], $view->list('steps'));
+    }
+
+    /** @return list<mixed> */
+    private static function options(Json $view): array
+    {
+        foreach ($view->list('steps') as $step) {
+            if ($step->at('entry') === 'e-choice') {
+                return $step->column('face.options', 'id');
+            }
+        }
+        self::fail('There is a choice in the first section.');
+    }
+}
