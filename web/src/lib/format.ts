@@ -7,6 +7,13 @@ export function rational(text: string): number {
   return Number(over) / Number(under)
 }
 
+/** 73/20 reads as 3.65 where the decimal ends soon; what is no number stays as it is. */
+export function decimal(text: string): string {
+  const value = rational(text)
+  const short = String(Math.round(value * 1e6) / 1e6)
+  return text.trim() !== '' && Math.abs(Number(short) - value) < 1e-12 ? short : text
+}
+
 /** Marks without needless zeros: 3, 2.5, 0.33. */
 export const marks = (value: number) => String(Math.round(value * 100) / 100)
 

@@ -1,5 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
-import { percent, rational } from '@/lib/format'
+import { percent, rational, decimal } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { useTerms } from './terms'
 
@@ -99,13 +99,6 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
       {showKey && item.explanation ? <Aside title="Worked explanation" html={item.explanation} /> : null}
     </div>
   )
-}
-
-/** 73/20 reads as 3.65 where the decimal ends soon. */
-export function decimal(text: string): string {
-  const value = rational(text)
-  const short = String(Math.round(value * 1e6) / 1e6)
-  return Math.abs(Number(short) - value) < 1e-12 ? short : text
 }
 
 function RubricTable({ item, idea }: { item: Schemas['OpenItem']; idea: (id: string | null) => string | undefined }) {

@@ -1,6 +1,6 @@
 import { RichEditor } from '@/ui/RichEditor'
+import { ExactField } from '@/ui/ExactField'
 import { TextField } from '@/ui/Field'
-import { decimal } from './ItemCard'
 import { RuleEditor } from './RuleEditor'
 import { TermSelect } from './TermSelect'
 import type { Item } from './types'
@@ -28,13 +28,7 @@ export function ItemForm({
           fault={faults.title}
           placeholder="made from the prompt if left empty"
         />
-        <TextField
-          label="Marks"
-          inputMode="decimal"
-          value={decimal(item.points)}
-          onChange={(e) => set({ points: e.target.value })}
-          fault={faults.points}
-        />
+        <ExactField label="Marks" value={item.points} onChange={(points) => set({ points })} fault={faults.points} />
         <TermSelect
           kind="skills"
           label="Skill"

@@ -1,8 +1,8 @@
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
-import { decimal } from './ItemCard'
 import { useTerms } from './terms'
-import { SelectField, TextField } from '@/ui/Field'
+import { ExactField } from '@/ui/ExactField'
+import { SelectField } from '@/ui/Field'
 import { Credit, LineTools, Meaning, moved, replaced, without } from './ruleLines'
 
 export function NumberEditor({
@@ -24,21 +24,19 @@ export function NumberEditor({
           <div key={i} className="grid grid-cols-[1fr_auto] gap-x-3 gap-y-2 border-b py-3">
             <div className="flex flex-col gap-2">
               <div className="flex flex-wrap items-center gap-2">
-                <TextField
+                <ExactField
                   label={`Number for ${name}`}
                   hideLabel
-                  value={decimal(target.value)}
-                  inputMode="decimal"
-                  onChange={(e) => set({ value: e.target.value })}
+                  value={target.value}
+                  onChange={(value) => set({ value })}
                   className="!w-32"
                 />
                 <span aria-hidden>±</span>
-                <TextField
+                <ExactField
                   label={`Tolerance of ${name}`}
                   hideLabel
-                  value={decimal(target.tolerance)}
-                  inputMode="decimal"
-                  onChange={(e) => set({ tolerance: e.target.value })}
+                  value={target.tolerance}
+                  onChange={(tolerance) => set({ tolerance })}
                   className="!w-24"
                 />
                 <SelectField

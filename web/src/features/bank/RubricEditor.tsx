@@ -1,7 +1,7 @@
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
-import { decimal } from './ItemCard'
 import { TermSelect } from './TermSelect'
+import { ExactField } from '@/ui/ExactField'
 import { TextField } from '@/ui/Field'
 import { replaced, without } from './ruleLines'
 
@@ -42,12 +42,11 @@ export function RubricEditor({
                 set({ ...criterion, levels: replaced(criterion.levels, j, { ...level, ...change }) })
               return (
                 <div key={j} className="mt-2 grid grid-cols-[4rem_1fr_1fr_auto] items-center gap-2">
-                  <TextField
+                  <ExactField
                     label={`Points of ${name}`}
                     hideLabel
-                    inputMode="decimal"
-                    value={decimal(level.points)}
-                    onChange={(e) => setLevel({ points: e.target.value })}
+                    value={level.points}
+                    onChange={(points) => setLevel({ points })}
                   />
                   <TextField
                     label={`Descriptor of ${name}`}

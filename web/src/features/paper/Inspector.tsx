@@ -1,6 +1,7 @@
 import type { Schemas } from '@/lib/api/client'
 import { rational } from '@/lib/format'
 import { Button } from '@/ui/Button'
+import { ExactField } from '@/ui/ExactField'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 
@@ -21,11 +22,11 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
       {entry?.kind === 'question' ? (
         <section>
           <h2 className="mb-2 text-lg">This question here</h2>
-          <TextField
+          <ExactField
+            key={entry.id}
             label="Marks in this paper"
-            inputMode="decimal"
-            value={short(entry.points)}
-            onChange={(e) => onChange(withEntry(paper, { ...entry, points: e.target.value || '0' }))}
+            value={entry.points}
+            onChange={(points) => onChange(withEntry(paper, { ...entry, points: points || '0' }))}
           />
         </section>
       ) : null}
@@ -84,8 +85,6 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
     </div>
   )
 }
-
-const short = (text: string) => (text.includes('/') ? String(Math.round(rational(text) * 1e6) / 1e6) : text)
 
 function RouteForm({
   paper,

@@ -1,0 +1,104 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { show } from '@/testing/page'
+import { sent, serve } from '@/testing/server'
+import BankDesk from './BankDesk'
+import { blankItem } from './types'
+
+const line = (id: string, title: string) => ({
+  id,
+  title,
+  type: 'text',
+  gist: '',
+  points: '1',
+  skill: null,
+  misconceptions: [],
+  author: 'Maren',
+  updatedAt: '2026-11-02T09:00:00Z',
+  usedIn: 1,
+  facility: 0.61,
+  students: 84,
+})
+const view = (id: string, title: string) => ({
+  id,
+  item: {
+    ...blankItem('text'),
+    title,
+    rule: {
+      ...blankItem('text').rule,
+      forms: [{ text: `${title} key`, credit: '1', feedback: '', misconception: null }],
+    },
+  },
+  version: 1,
+  author: 'Maren',
+  updatedBy: 'Maren',
+  updatedAt: '',
+  archived: false,
+  defects: [],
+  papers: ['Tides'],
+  record: { handouts: 4, students: 84, facility: 0.61, lines: [] },
+})
+beforeEach(() =>
+  serve({
+    'GET /api/bank/terms': {
+      skills: [{ id: 'k1', name: 'Bearings', questions: 2 }],
+      misconceptions: [{ id: 'm1', name: 'reciprocal by 360 − b', questions: 1 }],
+      units: [],
+    },
+    'GET /api/items': {
+      items: [line('i1', 'Neap tide'), line('i2', 'Buoy colours')],
+      types: { text: 2, choice: 5 },
+      total: 2,
+    },
+    'GET /api/items/i1': view('i1', 'Neap tide'),
+    'GET /api/items/i2': view('i2', 'Buoy colours'),
+  }),
+)
+const open = (at = '/bank') => show(<BankDesk />, at, '/bank')
+const asked = () => sent('GET', '/api/items').at(-1)?.path
+
+describe('The bank', () => {
+  it('reads the first question with its key and record', async () => {
+    open()
+    expect(await screen.findByRole('heading', { name: 'Neap tide' })).toBeTruthy()
+    expect(screen.getByText('61 % mean credit, 84 students in 4 handouts, first tries.')).toBeTruthy()
+    expect(screen.getByText(/Neap tide key/)).toBeTruthy()
+    expect(screen.getByText('2 questions')).toBeTruthy()
+  })
+
+  it('hides the key by a key', async () => {
+    const user = open()
+    await screen.findByText(/Neap tide key/)
+    await user.keyboard('v')
+    expect(screen.queryByText(/Neap tide key/)).toBeNull()
+  })
+
+  it('leafs and opens by keys', async () => {
+    const user = open()
+    await screen.findByRole('heading', { name: 'Neap tide' })
+    await user.keyboard('j')
+    expect(await screen.findByRole('heading', { name: 'Buoy colours' })).toBeTruthy()
+    await user.keyboard('{Enter}')
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/bank/i2'))
+  })
+
+  it('narrows by words, skill, misconception and type, and keeps them in the address', async () => {
+    const user = open()
+    await screen.findByRole('heading', { name: 'Neap tide' })
+    await user.keyboard('/')
+    expect(document.activeElement).toBe(screen.getByLabelText('Search'))
+    await user.keyboard('tide')
+    await waitFor(() => expect(asked()).toContain('q=tide'))
+    await user.selectOptions(screen.getByLabelText('Skill'), 'k1')
+    await user.selectOptions(screen.getByLabelText('Misconception'), 'm1')
+    await user.click(within(screen.getByRole('group', { name: 'Type' })).getByLabelText(/text/))
+    await waitFor(() => expect(asked()).toBe('/api/items?q=tide&skill=k1&misconception=m1&type=text'))
+    expect(screen.getByLabelText('address').textContent).toBe('/bank?q=tide&skill=k1&misconception=m1&type=text')
+  })
+
+  it('starts from a link with its filter', async () => {
+    open('/bank?type=choice&q=buoy')
+    await waitFor(() => expect(asked()).toBe('/api/items?q=buoy&type=choice'))
+    expect((screen.getByLabelText('Search') as HTMLInputElement).value).toBe('buoy')
+  })
+})

@@ -1,0 +1,126 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { show } from '@/testing/page'
+import { bodies, Refusal, serve } from '@/testing/server'
+import HandOut from './HandOut'
+
+const paper = (title: string, editionId: string | null) => ({
+  id: title,
+  title,
+  sections: 1,
+  questions: 3,
+  editionId,
+  edition: editionId ? 2 : null,
+  ahead: false,
+  handouts: 0,
+  updatedBy: 'Maren',
+  updatedAt: '',
+})
+const made = { id: 'h1', expected: 55 }
+const base = {
+  'GET /api/papers': { papers: [paper('Tides', 'ed1'), paper('Draft', null)] },
+  'GET /api/classes': {
+    classes: [
+      { id: 'c1', name: '8 Kestrel', code: 'A', students: 28 },
+      { id: 'c2', name: '8 Tern', code: 'B', students: 27 },
+    ],
+  },
+  'GET /api/classes/c2': { id: 'c2', name: '8 Tern', code: 'B', students: [{ id: 's1', name: 'Alba', joinedAt: '' }] },
+  'POST /api/handouts': made,
+}
+const open = (at = '/handouts/new') => show(<HandOut />, at, '/handouts/new')
+const go = () => screen.getByRole('button', { name: /^Hand out/ }) as HTMLButtonElement
+beforeEach(() => serve(base))
+
+describe('Handing out', () => {
+  it('offers published papers alone, and names what will happen', async () => {
+    const user = open()
+    const papers = await screen.findByLabelText('Paper')
+    expect(
+      within(papers)
+        .getAllByRole('option')
+        .map((o) => o.textContent),
+    ).toEqual(['Choose a published paper', 'Tides, edition 2'])
+    expect(go().disabled).toBe(true)
+    await user.selectOptions(papers, 'ed1')
+    await user.click(screen.getByLabelText('8 Kestrel, 28 students'))
+    await user.click(screen.getByLabelText('8 Tern, 27 students'))
+    expect(go().textContent).toBe('Hand out to 2 classes')
+    expect(screen.getByText('to 55 students')).toBeTruthy()
+  })
+
+  it('sends every condition, and goes to the Lookout', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
+    const attempts = screen.getByLabelText('Attempts')
+    expect((screen.getByLabelText('Which counts') as HTMLSelectElement).disabled).toBe(true)
+    await user.tripleClick(attempts)
+    await user.keyboard('3')
+    await user.selectOptions(screen.getByLabelText('Which counts'), 'latest')
+    await user.click(screen.getByLabelText('Questions in an own order for each student'))
+    await user.click(screen.getByLabelText(/Right or wrong at once/))
+    await user.click(go())
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/lookout/h1'))
+    expect(bodies('POST', '/api/handouts')).toMatchObject([
+      {
+        editionId: 'ed1',
+        classes: ['c1'],
+        students: [],
+        visible: true,
+        opensAt: null,
+        closesAt: null,
+        conditions: {
+          attempts: 3,
+          counts: 'latest',
+          shuffleQuestions: true,
+          shuffleOptions: false,
+          feedback: 'at once',
+        },
+      },
+    ])
+    expect(screen.getByText('Handed out to 55 students.')).toBeTruthy()
+  })
+
+  it('hands to single students of another class too', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.selectOptions(await screen.findByLabelText('or single students of'), 'c2')
+    await user.click(await screen.findByLabelText('Alba'))
+    expect(go().textContent).toBe('Hand out to 1 student')
+    await user.click(go())
+    await waitFor(() => expect(bodies('POST', '/api/handouts')).toMatchObject([{ classes: [], students: ['s1'] }]))
+  })
+
+  it('names a fault at its field, keeps the rest, and sends the same request again', async () => {
+    let calls = 0
+    serve({
+      ...base,
+      'POST /api/handouts': () =>
+        ++calls === 1 ? new Refusal(422, 'No.', '', { closesAt: 'It must close after it opens.' }) : made,
+    })
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
+    await user.click(go())
+    expect(await screen.findByText('✕ It must close after it opens.')).toBeTruthy()
+    expect((screen.getByLabelText('8 Kestrel, 28 students') as HTMLInputElement).checked).toBe(true)
+    await user.click(go())
+    await waitFor(() => expect(calls).toBe(2))
+    const [first, second] = bodies('POST', '/api/handouts') as { requestId: string }[]
+    expect(first?.requestId).toBe(second?.requestId)
+  })
+
+  it('goes to the list when students cannot see it yet', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
+    await user.click(screen.getByLabelText('Students can see it'))
+    await user.click(go())
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/handouts'))
+    expect(bodies('POST', '/api/handouts')).toMatchObject([{ visible: false }])
+  })
+
+  it('says where to go while no paper is published', async () => {
+    serve({ ...base, 'GET /api/papers': { papers: [paper('Draft', null)] } })
+    open()
+    expect(await screen.findByText('No paper is published yet')).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'To the papers' })).toBeTruthy()
+  })
+})

@@ -1,0 +1,176 @@
+import { act, screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { show } from '@/testing/page'
+import { sent, serve } from '@/testing/server'
+import LookoutDesk from './LookoutDesk'
+import type { Row } from './rows'
+
+class Stream {
+  static open: Stream[] = []
+  static OPEN = 1
+  static CLOSED = 2
+  readyState = 1
+  onopen?: () => void
+  onmessage?: (e: { data: string }) => void
+  onerror?: () => void
+  constructor(readonly url: string) {
+    Stream.open.push(this)
+  }
+  close() {}
+  say(message: unknown) {
+    act(() => this.onmessage?.({ data: JSON.stringify(message) }))
+  }
+}
+
+const row = (name: string, change: Partial<Row> = {}): Row => ({
+  studentId: name,
+  name,
+  sittingId: `s-${name}`,
+  state: 'open',
+  attempt: 1,
+  version: 1,
+  at: 'e1',
+  cells: {},
+  route: ['e1', 'e2'],
+  marks: 0,
+  of: 0,
+  rung: 0,
+  ...change,
+})
+const snapshot = (rows: Row[], status = 'open') => ({
+  handout: {
+    id: 'h1',
+    title: 'Tides',
+    classes: ['8 Kestrel'],
+    status,
+    madeAt: '2026-11-02T09:00:00Z',
+    opensAt: null,
+    group: null,
+  },
+  columns: [
+    { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number' },
+    { entry: 'e2', number: 2, title: 'Buoy', section: 'First look', points: 1, type: 'choice' },
+  ],
+  rows,
+  rungs: ['footing', 'climbing', 'clear'],
+})
+const rows = [
+  row('Ada', { cells: { e1: { code: 'wrong', try: 1 } }, marks: 0, of: 1, rung: 1, at: 'e2' }),
+  row('Benoît', { cells: { e1: { code: 'right', try: 1 }, e2: { code: 'right', try: 1 } }, marks: 2, of: 2, rung: 3 }),
+  row('Cleo', { sittingId: null, state: 'expected', at: null }),
+]
+const names = () => screen.getAllByRole('rowheader').map((th) => (th.textContent ?? '').replace(/not here$/, ''))
+const open = () => show(<LookoutDesk />, '/lookout/h1', '/lookout/:id')
+
+beforeEach(() => {
+  Stream.open = []
+  vi.stubGlobal('EventSource', Stream)
+  serve({ 'GET /api/handouts/h1/lookout': snapshot(rows), 'POST /api/handouts/h1/close': { handedIn: 2 } })
+})
+
+describe('The Lookout', () => {
+  it('counts who is here, and sorts by credit and progress', async () => {
+    const user = open()
+    expect(await screen.findByText('2 joined of 3 · 0 handed in')).toBeTruthy()
+    expect(names()).toEqual(['Ada', 'Benoît', 'Cleo'])
+    await user.keyboard('2')
+    expect(names()).toEqual(['Benoît', 'Ada', 'Cleo'])
+    await user.keyboard('1')
+    expect(names()).toEqual(['Ada', 'Benoît', 'Cleo'])
+  })
+
+  it('hides every name by one key', async () => {
+    const user = open()
+    await screen.findByText('Ada')
+    await user.keyboard('n')
+    expect(names()).toEqual(['Student 1', 'Student 2', 'Student 3'])
+    expect(document.body.textContent).not.toMatch(/Ada|Benoît|Cleo/)
+  })
+
+  it('shows an answer as it comes, and nothing older than what is shown', async () => {
+    open()
+    await screen.findByText('Ada')
+    const cleo = () => within(screen.getByText('Cleo').closest('tr') as HTMLElement)
+    expect(cleo().getByText('not here')).toBeTruthy()
+    const stream = Stream.open.at(-1) as Stream
+    expect(stream.url).toBe('/api/handouts/h1/live')
+    stream.say({
+      kind: 'row',
+      row: row('Cleo', { version: 3, cells: { e1: { code: 'right', try: 1 } }, marks: 1, of: 1, rung: 3 }),
+    })
+    await waitFor(() => expect(cleo().queryByText('not here')).toBeNull())
+    expect(cleo().getByText('1 of 1')).toBeTruthy()
+    stream.say({ kind: 'row', row: row('Cleo', { version: 2, cells: {} }) })
+    stream.say({
+      kind: 'row',
+      row: row('Ada', { version: 2, marks: 1, of: 1, cells: { e1: { code: 'right', try: 1 } } }),
+    })
+    await waitFor(() => expect(screen.getAllByText('1 of 1')).toHaveLength(2))
+  })
+
+  it('asks for the whole picture after each connection', async () => {
+    open()
+    await screen.findByText('Ada')
+    const before = sent('GET', '/api/handouts/h1/lookout').length
+    await act(async () => Stream.open.at(-1)?.onopen?.())
+    expect(await screen.findByText('live')).toBeTruthy()
+    expect(sent('GET', '/api/handouts/h1/lookout').length).toBe(before + 1)
+  })
+
+  it('finds the silent ones', async () => {
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Silent 1' }))
+    expect(names()).toEqual(['Cleo'])
+  })
+
+  it('closes only after saying what that does', async () => {
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Close' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    expect(sent('POST', '/api/handouts/h1/close')).toEqual([])
+    await user.click(dialog.getByRole('button', { name: 'Close and hand in 2 open sittings' }))
+    expect(await screen.findByText(/What students had entered has been handed in/)).toBeTruthy()
+    expect(sent('POST', '/api/handouts/h1/close')).toHaveLength(1)
+  })
+
+  it('opens one student’s work beside the picture, and leafs by keys', async () => {
+    const work = (student: string) => ({
+      sittingId: '',
+      student,
+      state: 'open',
+      attempt: 1,
+      marks: '0',
+      of: '2',
+      message: '',
+      reply: null,
+      late: [],
+      answers: [
+        {
+          entry: 'e1',
+          try: 1,
+          number: 1,
+          title: 'Range',
+          given: `${student} wrote this`,
+          verdict: 'wrong',
+          key: '3.9 m',
+          comment: '',
+          misconceptions: ['adds instead of subtracts'],
+        },
+      ],
+    })
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot(rows),
+      'GET /api/sittings/s-Ada': work('Ada'),
+      'GET /api/sittings/s-Beno%C3%AEt': work('Benoît'),
+    })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Ada' }))
+    expect(await screen.findByText('Ada wrote this')).toBeTruthy()
+    expect(screen.getByText('key: 3.9 m')).toBeTruthy()
+    expect(screen.getByText('adds instead of subtracts')).toBeTruthy()
+    await user.keyboard('j')
+    expect(await screen.findByText('Benoît wrote this')).toBeTruthy()
+    await user.keyboard('{Escape}')
+    expect(screen.queryByText('Benoît wrote this')).toBeNull()
+  })
+})

@@ -1,0 +1,34 @@
+import type { Schemas } from '@/lib/api/client'
+import { done } from './order'
+import type { Marking } from './useMarking'
+
+/** The answers of the question, those that look alike as one line. */
+export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeView'][]; marking: Marking }) {
+  const { answers, at, setAt, open } = marking
+  return (
+    <>
+      <h2 className="pb-1 font-sans text-sm font-normal tracking-normal text-quiet">Alike answers together</h2>
+      <ol>
+        {sets.map((s, i) => {
+          const n = s.answers.filter((p) => answers[p] && done(answers[p])).length
+          const on = s.answers.includes(at)
+          return (
+            <li key={i} className="border-b">
+              <button
+                className={`w-full px-2.5 py-2 text-left ${on ? 'rung-row' : 'hover:bg-pale'}`}
+                aria-current={on || undefined}
+                onClick={() => setAt(s.answers.find((p) => answers[p] && !done(answers[p])) ?? s.answers[0] ?? at)}
+              >
+                <span className={`line-clamp-2 ${on ? 'font-bold' : ''}`}>{s.label}</span>
+                <span className="text-sm text-quiet">
+                  {s.answers.length === 1 ? 'alone' : `${s.answers.length} alike`}
+                  {open ? `, ${n} marked` : ''}
+                </span>
+              </button>
+            </li>
+          )
+        })}
+      </ol>
+    </>
+  )
+}

@@ -1,0 +1,36 @@
+import type { Schemas } from '@/lib/api/client'
+import { Bar, barOf } from '@/ui/Bar'
+import { done, type Answer } from './order'
+
+type Props = { answer: Answer; set: Schemas['MarkingLookAlikeView'] | undefined; at: number; open: boolean }
+
+/** The answer at hand, as the student wrote it. */
+export function AnswerSheet({ answer, set, at, open }: Props) {
+  const place = set ? set.answers.indexOf(at) : -1
+  return (
+    <article className="rung-top rounded border bg-sheet p-6" aria-label="The answer at hand">
+      <p className="flex text-sm text-quiet">
+        <span className="flex-1">
+          {answer.student}
+          {set && set.answers.length > 1 ? ` · answer ${place + 1} of ${set.answers.length} in this set` : ''}
+        </span>
+        <span>
+          {open ? answer.readAs : ''}
+          {answer.returned ? ' · returned' : ''}
+          {answer.try > 1 ? ` · try ${answer.try}` : ''}
+        </span>
+      </p>
+      <p className="mt-2 text-lg leading-relaxed whitespace-pre-wrap">{answer.given}</p>
+      {done(answer) && open ? (
+        <p className="mt-3 border-t pt-2 text-[15px]">
+          <Bar code={barOf(answer.verdict)} /> marked
+        </p>
+      ) : null}
+      {answer.comment ? (
+        <p className="mt-2 text-[15px]">
+          <b className="text-blue">Your comment</b> {answer.comment}
+        </p>
+      ) : null}
+    </article>
+  )
+}

@@ -1,0 +1,233 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { bodies, Refusal, serve } from '@/testing/server'
+import MarkingDesk from './MarkingDesk'
+
+type Answer = Schemas['MarkingMarkedAnswerView']
+const answer = (n: number, change: Partial<Answer> = {}): Answer => ({
+  sittingId: `s${n}`,
+  try: 1,
+  student: `Student ${n}`,
+  given: `Answer ${n}`,
+  response: { text: `Answer ${n}` },
+  readAs: '',
+  verdict: 'by hand',
+  credit: null,
+  byHand: false,
+  levels: null,
+  comment: '',
+  markVersion: 0,
+  returned: false,
+  ...change,
+})
+const rubric = {
+  type: 'open',
+  title: 'Why two tides?',
+  prompt: '<p>Why are there two tides a day?</p>',
+  points: '4',
+  rule: {
+    criteria: [
+      {
+        name: 'Cause',
+        levels: [
+          { points: '0', descriptor: 'none' },
+          { points: '2', descriptor: 'the moon' },
+        ],
+      },
+      {
+        name: 'Effect',
+        levels: [
+          { points: '0', descriptor: 'none' },
+          { points: '2', descriptor: 'two bulges' },
+        ],
+      },
+    ],
+  },
+} as unknown as Schemas['Item']
+const written = { ...rubric, type: 'text', rule: { forms: [] } } as unknown as Schemas['Item']
+const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['MarkingDeskView'] => ({
+  handoutId: 'h1',
+  handout: 'Tides',
+  entry: 'e4',
+  number: 4,
+  title: 'Why two tides?',
+  item: rubric,
+  answers: [answer(0), answer(1), answer(2)],
+  sets: [
+    { label: 'Answer 0', answers: [0, 2] },
+    { label: 'Answer 1', answers: [1] },
+  ],
+  shelf: ['Name the sun too.'],
+  questions: [{ entry: 'e4', number: 4, title: 'Why two tides?', waiting: 3 }],
+  namesHidden: false,
+  markStep: 0.5,
+  ...change,
+})
+const open = (view = desk(), mayChangeKey = true) =>
+  show(
+    <MarkingDesk
+      desk={view}
+      startWithKey={false}
+      onKeyShut={() => undefined}
+      mayChangeKey={mayChangeKey}
+      ruleEditor={() => <p>The rule</p>}
+    />,
+  )
+const marked = (levels: number[], markVersion = 1) => ({
+  credit: '1',
+  verdict: 'right',
+  byHand: true,
+  levels,
+  comment: '',
+  markVersion,
+})
+const atHand = () => within(screen.getByRole('article', { name: 'The answer at hand' }))
+
+describe('Marking by keys alone', () => {
+  it('gives levels, keeps, and goes to the next answer that waits, set by set', async () => {
+    serve({ 'PUT /api/marks': marked([1, 1]) })
+    const user = open()
+    expect(atHand().getByText('Answer 0')).toBeTruthy()
+    expect(atHand().getByText(/answer 1 of 2 in this set/)).toBeTruthy()
+    await user.keyboard('11')
+    expect(screen.getByText('4', { selector: 'span' })).toBeTruthy()
+    await user.keyboard('{Enter}')
+    expect(atHand().getByText('Answer 2')).toBeTruthy()
+    expect(bodies('PUT', '/api/marks')).toEqual([
+      { sittingId: 's0', entry: 'e4', try: 1, levels: [1, 1], credit: null, comment: '', markVersion: 0 },
+    ])
+    await waitFor(() => expect(screen.getByText('1 of 3 marked')).toBeTruthy())
+    await user.keyboard('10{Enter}')
+    expect(atHand().getByText('Answer 1')).toBeTruthy()
+    expect(bodies('PUT', '/api/marks')[1]).toMatchObject({ sittingId: 's2', levels: [1, 0] })
+  })
+
+  it('does not keep a mark while a criterion has no level', async () => {
+    serve({})
+    const user = open()
+    await user.keyboard('1{Enter}')
+    expect(screen.getByText(/Pick a level for "Effect" first/)).toBeTruthy()
+    expect(bodies('PUT', '/api/marks')).toEqual([])
+  })
+
+  it('writes a comment, takes one off the shelf, and leaves letters to the field', async () => {
+    serve({ 'PUT /api/marks': marked([0, 0]) })
+    const user = open()
+    await user.keyboard('00c')
+    const box = screen.getByLabelText('Comment')
+    expect(document.activeElement).toBe(box)
+    await user.keyboard('a moon')
+    await user.keyboard('{Escape}a')
+    expect((box as HTMLTextAreaElement).value).toBe('a moon Name the sun too.')
+    await user.keyboard('{Enter}')
+    expect(bodies('PUT', '/api/marks')[0]).toMatchObject({ comment: 'a moon Name the sun too.' })
+  })
+
+  it('takes the last mark back', async () => {
+    serve({
+      'PUT /api/marks': ({ body }: { body: unknown }) => {
+        const { levels, markVersion } = body as { levels: number[] | null; markVersion: number }
+        return levels
+          ? marked(levels, markVersion + 1)
+          : {
+              ...marked([]),
+              credit: null,
+              verdict: 'by hand',
+              byHand: false,
+              levels: null,
+              markVersion: markVersion + 1,
+            }
+      },
+    })
+    const user = open()
+    await user.keyboard('11{Enter}')
+    await waitFor(() => expect(screen.getByText('1 of 3 marked')).toBeTruthy())
+    await user.keyboard('z')
+    await waitFor(() => expect(screen.getByText('0 of 3 marked')).toBeTruthy())
+    expect(bodies('PUT', '/api/marks')[1]).toMatchObject({
+      sittingId: 's0',
+      levels: null,
+      credit: null,
+      markVersion: 1,
+    })
+    expect(atHand().getByText('Answer 0')).toBeTruthy()
+  })
+
+  it('tells when somebody else has marked it, and changes nothing', async () => {
+    serve({ 'PUT /api/marks': new Refusal(409, 'Somebody marked this answer before you.', 'Their mark is shown now.') })
+    const user = open()
+    await user.keyboard('11{Enter}')
+    expect(await screen.findByText(/Somebody marked this answer before you/)).toBeTruthy()
+    expect(screen.getByText('0 of 3 marked')).toBeTruthy()
+  })
+})
+
+describe('Correcting the machine', () => {
+  const machine = () =>
+    desk({
+      item: written,
+      answers: [answer(0, { verdict: 'wrong', credit: '0', readAs: 'reef' })],
+      sets: [{ label: 'reef', answers: [0] }],
+    })
+
+  it('gives one student credit and goes back to the machine', async () => {
+    serve({
+      'PUT /api/marks': ({ body }: { body: unknown }) => ({
+        ...marked([]),
+        levels: null,
+        credit: (body as { credit: string | null }).credit ?? '0',
+        byHand: (body as { credit: unknown }).credit !== null,
+      }),
+    })
+    const user = open(machine())
+    await user.keyboard('2')
+    expect(await screen.findByText(/set by hand/)).toBeTruthy()
+    await user.keyboard('m')
+    await waitFor(() => expect(screen.queryByText(/set by hand/)).toBeNull())
+    expect(bodies('PUT', '/api/marks').map((b) => (b as { credit: unknown }).credit)).toEqual(['1/2', null])
+  })
+
+  it('accepts an answer for all after showing who gains, and can be undone', async () => {
+    const effect = {
+      changeId: 'c1',
+      rule: {},
+      gains: [{ student: 'Ada', given: 'reef', before: '0', after: '1' }],
+      loses: [],
+      same: 4,
+      byHand: 1,
+      returned: 0,
+      bankToo: true,
+    }
+    serve({
+      'POST /api/handouts/h1/keys/e4/preview': { ...effect, changeId: null },
+      'POST /api/handouts/h1/keys/e4': effect,
+      'POST /api/key-changes/c1/undo': effect,
+    })
+    const user = open(machine())
+    await user.keyboard('o')
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.selectOptions(dialog.getByLabelText('Credit'), '1/2')
+    await user.click(dialog.getByRole('button', { name: 'See who gains and who loses' }))
+    expect(await dialog.findByText('Gain: 1 answer')).toBeTruthy()
+    expect(dialog.getByText('Lose: nobody')).toBeTruthy()
+    expect(dialog.getByText(/1 marked by hand are left alone/)).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/keys/e4')).toEqual([])
+    await user.click(dialog.getByRole('button', { name: 'Re-mark 1 answer' }))
+    expect(bodies('POST', '/api/handouts/h1/keys/e4')).toEqual([
+      { accept: { text: 'Answer 0' }, credit: '1/2', feedback: '' },
+    ])
+    const line = await screen.findByText('Re-marked: 1 gain, 0 lose. The bank has the new key too.')
+    await user.click(within(line.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    expect(await screen.findByText('The old key holds again, and the old marks.')).toBeTruthy()
+  })
+
+  it('offers no key to those who may not change it', () => {
+    serve({})
+    open(machine(), false)
+    expect(screen.queryByRole('button', { name: /Accept for all/ })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Change the key' })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Return' })).toBeNull()
+  })
+})

@@ -1,0 +1,159 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { bodies, Refusal, sent, serve } from '@/testing/server'
+import GroupingDesk from './GroupingDesk'
+
+const group = (
+  name: string,
+  members: string[],
+  change: Partial<Schemas['RegroupGroupView']> = {},
+): Schemas['RegroupGroupView'] => ({
+  id: null,
+  name,
+  about: null,
+  nextStep: '',
+  members: members.map((m) => ({ studentId: m, name: m, reason: `${m} chose so.` })),
+  handouts: [],
+  ...change,
+})
+const proposal = {
+  id: null,
+  handoutId: 'h1',
+  handout: 'Tides',
+  name: 'After Tides',
+  aim: 'misconception',
+  groups: [
+    group('Adds instead', ['Ada', 'Benoît'], { about: 'm1', nextStep: 'Draw the curve.' }),
+    group('No shared idea', ['Cleo']),
+  ],
+  madeAt: null,
+  madeBy: null,
+}
+const kept = {
+  ...proposal,
+  id: 'g1',
+  madeAt: '2026-11-02T09:00:00Z',
+  madeBy: 'Maren',
+  groups: [group('Adds instead', ['Ada', 'Benoît'], { id: 'a' }), group('No shared idea', ['Cleo'], { id: 'b' })],
+}
+const inGroup = (name: string) => within(screen.getByRole('region', { name }))
+const members = (name: string) =>
+  inGroup(name)
+    .queryAllByRole('listitem')
+    .map((li) => li.querySelector('span')?.textContent)
+
+beforeEach(() =>
+  serve({
+    'GET /api/handouts/h1/groups': proposal,
+    'POST /api/handouts/h1/groupings': { ...proposal, id: 'g1' },
+    'GET /api/groupings/g1': kept,
+    'GET /api/papers': {
+      papers: [
+        { id: 'p1', title: 'Second look', editionId: 'ed1' },
+        { id: 'p2', title: 'Draft', editionId: null },
+      ],
+    },
+    'POST /api/groupings/g1/follow-ups': {
+      ...kept,
+      groups: [group('Adds instead', ['Ada', 'Benoît'], { id: 'a', handouts: ['Second look'] }), kept.groups[1]],
+    },
+  }),
+)
+const propose = () => show(<GroupingDesk />, '/groups/of/h1', '/groups/of/:handout')
+
+describe('A proposed grouping', () => {
+  it('says for every student why they are there', async () => {
+    propose()
+    expect(await screen.findByText('Ada chose so.')).toBeTruthy()
+    expect(inGroup('Adds instead').getByText('2 students · Draw the curve.')).toBeTruthy()
+  })
+
+  it('is changed by hand, step by step back, and says who moved whom', async () => {
+    const user = propose()
+    await user.selectOptions(await screen.findByLabelText('Group of Ada'), 'No shared idea')
+    expect(members('Adds instead')).toEqual(['Benoît'])
+    expect(members('No shared idea')).toEqual(['Cleo', 'Ada'])
+    expect(screen.getByText('Moved here by hand, from "Adds instead".')).toBeTruthy()
+    await user.selectOptions(screen.getByLabelText('Group of Benoît'), 'No shared idea')
+    expect(members('Adds instead')).toEqual([])
+    await user.click(screen.getByRole('button', { name: 'Undo' }))
+    expect(members('Adds instead')).toEqual(['Benoît'])
+    await user.keyboard('{Control>}z{/Control}')
+    expect(members('Adds instead')).toEqual(['Ada', 'Benoît'])
+    expect((screen.getByRole('button', { name: 'Undo' }) as HTMLButtonElement).disabled).toBe(true)
+  })
+
+  it('asks for another aim by a key', async () => {
+    const user = propose()
+    await screen.findByText('Ada chose so.')
+    await user.keyboard('2')
+    await waitFor(() => expect(sent('GET', '/api/handouts/h1/groups').at(-1)?.path).toContain('by=rung'))
+    expect(screen.getByRole('button', { name: 'By rung' }).getAttribute('aria-pressed')).toBe('true')
+  })
+
+  it('is kept without its empty groups', async () => {
+    const user = propose()
+    await user.selectOptions(await screen.findByLabelText('Group of Cleo'), 'Adds instead')
+    await user.clear(screen.getByLabelText('Name of the grouping'))
+    await user.type(screen.getByLabelText('Name of the grouping'), 'Monday')
+    await user.click(screen.getByRole('button', { name: 'Keep this grouping' }))
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/groups/g1'))
+    expect(bodies('POST', '/api/handouts/h1/groupings')).toEqual([
+      {
+        name: 'Monday',
+        aim: 'misconception',
+        groups: [
+          {
+            name: 'Adds instead',
+            about: 'm1',
+            members: [
+              { studentId: 'Ada', reason: 'Ada chose so.' },
+              { studentId: 'Benoît', reason: 'Benoît chose so.' },
+              { studentId: 'Cleo', reason: 'Moved here by hand, from "No shared idea".' },
+            ],
+          },
+        ],
+      },
+    ])
+  })
+})
+
+describe('A kept grouping', () => {
+  const open = () => show(<GroupingDesk />, '/groups/g1', '/groups/:id')
+
+  it('hands each group its next paper in one act', async () => {
+    const user = open()
+    const pick = await screen.findByLabelText('Adds instead, 2 students')
+    await waitFor(() =>
+      expect(
+        within(pick)
+          .getAllByRole('option')
+          .map((o) => o.textContent),
+      ).toEqual(['nothing', 'Second look']),
+    )
+    expect((screen.getByRole('button', { name: 'Hand out follow-ups' }) as HTMLButtonElement).disabled).toBe(true)
+    await user.selectOptions(pick, 'ed1')
+    await user.click(screen.getByRole('button', { name: 'Hand out to 1 group' }))
+    expect(await screen.findByText('✓ handed: Second look')).toBeTruthy()
+    expect(bodies('POST', '/api/groupings/g1/follow-ups')).toMatchObject([
+      { groups: [{ groupId: 'a', editionId: 'ed1' }] },
+    ])
+  })
+
+  it('keeps the choice when handing out fails', async () => {
+    serve({
+      'GET /api/groupings/g1': kept,
+      'GET /api/papers': { papers: [{ id: 'p1', title: 'Second look', editionId: 'ed1' }] },
+      'POST /api/groupings/g1/follow-ups': new Refusal(409, 'This group is gone.', 'Open the grouping again.'),
+    })
+    const user = open()
+    const pick = await screen.findByLabelText('No shared idea, 1 student')
+    await waitFor(() => expect(within(pick).getAllByRole('option')).toHaveLength(2))
+    await user.selectOptions(pick, 'ed1')
+    await user.click(screen.getByRole('button', { name: 'Hand out to 1 group' }))
+    expect(await screen.findByText(/This group is gone/)).toBeTruthy()
+    expect((pick as HTMLSelectElement).value).toBe('ed1')
+  })
+})

@@ -1,0 +1,213 @@
+import { screen, within } from '@testing-library/react'
+import { useState } from 'react'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { SitScreen, type Driver } from './SitScreen'
+import { keyOf, type Step, type Value } from './store'
+
+const face = (change: Partial<Schemas['SittingFaceView']> = {}): Schemas['SittingFaceView'] => ({
+  type: 'choice',
+  prompt: '<p>Which buoy?</p>',
+  options: [
+    { id: 'a', text: '<p>Red</p>' },
+    { id: 'b', text: '<p>Green</p>' },
+  ],
+  several: false,
+  unit: '',
+  unitUse: 'none',
+  criteria: [],
+  hasHint: false,
+  ...change,
+})
+const step = (number: number, change: Partial<Step> = {}): Step => ({
+  entry: `e${number}`,
+  try: 1,
+  visit: 1,
+  number,
+  points: '1',
+  face: face(),
+  source: null,
+  value: null,
+  counter: 0,
+  open: true,
+  settled: false,
+  hint: null,
+  told: null,
+  ...change,
+})
+const view = (change: Partial<Driver['view']> = {}): Driver['view'] => ({
+  id: 's1',
+  handoutId: 'h1',
+  title: 'Tides & Charts',
+  state: 'open',
+  attempt: 1,
+  section: 'First look',
+  visit: 1,
+  steps: [step(1), step(2, { face: face({ type: 'number', options: [], unit: 'm', unitUse: 'optional' }) })],
+  at: null,
+  mayGoOn: false,
+  ended: false,
+  feedback: 'on return',
+  rules: '',
+  marks: null,
+  of: '2',
+  message: '',
+  reply: null,
+  handedInAt: null,
+  ...change,
+})
+
+const acts = { moveTo: vi.fn(), settle: vi.fn(), hint: vi.fn(), goOn: vi.fn(), handIn: vi.fn() }
+const answers: [string, Value][] = []
+function Sitting({ view: given }: { view: Driver['view'] }) {
+  const [values, setValues] = useState(() => new Map<string, Value>())
+  const answer = (s: Step, value: Value) => {
+    answers.push([s.entry, value])
+    setValues((old) => new Map(old).set(keyOf(given.id, s.entry, s.try), value))
+  }
+  return <SitScreen driver={{ ...acts, view: given, values, line: 'kept', busy: false, pictures: '/files/', answer }} />
+}
+const sit = (change: Partial<Driver['view']> = {}) => show(<Sitting view={view(change)} />)
+const button = (name: string) => screen.getByRole('button', { name })
+
+beforeEach(() => {
+  vi.clearAllMocks()
+  answers.length = 0
+})
+
+describe('A student at work', () => {
+  it('sees one question at a time and may leave it for now', async () => {
+    const user = sit()
+    expect(screen.getByText('Which buoy?')).toBeTruthy()
+    expect(screen.queryByText('m')).toBeNull()
+    expect(screen.getAllByRole('radio')).toHaveLength(2)
+    await user.click(button('Leave for now'))
+    expect(screen.getByText('m')).toBeTruthy()
+    expect(screen.queryByRole('radio')).toBeNull()
+    await user.click(button('Back'))
+    expect(screen.getAllByRole('radio')).toHaveLength(2)
+    expect(acts.moveTo.mock.calls.map(([s]) => (s as Step).entry)).toEqual(['e1', 'e2', 'e1'])
+  })
+
+  it('answers by keyboard alone, and the next button is ready', async () => {
+    const user = sit()
+    await user.tab()
+    await user.tab()
+    await user.tab()
+    await user.tab()
+    await user.keyboard(' ')
+    expect(answers).toEqual([['e1', { options: ['a'] }]])
+    await user.click(screen.getByLabelText(/Green/))
+    expect(answers.at(-1)).toEqual(['e1', { options: ['b'] }])
+    await user.click(button('Next'))
+    await user.type(screen.getByLabelText(/Your answer to question 2/), '3.9')
+    expect(answers.at(-1)).toEqual(['e2', { text: '3.9' }])
+  })
+
+  it('picks several where several are right, and takes a pick back', async () => {
+    const user = sit({ steps: [step(1, { face: face({ several: true }) })] })
+    await user.click(screen.getByLabelText(/Red/))
+    await user.click(screen.getByLabelText(/Green/))
+    await user.click(screen.getByLabelText(/Red/))
+    expect(answers.map(([, v]) => v)).toEqual([{ options: ['a'] }, { options: ['a', 'b'] }, { options: ['b'] }])
+  })
+
+  it('looks over what is missing before handing in', async () => {
+    const user = sit()
+    await user.click(screen.getByLabelText(/Red/))
+    await user.click(button('Next'))
+    await user.click(button('Look over'))
+    expect(screen.getByText(/1 question without an answer/)).toBeTruthy()
+    expect(acts.handIn).not.toHaveBeenCalled()
+    await user.click(within(screen.getAllByRole('listitem')[1]!).getByRole('button'))
+    await user.type(screen.getByLabelText(/Your answer to question 2/), '2')
+    await user.click(button('Look over'))
+    expect(screen.getByText(/Every question here has an answer/)).toBeTruthy()
+    await user.click(button('Hand in'))
+    expect(acts.handIn).toHaveBeenCalledOnce()
+  })
+
+  it('is told that a part cannot be gone back to, if something is missing in it', async () => {
+    const user = sit({ mayGoOn: true, steps: [step(1)] })
+    await user.click(button('Go on'))
+    expect(acts.goOn).not.toHaveBeenCalled()
+    expect(screen.getByText(/You cannot come back to this part/)).toBeTruthy()
+    await user.click(button('Go on'))
+    expect(acts.goOn).toHaveBeenCalledOnce()
+    expect(acts.handIn).not.toHaveBeenCalled()
+  })
+
+  it('goes on at once when nothing is missing', async () => {
+    const user = sit({ mayGoOn: true, steps: [step(1)] })
+    await user.click(screen.getByLabelText(/Red/))
+    await user.click(button('Go on'))
+    expect(acts.goOn).toHaveBeenCalledOnce()
+  })
+
+  it('checks an answer only once there is one, where answers are told at once', async () => {
+    const user = sit({ feedback: 'at once', steps: [step(1), step(2)] })
+    expect(screen.queryByRole('button', { name: 'Check' })).toBeNull()
+    await user.click(screen.getByLabelText(/Green/))
+    await user.click(button('Check'))
+    expect((acts.settle.mock.calls[0]?.[0] as Step).entry).toBe('e1')
+  })
+
+  it('reads what it is told in words, and cannot change a settled answer', () => {
+    const told = {
+      verdict: 'wrong',
+      feedback: 'That is the port hand.',
+      key: null,
+      explanation: null,
+      marks: '0',
+      comment: '',
+      levels: [],
+    }
+    sit({ feedback: 'at once', steps: [step(1, { open: false, settled: true, value: { options: ['b'] }, told })] })
+    const line = screen.getByText('Not right').closest('[role=status]') as HTMLElement
+    expect(within(line).getByText('That is the port hand.')).toBeTruthy()
+    expect(within(line).getByText(/0 of 1 mark/)).toBeTruthy()
+    expect((screen.getByRole('group') as HTMLFieldSetElement).disabled).toBe(true)
+    expect((screen.getByLabelText(/Green/) as HTMLInputElement).checked).toBe(true)
+  })
+
+  it('opens a hint when asked, and offers none where there is none', async () => {
+    const user = sit({ steps: [step(1, { face: face({ hasHint: true }) }), step(2)] })
+    await user.click(button('Hint'))
+    expect(acts.hint).toHaveBeenCalledOnce()
+    await user.click(button('Leave for now'))
+    expect(screen.queryByRole('button', { name: 'Hint' })).toBeNull()
+  })
+
+  it('reads a source with its picture described', () => {
+    sit({
+      steps: [
+        step(0, {
+          face: null,
+          source: {
+            title: 'The chart',
+            html: '<p>Soundings in metres</p>',
+            picture: 'f1',
+            alt: 'Kelpwick harbour chart',
+          },
+        }),
+      ],
+    })
+    expect(screen.getByRole('heading', { name: 'The chart' })).toBeTruthy()
+    expect(screen.getByAltText('Kelpwick harbour chart').getAttribute('src')).toBe('/files/f1')
+  })
+
+  it('sets its own text size, and finds it again', async () => {
+    const user = sit()
+    await user.click(button('Larger text'))
+    await user.click(button('Larger text'))
+    expect(button('Smallest text')).toBeTruthy()
+    expect(localStorage.getItem('chalk.size')).toBe('2')
+  })
+
+  it('starts at the question it was at', () => {
+    sit({ at: 'e2' })
+    expect(screen.getByLabelText(/Your answer to question 2/)).toBeTruthy()
+    expect(screen.getByRole('button', { name: 'Question 2, not answered' }).getAttribute('aria-current')).toBe('step')
+  })
+})

@@ -1,0 +1,46 @@
+type Sent = { path: string; body: unknown }
+type Reply = unknown | ((sent: Sent) => unknown)
+
+let replies: Record<string, Reply> = {}
+let asked: (Sent & { method: string })[] = []
+
+/** A refusal, as the server words it. */
+export class Refusal {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail = '',
+    readonly fields: Record<string, string> = {},
+  ) {}
+}
+
+/** Stands in for the server: replies by "METHOD /path", a value or a function of what was sent. Nothing else is there. */
+export function serve(by: Record<string, Reply>) {
+  replies = by
+  asked = []
+}
+
+/** What was asked with this method and path, in order. */
+export const sent = (method: string, path: string) =>
+  asked.filter((a) => a.method === method && a.path.split('?')[0] === path)
+export const bodies = (method: string, path: string) => sent(method, path).map((a) => a.body)
+
+export async function answer(request: Request): Promise<Response> {
+  const url = new URL(request.url)
+  const path = url.pathname + url.search
+  const text = await request.text()
+  const body: unknown = text === '' ? undefined : JSON.parse(text)
+  asked.push({ method: request.method, path, body })
+  const reply = replies[`${request.method} ${path}`] ?? replies[`${request.method} ${url.pathname}`]
+  if (reply === undefined) return problem(new Refusal(404, `Nothing answers ${request.method} ${path} in this test.`))
+  const value: unknown = typeof reply === 'function' ? (reply as (s: Sent) => unknown)({ path, body }) : reply
+  const settled = await value
+  if (settled instanceof Refusal) return problem(settled)
+  return settled === null ? new Response(null, { status: 204 }) : Response.json(settled)
+}
+
+const problem = ({ status, title, detail, fields }: Refusal) =>
+  new Response(JSON.stringify({ status, title, detail, fields }), {
+    status,
+    headers: { 'Content-Type': 'application/problem+json' },
+  })

@@ -1,0 +1,36 @@
+import { cleanup } from '@testing-library/react'
+import { afterEach } from 'vitest'
+import { answer } from './server'
+
+// The client takes these from the global scope once, when it is made; requests of pages are relative to the page.
+const Plain = globalThis.Request
+globalThis.Request = class extends Plain {
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(typeof input === 'string' ? new URL(input, location.href) : input, init)
+  }
+}
+globalThis.fetch = (input, init) => answer(input instanceof Plain ? input : new Request(input, init))
+
+// What Radix asks of a browser and jsdom does not have.
+Element.prototype.hasPointerCapture ??= () => false
+Element.prototype.setPointerCapture ??= () => undefined
+Element.prototype.scrollIntoView ??= () => undefined
+window.scrollTo = () => undefined
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+
+Blob.prototype.arrayBuffer ??= function (this: Blob) {
+  return new Promise((done) => {
+    const reader = new FileReader()
+    reader.onload = () => done(new Uint8Array(reader.result as ArrayBuffer).buffer)
+    reader.readAsArrayBuffer(this)
+  })
+}
+
+afterEach(() => {
+  cleanup()
+  localStorage.clear()
+})
