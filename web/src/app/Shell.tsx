@@ -45,7 +45,7 @@ function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
               />
               {stage.label}
               {stage.to === '/marking' && waiting > 0 ? (
-                <span className="block text-xs leading-none font-bold text-rust dark:text-rust-dark">
+                <span className="block text-xs leading-none font-bold text-rust dark:text-ink">
                   {waiting}
                   <span className="sr-only"> answers wait</span>
                 </span>
@@ -136,7 +136,7 @@ export function Shell() {
     client.clear()
   }
   return (
-    <div className="flex h-dvh flex-col md:flex-row">
+    <div className="flex h-dvh flex-col md:flex-row print:block print:h-auto">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
         Skip to the desk
       </a>
@@ -144,7 +144,10 @@ export function Shell() {
         <LadderNav marker={staff.role === 'marker'} waiting={waiting.data?.waiting ?? 0} />
         <Account name={staff.name} team={staff.team} onLeave={() => void leave()} />
       </div>
-      <main id="main" className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto md:overflow-hidden">
+      <main
+        id="main"
+        className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto md:overflow-hidden print:block print:overflow-visible"
+      >
         <Boundary>
           <Suspense fallback={<Loading />}>
             <Outlet />

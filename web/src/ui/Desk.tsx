@@ -6,7 +6,8 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
     if (typeof title === 'string') document.title = `${title} · Chalk Ladder`
   }, [title])
   return (
-    <header className="no-print flex min-h-14 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2">
+    // On paper the acts go, the title and note stay.
+    <header className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2 print:[&>*:nth-child(n+3)]:hidden">
       <h1 className="text-xl">{title}</h1>
       <div className="min-w-40 flex-1 text-[15px] text-quiet">{note}</div>
       {children}
@@ -29,20 +30,20 @@ export function Desk({
   rightLabel?: string
 }) {
   return (
-    <div className="flex min-h-0 flex-1 flex-col lg:flex-row">
+    <div className="flex min-h-0 flex-1 flex-col lg:flex-row print:block">
       {left ? (
         <section
           aria-label={leftLabel}
-          className="shrink-0 overflow-auto border-b p-4 lg:w-[250px] lg:border-r lg:border-b-0"
+          className="shrink-0 overflow-auto border-b p-4 print:hidden lg:w-[250px] lg:border-r lg:border-b-0"
         >
           {left}
         </section>
       ) : null}
-      <div className="min-h-0 min-w-0 flex-1 overflow-auto">{children}</div>
+      <div className="min-h-0 min-w-0 flex-1 overflow-auto print:overflow-visible">{children}</div>
       {right ? (
         <section
           aria-label={rightLabel}
-          className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l"
+          className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l print:w-auto print:max-w-md print:overflow-visible print:border-l-0"
         >
           {right}
         </section>

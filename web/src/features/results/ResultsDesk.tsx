@@ -81,7 +81,7 @@ export default function ResultsDesk() {
         >
           <div className="px-6 py-4">
             <Figures results={r} />
-            <div role="group" aria-label="What to read" className="mt-4 flex gap-5 border-b pb-1 text-[15px]">
+            <div role="group" aria-label="What to read" className="no-print mt-4 flex gap-5 border-b pb-1 text-[15px]">
               {VIEWS.map((v, i) => (
                 <button
                   key={v}
