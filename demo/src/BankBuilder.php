@@ -51,6 +51,9 @@ final class BankBuilder
         $editions = [];
         foreach ($this->scenario->bank('papers') as $slug => $paper) {
             $view = $this->papers->create($who, new PaperInput($this->paper($who, Scenario::map($paper))));
+            if ((Scenario::map($paper)['draft'] ?? false) === true) {
+                continue;
+            }
             $editions[(string) $slug] = $this->papers->publish($who, $view->id, new PublishInput($view->version))->editionId ?? '';
         }
 
@@ -87,7 +90,7 @@ final class BankBuilder
             'version' => 1, 'type' => $type, 'title' => Scenario::text($q['title'] ?? ''), 'prompt' => Scenario::text($q['prompt'] ?? ''),
             'points' => Scenario::text($q['points'] ?? '1'), 'skill' => $this->skills[Scenario::text($q['skill'] ?? '')] ?? null,
             'hint' => Scenario::text($q['hint'] ?? ''), 'explanation' => Scenario::text($q['explanation'] ?? ''), 'rule' => $rule,
-        ];
+        ] + (isset($q['variables']) ? ['variables' => $q['variables'], 'decimals' => $q['decimals'] ?? 2] : []);
     }
 
     /**

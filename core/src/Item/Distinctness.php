@@ -17,22 +17,26 @@ final readonly class Distinctness
 {
     private const EXHAUSTIVE = 50_000;
     private const DRAWS = 10_000;
+    /** At least one combination in so many must be fit, so that every seed finds one in a bounded number of tries. */
+    public const RAREST = 100;
 
     public function __construct(private ItemTemplate $template)
     {
     }
 
     /**
-     * @return array{exhaustive: bool, draws: int, good: int, faults: list<array{message: string, draws: int, example: array<string, string>}>}
-     *                                                                                                                                        draws: those that keep the constraints
+     * Walked: the combinations that were looked at; draws: those of them that keep the constraints.
+     *
+     * @return array{exhaustive: bool, walked: int, draws: int, good: int, faults: list<array{message: string, draws: int, example: array<string, string>}>}
      */
     public function report(): array
     {
         $combinations = $this->template->variables->combinations();
         $exhaustive = $combinations <= self::EXHAUSTIVE;
+        $walked = $exhaustive ? $combinations : self::DRAWS;
         $draws = $good = 0;
         $faults = [];
-        for ($i = 0; $i < ($exhaustive ? $combinations : self::DRAWS); ++$i) {
+        for ($i = 0; $i < $walked; ++$i) {
             $values = $exhaustive ? $this->template->variables->combination($i) : $this->template->variables->draw('walk', $i);
             if ($values === null) {
                 continue;
@@ -51,7 +55,7 @@ final readonly class Distinctness
             $list[] = ['message' => (string) $message, 'draws' => $fault['draws'], 'example' => $fault['example']];
         }
 
-        return ['exhaustive' => $exhaustive, 'draws' => $draws, 'good' => $good, 'faults' => $list];
+        return ['exhaustive' => $exhaustive, 'walked' => $walked, 'draws' => $draws, 'good' => $good, 'faults' => $list];
     }
 
     /** @return list<Defect> what blocks publishing, and what is worth knowing */
@@ -60,6 +64,10 @@ final readonly class Distinctness
         $report = $this->report();
         if ($report['good'] === 0) {
             return [Defect::blocking($report['draws'] === 0 ? 'No combination of the variables keeps the constraints.' : 'No draw is fit to be handed out: '.($report['faults'][0]['message'] ?? ''))];
+        }
+
+        if ($report['walked'] > $report['good'] * self::RAREST) {
+            return [Defect::blocking(sprintf('Only %d of %d combinations of the variables are fit to be handed out. Narrow their domains.', $report['good'], $report['walked']))];
         }
 
         return array_map(static fn (array $f): Defect => Defect::advice(sprintf('%s in %d of %d draws; those are never handed out.', $f['message'], $f['draws'], $report['draws'])), $report['faults']);

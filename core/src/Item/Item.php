@@ -57,6 +57,14 @@ final readonly class Item
         return $this->rule->check($response);
     }
 
+    /** @return list<string> the earlier questions of its section that its checks ask for: q1, q3 */
+    public function looksBackTo(): array
+    {
+        $names = array_merge(...array_map(static fn (Check $c): array => $c->names(), $this->checks));
+
+        return array_values(array_unique(array_filter($names, static fn (string $n): bool => preg_match('/^q[1-9]\d?$/D', $n) === 1)));
+    }
+
     /** @return list<string> ids of every misconception that some response would show */
     public function misconceptions(): array
     {

@@ -15,18 +15,26 @@ use ChalkLadder\Core\Formula\Parser;
 use ChalkLadder\Core\Formula\Tree;
 
 /**
- * A question with variables. In its texts `{h - l}` shows a value; where its rule wants a number, `= h - l` works one out.
- * So each distractor is the formula that one wrong idea follows. Every student may have a draw of their own.
+ * A question as it is written. With variables, `{h - l}` in its texts shows a value and `= h - l` where its rule wants a
+ * number works one out, so each distractor is the formula that one wrong idea follows, and every student may have numbers
+ * of their own. Without variables it is the same for all, and braces are braces.
  */
 final class ItemTemplate
 {
-    private const MOST_TRIES = 400;
+    /** A draw that no constraint or fault speaks against is looked for so often; see {@see Distinctness::RAREST}. */
+    private const MOST_TRIES = 2000;
 
     /** @var array<string, Tree> */
     private array $trees = [];
+    private ?OwnItem $sample = null;
 
-    /** @param array<array-key, mixed> $document the question as it is stored */
-    private function __construct(private readonly array $document, public readonly Variables $variables)
+    /**
+     * @param array<array-key, mixed>          $written  the whole document
+     * @param array<array-key, mixed>          $document the same without its variables
+     * @param Item|null                        $plain    the question, where there is nothing to draw
+     * @param list<Defect>|null                $found    what walking its draws has found, if it is known already
+     */
+    private function __construct(private readonly array $written, private readonly array $document, public readonly Variables $variables, private readonly ?Item $plain, private readonly ?array $found = null)
     {
     }
 
@@ -40,25 +48,18 @@ final class ItemTemplate
         $node = new Node($document);
         $variables = Variables::read($node);
         $node->finish();
-        unset($document['variables'], $document['constraints'], $document['decimals']);
-        $template = new self($document, $variables);
-        $reason = null;
-        for ($try = 0; $try < self::MOST_TRIES; ++$try) {
-            $values = $variables->draw('read', $try);
-            try {
-                if ($values !== null) {
-                    $template->item($values);
-
-                    return $template;
-                }
-            } catch (FormulaError $e) {
-                $reason = new DocumentInvalid([new Problem('rule', $e->sentence())]);
-            } catch (DocumentInvalid $e) {
-                $reason = $e;
-            }
+        if (!self::isOne($document)) {
+            return new self($document, $document, $variables, ItemReader::read($document));
         }
+        $template = new self($document, array_diff_key($document, ['variables' => 1, 'constraints' => 1, 'decimals' => 1]), $variables, null);
+        $template->readable();
 
-        throw $reason ?? new DocumentInvalid([new Problem('constraints', 'No combination of the variables keeps all constraints.')]);
+        return $template;
+    }
+
+    public static function of(Item $item): self
+    {
+        return self::read($item->toArray());
     }
 
     /** @param array<array-key, mixed> $document */
@@ -67,10 +68,47 @@ final class ItemTemplate
         return is_array($document['variables'] ?? null) && $document['variables'] !== [];
     }
 
+    public function hasVariables(): bool
+    {
+        return $this->plain === null;
+    }
+
+    /**
+     * The question as the owner of a seed has it. The same seed gives the same numbers, whatever has become of the rule
+     * since, as long as it is asked of the question as it was published.
+     */
+    public function own(string $seed): OwnItem
+    {
+        if ($this->plain !== null) {
+            return new OwnItem($this->plain);
+        }
+        $numbers = $this->draw($seed);
+
+        // A question without a good draw is never published; its draft can still be looked at.
+        return $numbers === null ? $this->readable() : $this->with($numbers);
+    }
+
+    /**
+     * @param array<string, BigRational> $numbers by variable
+     *
+     * @throws FormulaError    when a formula has no value
+     * @throws DocumentInvalid when what comes of it is no question
+     */
+    public function with(array $numbers): OwnItem
+    {
+        return $this->plain !== null ? new OwnItem($this->plain) : new OwnItem($this->item($numbers), $numbers);
+    }
+
+    /** One draw that stands for all, for those who look at the question itself. */
+    public function sample(): Item
+    {
+        return ($this->sample ??= $this->own('sample'))->item;
+    }
+
     /**
      * Values for a seed; the first draw that keeps the constraints and that nothing speaks against.
      *
-     * @return array<string, BigRational>|null null when none was found in 400 tries: a publishing defect
+     * @return array<string, BigRational>|null null when none was found: a publishing defect
      */
     public function draw(string $seed): ?array
     {
@@ -83,6 +121,43 @@ final class ItemTemplate
         }
 
         return null;
+    }
+
+    /** @return list<Defect> of the question, and of its draws */
+    public function defects(): array
+    {
+        return [...$this->sample()->defects(), ...($this->plain !== null ? [] : $this->found ?? (new Distinctness($this))->defects())];
+    }
+
+    /**
+     * The same, with what walking its draws has found. The walk takes a while; a caller may keep its findings.
+     *
+     * @param list<Defect> $found of {@see Distinctness::defects()}
+     */
+    public function knowing(array $found): self
+    {
+        return new self($this->written, $this->document, $this->variables, $this->plain, $found);
+    }
+
+    public function withPoints(BigRational $points): self
+    {
+        return new self(['points' => (string) $points] + $this->written, ['points' => (string) $points] + $this->document, $this->variables, $this->plain?->withPoints($points), $this->found);
+    }
+
+    /**
+     * @param array<array-key, mixed> $rule as it is written, with formulas where there are variables
+     *
+     * @throws DocumentInvalid
+     */
+    public function withRule(array $rule): self
+    {
+        return self::read(['rule' => $rule] + $this->toArray());
+    }
+
+    /** @return array<string, mixed> as it is written */
+    public function toArray(): array
+    {
+        return $this->plain?->toArray() ?? self::named($this->written);
     }
 
     /**
@@ -100,10 +175,12 @@ final class ItemTemplate
         return ItemReader::read(is_array($filled) ? $filled : []);
     }
 
-    /** @return array<array-key, mixed> the answer rule with its formulas */
+    /** @return array<string, mixed> the answer rule as it is written */
     public function rule(): array
     {
-        return is_array($this->document['rule'] ?? null) ? $this->document['rule'] : [];
+        $rule = $this->toArray()['rule'] ?? null;
+
+        return self::named(is_array($rule) ? $rule : []);
     }
 
     public function type(): string
@@ -142,6 +219,40 @@ final class ItemTemplate
         $value = Arithmetic::numeric(Evaluator::value($tree, $values, new Texts()), $tree->at);
 
         return $value instanceof BigRational ? $value : BigRational::of(sprintf('%.9F', $value))->simplified();
+    }
+
+    /**
+     * @param array<array-key, mixed> $object
+     *
+     * @return array<string, mixed>
+     */
+    private static function named(array $object): array
+    {
+        return array_combine(array_map(strval(...), array_keys($object)), array_values($object));
+    }
+
+    /**
+     * The first draw that makes a question at all.
+     *
+     * @throws DocumentInvalid
+     */
+    private function readable(): OwnItem
+    {
+        $reason = null;
+        for ($try = 0; $try < self::MOST_TRIES; ++$try) {
+            $values = $this->variables->draw('read', $try);
+            try {
+                if ($values !== null) {
+                    return $this->with($values);
+                }
+            } catch (FormulaError $e) {
+                $reason = new DocumentInvalid([new Problem('rule', $e->sentence())]);
+            } catch (DocumentInvalid $e) {
+                $reason = $e;
+            }
+        }
+
+        throw $reason ?? new DocumentInvalid([new Problem('constraints', 'No combination of the variables keeps all constraints.')]);
     }
 
     /** @param array<string, BigRational> $values */

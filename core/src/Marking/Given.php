@@ -9,8 +9,12 @@ use ChalkLadder\Core\Item\Response;
 /** One stored response, as re-marking sees it. */
 final readonly class Given
 {
-    /** @param bool $setByHand a person has set this mark; re-marking leaves it alone */
-    public function __construct(public string $id, public Response $response, public bool $setByHand = false)
+    /**
+     * @param bool   $setByHand a person has set this mark; re-marking leaves it alone
+     * @param string $case      like responses of one case are worth the same: '' where all are alike, a sitting's id where
+     *                          own numbers or earlier answers play a part
+     */
+    public function __construct(public string $id, public Response $response, public bool $setByHand = false, public string $case = '')
     {
     }
 }

@@ -4,26 +4,27 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Marking;
 
-use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\Outcome;
 
-/** Re-marking as a pure function: responses, old question, new question → before and after of each. */
+/** Re-marking as a pure function: responses, old rule, new rule → before and after of each. */
 final class Remark
 {
     /**
-     * Checks each distinct response once.
+     * Checks each distinct response of a case once.
      *
-     * @param list<Given> $given
+     * @param list<Given>              $given
+     * @param \Closure(Given): Outcome $before under the old rule
+     * @param \Closure(Given): Outcome $after  under the new one
      *
      * @return list<Change> one for each response, in the order given
      */
-    public static function changes(array $given, Item $old, Item $new): array
+    public static function changes(array $given, \Closure $before, \Closure $after): array
     {
         $known = [];
         $changes = [];
         foreach ($given as $one) {
-            $key = $one->response->key();
-            [$before, $after] = $known[$key] ??= [$old->check($one->response), $new->check($one->response)];
-            $changes[] = new Change($one->id, $before, $after, $one->setByHand);
+            [$was, $is] = $known[$one->case."\0".$one->response->key()] ??= [$before($one), $after($one)];
+            $changes[] = new Change($one->id, $was, $is, $one->setByHand);
         }
 
         return $changes;

@@ -6,7 +6,7 @@ namespace ChalkLadder\Core\Paper;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Defect;
-use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemTemplate;
 
 /**
  * What can be said of a paper before anybody sits it: its defects, and the range of lengths and points over all routes.
@@ -25,7 +25,7 @@ final readonly class PaperProof
     {
     }
 
-    /** @param array<string, Item> $items the questions by bank id; one that is missing is a defect */
+    /** @param array<string, ItemTemplate> $items the questions by bank id; one that is missing is a defect */
     public static function of(Paper $paper, array $items): self
     {
         $defects = [];
@@ -47,6 +47,9 @@ final readonly class PaperProof
             }
         }
         foreach ($paper->sections as $section) {
+            array_push($defects, ...self::lookBackDefects($section, $items));
+        }
+        foreach ($paper->sections as $section) {
             if ($section->questions() === [] && count($paper->sections) > 1) {
                 $defects[] = Defect::advice(sprintf('Section "%s" has no question.', $section->title), $section->id);
             }
@@ -62,9 +65,15 @@ final readonly class PaperProof
 
             return new self($defects, [BigRational::zero(), BigRational::zero()], [0, 0]);
         }
-        [$least, $most, $short, $long] = $paper->sections === [] ? [BigRational::zero(), BigRational::zero(), 0, 0] : self::range($paper, $paper->sections[0]->id);
+        [$least, $most, $short, $long] = self::extent($paper);
 
         return new self($defects, [$least, $most], [$short, $long]);
+    }
+
+    /** @return array{BigRational, BigRational, int, int} least and most points, least and most questions over all routes; zeros where routes go round */
+    public static function extent(Paper $paper): array
+    {
+        return $paper->sections === [] || self::circle($paper) !== [] ? [BigRational::zero(), BigRational::zero(), 0, 0] : self::range($paper, $paper->sections[0]->id);
     }
 
     public function mayPublish(): bool
@@ -79,7 +88,7 @@ final readonly class PaperProof
     }
 
     /**
-     * @param array<string, Item> $items
+     * @param array<string, ItemTemplate> $items
      *
      * @return list<Defect>
      */
@@ -111,7 +120,28 @@ final readonly class PaperProof
     }
 
     /**
-     * @param array<string, Item> $items
+     * A check may ask for earlier questions of its section alone.
+     *
+     * @param array<string, ItemTemplate> $items
+     *
+     * @return list<Defect>
+     */
+    private static function lookBackDefects(Section $section, array $items): array
+    {
+        $defects = [];
+        foreach (array_values($section->questions()) as $i => $entry) {
+            foreach (($items[$entry->item ?? ''] ?? null)?->sample()->looksBackTo() ?? [] as $name) {
+                if ((int) substr($name, 1) > $i) {
+                    $defects[] = Defect::blocking(sprintf('A check asks for "%s", but this is question %d of "%s": only questions before it can be asked for.', $name, $i + 1, $section->title), $entry->id);
+                }
+            }
+        }
+
+        return $defects;
+    }
+
+    /**
+     * @param array<string, ItemTemplate> $items
      *
      * @return list<Entry>
      */
@@ -120,12 +150,12 @@ final readonly class PaperProof
         return array_values(array_filter($section->questions(), static function (Entry $e) use ($items): bool {
             $item = $items[$e->item ?? ''] ?? null;
 
-            return $item !== null && !$item->rule->waitsForMarker() && $e->points->isGreaterThan(0);
+            return $item !== null && !$item->sample()->rule->waitsForMarker() && $e->points->isGreaterThan(0);
         }));
     }
 
     /**
-     * @param array<string, Item> $items
+     * @param array<string, ItemTemplate> $items
      *
      * @return list<string>
      */

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\NumberRule;
+use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\TextRule;
@@ -37,7 +38,7 @@ final class MarkingTest extends TestCase
         $new = $old->accepting(new Form('Lamrock Bank', BigRational::of('1/2'), 'One word is enough.'));
         $given = [new Given('1', Response::ofText('lamrock  BANK')), new Given('2', Response::ofText('Lamrock')), new Given('3', Response::ofText('Lamrock bank'), true), new Given('4', Response::ofText('reef'))];
 
-        $changes = Remark::changes($given, self::asItem($old), self::asItem($new));
+        $changes = Remark::changes($given, self::under($old), self::under($new));
         self::assertSame([true, false, true, false], array_map(static fn (Change $c): bool => $c->altersCredit(), $changes));
         self::assertSame('1/2', (string) $changes[0]->after->credit);
         self::assertTrue($changes[2]->keptByHand);
@@ -58,7 +59,7 @@ final class MarkingTest extends TestCase
     public function testAnUnchangedRuleChangesNothing(): void
     {
         foreach (Rules::table() as $rule) {
-            foreach (Remark::changes([new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))], self::asItem($rule), self::asItem($rule)) as $change) {
+            foreach (Remark::changes([new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))], self::under($rule), self::under($rule)) as $change) {
                 self::assertFalse($change->altersAnything());
             }
         }
@@ -98,6 +99,12 @@ final class MarkingTest extends TestCase
         sort($ids);
         self::assertSame($ids, $all);
         self::assertSame([], LookAlike::sets([]));
+    }
+
+    /** @return \Closure(Given): Outcome */
+    private static function under(Rule $rule): \Closure
+    {
+        return static fn (Given $g): Outcome => self::asItem($rule)->check($g->response);
     }
 
     private static function asItem(Rule $rule): Item

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Paper;
 
 use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Tests\Item\Rules;
@@ -77,7 +78,7 @@ final class PaperProofTest extends TestCase
             $items[$rule] = Rules::item($rule);
         }
 
-        return PaperProof::of(PaperReader::read($json), $items);
+        return PaperProof::of(PaperReader::read($json), array_map(ItemTemplate::of(...), $items));
     }
 
     /** @return list<string> */

@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank;
 
+use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Defect;
-use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\Distinctness;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Option;
-use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Database;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Platform\Storage\Trail;
 use ChalkLadder\Server\Platform\Text\RichText;
+use Symfony\Contracts\Cache\CacheInterface;
 
 /** The team's questions: found, read, written. Every save keeps the version before it. */
 final readonly class Bank
@@ -25,6 +27,8 @@ final readonly class Bank
     private const MOST_LISTED = 200;
     /** The core checks more types than students have inputs for. */
     private const WITH_SCREENS = [ItemType::Choice, ItemType::Text, ItemType::Number, ItemType::Open];
+    /** What a check may name besides the variables and earlier questions of the section. */
+    private const NAMES = ['answer', 'text', 'table', 'true', 'false', 'pi'];
     /** First tries of handed-in work, by bank question, through the editions that hold it. */
     private const RECORD = "SELECT eq.item_id, h.id AS handout_id, s.student_id, r.line, coalesce(r.hand_credit, r.credit) AS credit
         FROM edition_item eq
@@ -32,7 +36,7 @@ final readonly class Bank
         JOIN sitting s ON s.handout_id = h.id AND s.state <> 'open'
         JOIN response r ON r.sitting_id = s.id AND r.entry = eq.entry AND r.try = 1";
 
-    public function __construct(private Database $database, private Trail $trail, private RichText $richText, private Terms $terms)
+    public function __construct(private Database $database, private Trail $trail, private RichText $richText, private Terms $terms, private Teams $teams, private CacheInterface $cache)
     {
     }
 
@@ -90,7 +94,7 @@ final readonly class Bank
     public function show(string $teamId, string $id): ItemView
     {
         $row = $this->database->row('SELECT i.*, a.name AS author, u.name AS updater FROM item i JOIN staff a ON a.id = i.created_by JOIN staff u ON u.id = i.updated_by WHERE i.id = :id AND i.team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The question');
-        $item = ItemReader::read($row->json('content'));
+        $item = $this->template($row->json('content'));
         $papers = $this->database->rows("SELECT p.title FROM paper p WHERE p.team_id = :team AND p.archived_at IS NULL AND jsonb_path_exists(p.content, '$.sections[*].entries[*] ? (@.item == \$id)', jsonb_build_object('id', :id::text)) ORDER BY p.title", ['team' => $teamId, 'id' => $id]);
 
         return new ItemView(
@@ -113,7 +117,7 @@ final readonly class Bank
         $id = $this->database->newId();
         $this->database->together(function () use ($who, $id, $item): void {
             $this->database->insert('item', ['id' => $id, 'team_id' => $who->teamId, 'created_by' => $who->id, 'updated_by' => $who->id, 'updated_at' => $this->database->now()] + $this->columns($item));
-            $this->trail->note($who, 'add', 'item', $id, ['title' => $item->title]);
+            $this->trail->note($who, 'add', 'item', $id, ['title' => $item->sample()->title]);
         });
 
         return $this->saved($id, 1, $item);
@@ -155,7 +159,7 @@ final readonly class Bank
      *
      * @param list<string> $ids
      *
-     * @return array<string, Item>
+     * @return array<string, ItemTemplate>
      */
     public function items(string $teamId, array $ids): array
     {
@@ -164,21 +168,23 @@ final readonly class Bank
         }
         $items = [];
         foreach ($this->database->rows('SELECT id::text, content FROM item WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]) as $row) {
-            $items[$row->text('id')] = ItemReader::read($row->json('content'));
+            $items[$row->text('id')] = $this->template($row->json('content'));
         }
 
         return $items;
     }
 
-    /** Brings a changed key home: the bank's question gets it too, if its rule is still the one that was changed. */
-    public function replaceRule(StaffUser $who, string $itemId, Rule $before, Rule $after): bool
+    /**
+     * Brings a changed key home: the bank's question gets it too, if its rule is still the one that was changed.
+     *
+     * @param array<array-key, mixed> $before as it is written
+     * @param array<array-key, mixed> $after
+     */
+    public function replaceRule(StaffUser $who, string $itemId, array $before, array $after): bool
     {
         $row = $this->database->row('SELECT content, version, updated_by FROM item WHERE id = :id AND team_id = :team FOR UPDATE', ['id' => $itemId, 'team' => $who->teamId]);
-        if ($row === null) {
-            return false;
-        }
-        $item = ItemReader::read($row->json('content'));
-        if ($item->type() !== $before->type() || $item->rule->toArray() !== $before->toArray()) {
+        $item = $row === null ? null : ItemTemplate::read($row->json('content'));
+        if ($row === null || $item === null || $item->rule() !== $before) {
             return false;
         }
         $this->keepRevision($itemId, $row->int('version'), $row->text('content'), $row->text('updated_by'));
@@ -189,9 +195,25 @@ final readonly class Bank
     }
 
     /** @return list<DefectView> */
-    public static function defects(Item $item): array
+    public static function defects(ItemTemplate $item): array
     {
         return array_map(static fn (Defect $d): DefectView => DefectView::of($d), $item->defects());
+    }
+
+    /**
+     * A stored question. Walking the draws of its variables takes a while, so what that finds is kept for its content.
+     *
+     * @param array<array-key, mixed> $content
+     */
+    private function template(array $content): ItemTemplate
+    {
+        $template = ItemTemplate::read($content);
+        if (!$template->hasVariables()) {
+            return $template;
+        }
+        $found = $this->cache->get('draws-'.hash('sha256', Json::encode($content)), static fn (): array => array_map(static fn (Defect $d): array => [$d->message, $d->blocks], (new Distinctness($template))->defects()));
+
+        return $template->knowing(array_map(static fn (array $d): Defect => $d[1] ? Defect::blocking($d[0]) : Defect::advice($d[0]), $found));
     }
 
     private function keepRevision(string $id, int $version, string $content, string $by): void
@@ -213,16 +235,17 @@ final readonly class Bank
     }
 
     /** @param array<string, mixed> $json */
-    private function read(string $teamId, array $json): Item
+    private function read(string $teamId, array $json): ItemTemplate
     {
-        $item = ItemReader::read($json);
+        $json = $this->cleaned($json);
+        $template = $this->template($this->teams->numberStyle($teamId) === Style::Comma ? self::withCommas($json) : $json);
+        $item = $template->sample();
         $fields = [];
         if (!in_array($item->type(), self::WITH_SCREENS, true)) {
             $fields['type'] = 'Questions of this type cannot be put before students yet.';
         }
         foreach ($item->checks as $i => $check) {
-            // Earlier responses and variables are known to the core, but not yet to a sitting.
-            $unknown = array_values(array_diff($check->names(), ['answer', 'text', 'table', 'true', 'false', 'pi']));
+            $unknown = array_values(array_filter(array_diff($check->names(), self::NAMES, $template->variables->names()), static fn (string $n): bool => preg_match('/^q[1-9]\d?$/D', $n) !== 1));
             if ($unknown !== []) {
                 $fields["checks.$i.when"] = sprintf('“%s” has no value here.', $unknown[0]);
             }
@@ -237,17 +260,59 @@ final readonly class Bank
         if ($fields !== []) {
             throw Problem::invalid($fields);
         }
-        $rule = $item->rule;
-        if ($rule instanceof ChoiceRule) {
-            $rule = new ChoiceRule(array_map(fn (Option $o): Option => new Option($o->id, $this->richText->clean($o->text), $o->key, $o->feedback, $o->misconception, $o->credit), $rule->options), $rule->several, $rule->perOption, $rule->keepLast);
+
+        return $template;
+    }
+
+    /**
+     * The document with its rich texts sanitised. What is not as it should be is left for the reader to refuse.
+     *
+     * @param array<array-key, mixed> $json
+     *
+     * @return array<array-key, mixed>
+     */
+    private function cleaned(array $json): array
+    {
+        foreach (['prompt', 'hint', 'explanation'] as $key) {
+            if (is_string($json[$key] ?? null)) {
+                $json[$key] = $this->richText->clean($json[$key]);
+            }
+        }
+        $rule = $json['rule'] ?? null;
+        if (is_array($rule) && is_array($rule['options'] ?? null)) {
+            $rule['options'] = array_map(fn (mixed $o): mixed => is_array($o) && is_string($o['text'] ?? null) ? ['text' => $this->richText->clean($o['text'])] + $o : $o, $rule['options']);
+            $json['rule'] = $rule;
         }
 
-        return new Item($item->title, $this->richText->clean($item->prompt), $item->points, $rule, $item->skill, $this->richText->clean($item->hint), $this->richText->clean($item->explanation), $item->checks);
+        return $json;
+    }
+
+    /**
+     * Numbers, in gaps and cells too, are read as the team writes them.
+     *
+     * @param array<array-key, mixed> $part a question, a gap or a cell: its type and its rule
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function withCommas(array $part): array
+    {
+        $rule = $part['rule'] ?? null;
+        if (!is_array($rule)) {
+            return $part;
+        }
+        foreach (['gaps', 'cells'] as $parts) {
+            if (is_array($rule[$parts] ?? null)) {
+                $rule[$parts] = array_map(static fn (mixed $p): mixed => is_array($p) ? self::withCommas($p) : $p, $rule[$parts]);
+            }
+        }
+
+        return ['rule' => in_array($part['type'] ?? null, [ItemType::Number->value, ItemType::Expression->value], true) ? $rule + ['style' => Style::Comma->value] : $rule] + $part;
     }
 
     /** @return array{type: string, title: string, content: string, skill_id: string|null, misconceptions: string, search: string} */
-    private function columns(Item $item): array
+    private function columns(ItemTemplate $written): array
     {
+        $item = $written->sample();
         $options = $item->rule instanceof ChoiceRule ? implode(' ', array_map(static fn (Option $o): string => $o->text, $item->rule->options)) : '';
         $title = trim($item->title);
         $prompt = self::plain($item->prompt);
@@ -255,14 +320,14 @@ final readonly class Bank
         return [
             'type' => $item->type()->value,
             'title' => $title === '' ? mb_strimwidth($prompt, 0, 60, '…') : $title,
-            'content' => Json::encode($item->toArray()),
+            'content' => Json::encode($written->toArray()),
             'skill_id' => $item->skill,
             'misconceptions' => '{'.implode(',', $item->misconceptions()).'}',
             'search' => mb_strtolower($title."\n".$prompt."\n".self::plain($options)),
         ];
     }
 
-    private function saved(string $id, int $version, Item $item): SavedView
+    private function saved(string $id, int $version, ItemTemplate $item): SavedView
     {
         return new SavedView($id, $version, (new \DateTimeImmutable($this->database->now()))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), $item->toArray(), self::defects($item));
     }

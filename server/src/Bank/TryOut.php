@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank;
 
-use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response;
 
-/** Checks a response against a question as it stands in the editor, saved or not. */
+/** Checks a response against a question as it stands in the editor, saved or not; one with variables, against one draw. */
 final class TryOut
 {
     public function check(TryInput $input): TryView
     {
-        $outcome = ItemReader::read($input->item)->check(Response::fromArray($input->response));
+        $own = ItemTemplate::read($input->item)->own('try');
+        $outcome = $own->check(Response::fromArray($input->response));
 
         return new TryView(
             $outcome->credit === null ? null : (string) $outcome->credit,
@@ -21,6 +23,7 @@ final class TryOut
             $outcome->readAs,
             $outcome->feedback,
             $outcome->misconceptions,
+            array_map(NumberText::write(...), $own->numbers),
         );
     }
 }

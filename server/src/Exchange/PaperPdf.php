@@ -40,12 +40,8 @@ final readonly class PaperPdf
                 }
             }
         }
-        $byItem = [];
-        foreach ($edition->items() as $entry => $item) {
-            $byItem[$edition->itemIds[$entry]] = $item;
-        }
 
-        return new PrintView($edition->paper()->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items()), $pictures, NumberText::write(PaperProof::of($edition->paper(), $byItem)->points[1]));
+        return new PrintView($edition->paper()->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items()), $pictures, NumberText::write(PaperProof::extent($edition->paper())[1]));
     }
 
     public function pdf(string $teamId, string $paperId, bool $key): string

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity;
 
+use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Server\Platform\Storage\Database;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
@@ -24,7 +26,8 @@ final class CreateTeamCommand extends Command
     {
         $this->addArgument('team', InputArgument::REQUIRED, 'The team’s name')
             ->addArgument('email', InputArgument::REQUIRED, 'The lead’s e-mail address')
-            ->addArgument('name', InputArgument::REQUIRED, 'The lead’s name');
+            ->addArgument('name', InputArgument::REQUIRED, 'The lead’s name')
+            ->addOption('numbers', null, InputOption::VALUE_REQUIRED, 'How the team writes numbers: point (1,234.5) or comma (1.234,5)', Style::Point->value);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -36,10 +39,16 @@ final class CreateTeamCommand extends Command
 
             return self::INVALID;
         }
+        $numbers = is_string($n = $input->getOption('numbers')) ? Style::tryFrom($n) : null;
+        if ($numbers === null) {
+            $style->error('--numbers is point or comma.');
+
+            return self::INVALID;
+        }
         $password = $style->askHidden('Password (at least 10 characters)', static fn (mixed $p): string => is_string($p) && mb_strlen($p) >= 10 ? $p : throw new \RuntimeException('At least 10 characters.'));
-        $this->database->together(function () use ($text, $password): void {
+        $this->database->together(function () use ($text, $password, $numbers): void {
             $team = $this->database->newId();
-            $this->database->insert('team', ['id' => $team, 'name' => $text('team')]);
+            $this->database->insert('team', ['id' => $team, 'name' => $text('team'), 'number_style' => $numbers->value]);
             $this->staff->create($team, $text('email'), $text('name'), Role::Lead, is_string($password) ? $password : '');
         });
         $style->success('Made. Sign in with '.$text('email').'.');

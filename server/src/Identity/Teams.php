@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Identity;
 
 use ChalkLadder\Core\Analysis\Rungs;
+use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Server\Platform\Storage\Database;
 
 /** A team's own settings. */
@@ -24,5 +25,10 @@ final readonly class Teams
         }
 
         return $bands === [] ? new Rungs() : new Rungs($bands);
+    }
+
+    public function numberStyle(string $teamId): Style
+    {
+        return Style::from($this->database->row('SELECT number_style FROM team WHERE id = :id', ['id' => $teamId])?->text('number_style') ?? Style::Point->value);
     }
 }

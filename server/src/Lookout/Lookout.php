@@ -106,17 +106,18 @@ final class Lookout
         $score = Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($all), $sitting->markStep);
         $answers = [];
         foreach ($sitting->walk->steps($sitting->edition->paper()) as $step) {
-            $item = $sitting->edition->item($step['entry']);
+            $item = $sitting->own($step['entry'])?->item;
             if ($item !== null) {
                 $answers[] = self::answer($item, $step['entry'], $step['try'], $numbers[$step['entry']], $sitting->edition->title($step['entry']), $byStep[$step['entry']][$step['try']] ?? null, $names);
             }
         }
         $late = [];
         foreach ($this->database->rows('SELECT entry, try, value, counter, received_at FROM late_response WHERE sitting_id = :id ORDER BY received_at LIMIT 200', ['id' => $sittingId]) as $row) {
-            $item = $sitting->edition->item($row->text('entry'));
-            if ($item !== null) {
-                $given = Answer::checked($row->text('entry'), $row->int('try'), Response::fromArray($row->json('value')), $row->int('counter'), true, $item);
-                $late[] = self::answer($item, $given->entry, $given->try, $numbers[$given->entry], $sitting->edition->title($given->entry), $given, $names);
+            $own = $sitting->own($row->text('entry'));
+            if ($own !== null) {
+                $response = Response::fromArray($row->json('value'));
+                $given = new Answer($row->text('entry'), $row->int('try'), $response, $row->int('counter'), true, $own->check($response));
+                $late[] = self::answer($own->item, $given->entry, $given->try, $numbers[$given->entry], $sitting->edition->title($given->entry), $given, $names);
             }
         }
 

@@ -7,6 +7,8 @@ namespace ChalkLadder\Server\Marking;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Marking\LookAlike;
 use ChalkLadder\Core\Sitting\SittingState;
@@ -59,10 +61,10 @@ final readonly class Desk
         $handout = $this->handouts->find($who->teamId, $handoutId);
         $item = $handout->edition->item($entry) ?? throw Problem::notFound('The question');
         $hidden = $who->role === Role::Marker;
-        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.counter, r.settled, r.hint_opened, r.hand_credit, r.hand_levels, r.comment, r.saved_at, r.mark_version, s.state, st.name, dense_rank() OVER (ORDER BY s.seed) AS alias
+        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.counter, r.settled, r.hint_opened, r.hand_credit, r.hand_levels, r.comment, r.saved_at, r.mark_version, r.credit, r.verdict, r.line, r.read_as, s.state, s.seed, st.name, dense_rank() OVER (ORDER BY s.seed) AS alias
             FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' JOIN student st ON st.id = s.student_id
             WHERE s.handout_id = :handout AND r.entry = :entry AND r.verdict <> 'none' ORDER BY st.name_folded, s.attempt, r.try", ['handout' => $handoutId, 'entry' => $entry]);
-        $answers = array_map(static fn (Row $r): MarkedAnswerView => self::answer($item, $r, $hidden), $rows);
+        $answers = array_map(static fn (Row $r): MarkedAnswerView => self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden), $rows);
         $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
         /** @var array<string, string> $byPlace */
         $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), $texts);
@@ -88,12 +90,11 @@ final readonly class Desk
     {
         return $this->database->together(function () use ($who, $input): MarkView {
             $sitting = $this->sittings->ofTeam($who->teamId, $input->sittingId, true);
-            $item = $sitting->edition->item($input->entry) ?? throw Problem::notFound('The question');
+            $item = $sitting->own($input->entry)->item ?? throw Problem::notFound('The question');
             if ($who->role === Role::Marker && !$item->rule->waitsForMarker()) {
                 throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
             }
-            $row = $this->database->row('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try]) ?? throw Problem::notFound('The answer');
-            $before = Answer::fromRow($row, $item);
+            $before = array_values(array_filter($this->sittings->answers($sitting), static fn (Answer $a): bool => $a->entry === $input->entry && $a->try === $input->try))[0] ?? throw Problem::notFound('The answer');
             if ($before->markVersion !== $input->markVersion) {
                 throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
             }
@@ -146,7 +147,8 @@ final readonly class Desk
 
     private static function answer(Item $item, Row $r, bool $hidden): MarkedAnswerView
     {
-        $answer = Answer::fromRow($r, $item);
+        $credit = $r->textOrNull('credit');
+        $answer = Answer::fromRow($r, Response::fromArray($r->json('value')), new Outcome($credit === null ? null : BigRational::of($credit), Verdict::from($r->text('verdict')), $r->text('line'), $r->text('read_as')));
         $credit = $answer->credit();
 
         return new MarkedAnswerView(

@@ -12,9 +12,11 @@ use ChalkLadder\Core\Formula\Unit;
 use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\ItemReader;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\NumberRule;
 use ChalkLadder\Core\Item\Option;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\Target;
@@ -23,6 +25,7 @@ use ChalkLadder\Core\Marking\Change;
 use ChalkLadder\Core\Marking\Given;
 use ChalkLadder\Core\Marking\Marks;
 use ChalkLadder\Core\Marking\Remark;
+use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Handout\Handouts;
@@ -54,7 +57,7 @@ final readonly class Keys
     public function preview(StaffUser $who, string $handoutId, string $entry, KeyInput $input): KeyChangeView
     {
         $handout = $this->handouts->find($who->teamId, $handoutId);
-        $after = $this->newRule($handout->edition, $entry, $input);
+        $after = $this->changed($handout->edition, $entry, $input);
 
         return $this->effect($handout->edition, $entry, $after, $handout->markStep, null, false);
     }
@@ -66,10 +69,10 @@ final readonly class Keys
             $this->database->row('SELECT id FROM edition WHERE id = :id FOR UPDATE', ['id' => $handout->edition->id]);
             // Read again under the lock: the key may have changed in between.
             $edition = $this->editions->load($handout->edition->id);
-            $after = $this->newRule($edition, $entry, $input);
-            $changeId = $this->editions->changeRule($who, $edition, $entry, $after, $input->reason);
+            $after = $this->changed($edition, $entry, $input);
+            $changeId = $this->editions->changeRule($who, $edition, $entry, $after->rule(), $input->reason);
             $view = $this->effect($edition, $entry, $after, $handout->markStep, $changeId, true, $who);
-            $bank = $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $edition->rule($entry) ?? $after, $after);
+            $bank = $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $edition->template($entry)?->rule() ?? [], $after->rule());
             $this->trail->note($who, 'change key', 'handout', $handoutId, ['entry' => $entry, 'change' => $changeId, 'gains' => count($view->gains), 'loses' => count($view->loses)]);
 
             return new KeyChangeView($changeId, $view->rule, $view->gains, $view->loses, $view->same, $view->byHand, $view->returned, $bank);
@@ -90,38 +93,41 @@ final readonly class Keys
             }
             $edition = $this->editions->load($row->text('edition_id'));
             $entry = $row->text('entry');
-            $item = $edition->item($entry) ?? throw Problem::notFound('The question');
-            $before = ItemReader::readRule($item->type(), $row->json('rule_before'));
+            $now = $edition->template($entry) ?? throw Problem::notFound('The question');
+            $before = $now->withRule($row->json('rule_before'));
             $this->database->run('UPDATE key_change SET undone_by = :by, undone_at = :at WHERE id = :id', ['by' => $who->id, 'at' => $this->database->now(), 'id' => $changeId]);
             $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
             $view = $this->effect($edition, $entry, $before, BigRational::of($row->text('mark_step')), $changeId, true, $who, 'key undo');
-            $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $item->rule, $before);
+            $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $now->rule(), $before->rule());
             $this->trail->note($who, 'undo key', 'edition', $edition->id, ['entry' => $entry, 'change' => $changeId]);
 
             return $view;
         });
     }
 
-    private function newRule(Edition $edition, string $entry, KeyInput $input): Rule
+    /** The question with the key that is asked for. */
+    private function changed(Edition $edition, string $entry, KeyInput $input): ItemTemplate
     {
-        $item = $edition->item($entry) ?? throw Problem::notFound('The question');
+        $template = $edition->template($entry) ?? throw Problem::notFound('The question');
+        $item = $template->sample();
         if ($item->rule->waitsForMarker()) {
             throw Problem::conflict('This question is marked by hand.', 'It has a rubric, not a key. Mark the answers one by one.');
         }
+        if ($input->rule === null && $template->hasVariables()) {
+            throw Problem::conflict('Every student has numbers of their own here.', 'What is right for one is not for another. Change the key, or set the one mark by hand.');
+        }
         try {
-            $rule = $input->rule !== null
-                ? ItemReader::readRule($item->type(), $input->rule)
-                : self::accepting($item, Response::fromArray($input->accept ?? []), $input);
+            $after = $template->withRule($input->rule ?? self::accepting($item, Response::fromArray($input->accept ?? []), $input)->toArray());
         } catch (DocumentInvalid $e) {
             throw Problem::document($e);
         }
-        foreach ($rule->defects() as $defect) {
+        foreach ($after->sample()->rule->defects() as $defect) {
             if ($defect->blocks) {
                 throw Problem::invalid(['rule' => $defect->message]);
             }
         }
 
-        return $rule;
+        return $after;
     }
 
     private static function accepting(Item $item, Response $response, KeyInput $input): Rule
@@ -138,7 +144,7 @@ final readonly class Keys
             return $rule->accepting(new Form(mb_substr(trim($response->text), 0, 200), $credit, $input->feedback));
         }
         if ($rule instanceof NumberRule) {
-            $read = NumberText::read($response->text) ?? throw Problem::invalid(['accept' => 'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.']);
+            $read = NumberText::read($response->text, $rule->style) ?? throw Problem::invalid(['accept' => 'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.']);
             $from = $read->unit === '' ? null : Unit::named($read->unit);
             $to = $rule->unit === '' ? null : Unit::named($rule->unit);
             $value = $from !== null && $to !== null && $from->measuresSameAs($to) ? $from->convert($read->value, $to) : $read->value;
@@ -156,13 +162,29 @@ final readonly class Keys
         throw Problem::conflict('This question has no key.', 'Mark it by hand.');
     }
 
-    private function effect(Edition $edition, string $entry, Rule $after, BigRational $step, ?string $changeId, bool $apply, ?StaffUser $who = null, string $kind = 'key change'): KeyChangeView
+    private function effect(Edition $edition, string $entry, ItemTemplate $after, BigRational $step, ?string $changeId, bool $apply, ?StaffUser $who = null, string $kind = 'key change'): KeyChangeView
     {
         $item = $edition->item($entry) ?? throw Problem::notFound('The question');
-        $rows = $this->database->rows('SELECT r.sitting_id, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name, s.state FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id JOIN student st ON st.id = s.student_id
+        $rows = $this->database->rows('SELECT r.sitting_id, s.seed, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name, s.state FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id JOIN student st ON st.id = s.student_id
             WHERE h.edition_id = :edition AND r.entry = :entry ORDER BY st.name_folded, st.id, s.attempt, r.try'.($apply ? ' FOR UPDATE OF r, s' : ''), ['edition' => $edition->id, 'entry' => $entry]);
-        $given = array_map(static fn (Row $r): Given => new Given($r->text('sitting_id').'|'.$r->int('try'), Response::fromArray($r->json('value')), $r->bool('by_hand')), $rows);
-        $changes = Remark::changes($given, $item, $item->withRule($after));
+        $looksBack = $item->looksBackTo() !== [];
+        $each = $looksBack || $after->hasVariables();
+        $given = array_map(static fn (Row $r): Given => new Given($r->text('sitting_id').'|'.$r->int('try'), Response::fromArray($r->json('value')), $r->bool('by_hand'), $each ? $r->text('sitting_id') : ''), $rows);
+        $seeds = [];
+        foreach ($rows as $row) {
+            $seeds[$row->text('sitting_id')] = $row->text('seed');
+        }
+        $beside = $looksBack ? $this->responsesOf($edition) : [];
+        $check = static function (Given $one, bool $new) use ($edition, $entry, $item, $after, $each, $seeds, $beside): Outcome {
+            if (!$each) {
+                return ($new ? $after->sample() : $item)->check($one->response);
+            }
+            $seed = $seeds[$one->case] ?? '';
+            $own = static fn (string $id): ?OwnItem => $id === $entry && $new ? $after->with($edition->own($id, $seed)->numbers ?? []) : $edition->own($id, $seed);
+
+            return (new Checking($edition->paper(), $own, $beside[$one->case] ?? []))->outcome($entry, $one->response);
+        };
+        $changes = Remark::changes($given, static fn (Given $g): Outcome => $check($g, false), static fn (Given $g): Outcome => $check($g, true));
         $gains = $loses = [];
         $same = $byHand = $returned = 0;
         $altered = [];
@@ -170,7 +192,7 @@ final readonly class Keys
         foreach ($changes as $i => $change) {
             $row = $rows[$i];
             // Like responses share their outcomes, so what a change is worth is reckoned once for all of them.
-            $worth = $worths[spl_object_id($change->before).'.'.$row->int('try')] ??= $this->worth($edition, $item, $given[$i]->response, $change, $row->int('try'), $step);
+            $worth = $worths[spl_object_id($change->before).'.'.$row->int('try')] ??= $this->worth($edition, $each ? $edition->own($entry, $row->text('seed'))->item ?? $item : $item, $given[$i]->response, $change, $row->int('try'), $step);
             if ($change->keptByHand) {
                 ++$byHand;
             } elseif (!$worth['credit']) {
@@ -192,7 +214,18 @@ final readonly class Keys
             $this->store($edition, $entry, $altered, $step, $changeId, $who, $kind);
         }
 
-        return new KeyChangeView($changeId, $after->toArray(), $gains, $loses, $same, $byHand, $returned, false);
+        return new KeyChangeView($changeId, $after->rule(), $gains, $loses, $same, $byHand, $returned, false);
+    }
+
+    /** @return array<string, array<string, array<int, Response>>> every response of an edition, by sitting, entry and try */
+    private function responsesOf(Edition $edition): array
+    {
+        $responses = [];
+        foreach ($this->database->rows('SELECT r.sitting_id, r.entry, r.try, r.value FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id WHERE h.edition_id = :edition', ['edition' => $edition->id]) as $row) {
+            $responses[$row->text('sitting_id')][$row->text('entry')][$row->int('try')] = Response::fromArray($row->json('value'));
+        }
+
+        return $responses;
     }
 
     /**

@@ -6,8 +6,8 @@ namespace ChalkLadder\Server\Paper;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\ItemReader;
-use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
 
@@ -19,13 +19,17 @@ final class Edition
 {
     private ?Paper $paper = null;
 
-    /** @var array<string, Item> */
+    /** @var array<string, ItemTemplate> */
     private array $read = [];
+
+    /** @var array<string, OwnItem> by entry and seed */
+    private array $own = [];
 
     /**
      * @param array<array-key, mixed>                $paperDocument as {@see PaperReader} reads it
-     * @param array<string, array<array-key, mixed>> $documents     as {@see ItemReader} reads them, by entry id in written order, worth what the paper says
+     * @param array<string, array<array-key, mixed>> $documents     as {@see ItemTemplate} reads them, by entry id in written order, worth what the paper says
      * @param array<string, string>                  $itemIds       bank ids by entry id
+     * @param array<string, array<array-key, mixed>> $drawnFrom     the documents as they were published, of questions with variables whose key has changed since
      */
     public function __construct(
         public readonly string $id,
@@ -34,6 +38,7 @@ final class Edition
         private readonly array $paperDocument,
         private readonly array $documents,
         public readonly array $itemIds,
+        private readonly array $drawnFrom = [],
     ) {
     }
 
@@ -42,12 +47,12 @@ final class Edition
         return $this->paper ??= PaperReader::read($this->paperDocument);
     }
 
-    /** @return array<string, Item> by entry id */
+    /** @return array<string, Item> by entry id; of a question with variables, one draw that stands for all */
     public function items(): array
     {
         $items = [];
         foreach (array_keys($this->documents) as $entry) {
-            $items[$entry] = $this->read[$entry] ??= ItemReader::read($this->documents[$entry]);
+            $items[$entry] = $this->written($entry)->sample();
         }
 
         return $items;
@@ -60,12 +65,41 @@ final class Edition
 
     public function item(string $entry): ?Item
     {
-        return $this->has($entry) ? $this->read[$entry] ??= ItemReader::read($this->documents[$entry]) : null;
+        return $this->has($entry) ? $this->written($entry)->sample() : null;
     }
 
-    public function rule(string $entry): ?Rule
+    public function template(string $entry): ?ItemTemplate
     {
-        return $this->item($entry)?->rule;
+        return $this->has($entry) ? $this->written($entry) : null;
+    }
+
+    /** The question as the owner of a sitting's seed has it. Their numbers outlast a changed key. */
+    public function own(string $entry, string $seed): ?OwnItem
+    {
+        if (!$this->has($entry)) {
+            return null;
+        }
+        $template = $this->written($entry);
+        if (!$template->hasVariables()) {
+            return $template->own($seed);
+        }
+        $published = isset($this->drawnFrom[$entry]) ? ItemTemplate::read($this->drawnFrom[$entry]) : $template;
+
+        return $this->own["$entry|$seed"] ??= $template->with($published->own("$seed|$entry")->numbers);
+    }
+
+    /** Whether a check asks for an earlier answer: then one answer's change may change what another is worth. */
+    public function looksBack(): bool
+    {
+        foreach ($this->documents as $document) {
+            foreach (is_array($document['checks'] ?? null) ? $document['checks'] : [] as $check) {
+                if (is_array($check) && is_string($check['when'] ?? null) && preg_match('/\bq\d/', $check['when']) === 1) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> entries whose answers a machine marks */
@@ -99,5 +133,10 @@ final class Edition
     public function points(string $entry): BigRational
     {
         return $this->item($entry)->points ?? BigRational::zero();
+    }
+
+    private function written(string $entry): ItemTemplate
+    {
+        return $this->read[$entry] ??= ItemTemplate::read($this->documents[$entry]);
     }
 }

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
-use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -32,7 +31,7 @@ final class Editions
         return $this->used["$id-$rulesVersion"] ??= $this->cache->get("edition-$id-$rulesVersion", fn (): Edition => $this->read($id));
     }
 
-    /** @param array<string, Item> $items by bank id */
+    /** @param array<string, ItemTemplate> $items by bank id */
     public function publish(StaffUser $who, string $paperId, int $ofVersion, Paper $paper, array $items): int
     {
         $id = $this->database->newId();
@@ -63,12 +62,16 @@ final class Editions
         return $number;
     }
 
-    /** Lays a new rule over an entry. Returns the change's id, by which it can be undone. */
-    public function changeRule(StaffUser $who, Edition $edition, string $entry, Rule $after, string $reason): string
+    /**
+     * Lays a new rule over an entry. Returns the change's id, by which it can be undone.
+     *
+     * @param array<array-key, mixed> $after as it is written
+     */
+    public function changeRule(StaffUser $who, Edition $edition, string $entry, array $after, string $reason): string
     {
-        $before = $edition->rule($entry) ?? throw Problem::notFound('The question');
+        $before = $edition->template($entry) ?? throw Problem::notFound('The question');
         $id = $this->database->newId();
-        $this->database->insert('key_change', ['id' => $id, 'edition_id' => $edition->id, 'entry' => $entry, 'rule_before' => Json::encode($before->toArray()), 'rule_after' => Json::encode($after->toArray()), 'reason' => $reason, 'made_by' => $who->id, 'made_at' => $this->database->now()]);
+        $this->database->insert('key_change', ['id' => $id, 'edition_id' => $edition->id, 'entry' => $entry, 'rule_before' => Json::encode($before->rule()), 'rule_after' => Json::encode($after), 'reason' => $reason, 'made_by' => $who->id, 'made_at' => $this->database->now()]);
         $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
 
         return $id;
@@ -80,15 +83,19 @@ final class Editions
         $content = $row->json('content');
         $paper = is_array($content['paper'] ?? null) ? $content['paper'] : [];
         $stored = is_array($content['items'] ?? null) ? $content['items'] : [];
-        $documents = $itemIds = [];
+        $documents = $itemIds = $drawnFrom = [];
         foreach (PaperReader::read($paper)->questions() as $entry) {
             $documents[$entry->id] = is_array($stored[$entry->id] ?? null) ? $stored[$entry->id] : throw new \LogicException('An edition holds every question of its paper.');
             $itemIds[$entry->id] = $entry->item ?? '';
         }
         foreach ($this->database->rows('SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at', ['id' => $id]) as $change) {
-            $documents[$change->text('entry')]['rule'] = $change->json('rule_after');
+            $entry = $change->text('entry');
+            if (ItemTemplate::isOne($documents[$entry])) {
+                $drawnFrom[$entry] ??= $documents[$entry];
+            }
+            $documents[$entry]['rule'] = $change->json('rule_after');
         }
 
-        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $documents, $itemIds);
+        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $documents, $itemIds, $drawnFrom);
     }
 }

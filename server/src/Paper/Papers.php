@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
-use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\Entry;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperProof;
@@ -66,7 +66,7 @@ final readonly class Papers
             $id,
             $paper->toArray(),
             $row->int('version'),
-            array_map(static fn (Item $i): array => $i->toArray(), $items),
+            array_map(static fn (ItemTemplate $i): array => $i->toArray(), $items),
             ProofView::of(PaperProof::of($paper, $items)),
             $row->textOrNull('edition_id'),
             $row->intOrNull('number'),
@@ -137,7 +137,7 @@ final readonly class Papers
             $ids[$entry->id] = $entry->item ?? '';
         }
 
-        return new Edition($id, $id, 0, $paper->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $byEntry), $ids);
+        return new Edition($id, $id, 0, $paper->toArray(), array_map(static fn (ItemTemplate $i): array => $i->toArray(), $byEntry), $ids);
     }
 
     private function lock(StaffUser $who, string $id, int $version): Row
@@ -150,7 +150,7 @@ final readonly class Papers
         return $row;
     }
 
-    /** @return array<string, Item> */
+    /** @return array<string, ItemTemplate> */
     private function itemsOf(string $teamId, Paper $paper): array
     {
         $ids = array_values(array_unique(array_map(static fn (Entry $e): string => $e->item ?? '', $paper->questions())));

@@ -33,11 +33,7 @@ final readonly class Results
         $rungs = $this->teams->rungs($teamId);
         $terms = $this->terms->all($teamId);
         $report = $counted->report;
-        $items = [];
-        foreach ($handout->edition->items() as $entry => $item) {
-            $items[$handout->edition->itemIds[$entry]] = $item;
-        }
-        $most = PaperProof::of($handout->edition->paper(), $items)->points[1];
+        $most = PaperProof::extent($handout->edition->paper())[1];
         $students = $this->students($counted, $rungs);
         $misconceptions = [];
         foreach ($terms->misconceptions as $term) {

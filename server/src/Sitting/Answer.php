@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Verdict;
@@ -32,15 +31,9 @@ final readonly class Answer
     ) {
     }
 
-    /** Checked afresh, under the rule that holds now. */
-    public static function checked(string $entry, int $try, Response $response, int $counter, bool $settled, Item $item): self
+    /** @param Outcome $outcome of the row's response, checked afresh under the rule that holds now */
+    public static function fromRow(Row $row, Response $response, Outcome $outcome): self
     {
-        return new self($entry, $try, $response, $counter, $settled, $item->check($response));
-    }
-
-    public static function fromRow(Row $row, ?Item $item): self
-    {
-        $response = Response::fromArray($row->json('value'));
         $hand = $row->textOrNull('hand_credit');
         $levels = $row->textOrNull('hand_levels');
 
@@ -50,7 +43,7 @@ final readonly class Answer
             $response,
             $row->int('counter'),
             $row->bool('settled'),
-            $item?->check($response) ?? Outcome::nothing(),
+            $outcome,
             $hand === null ? null : BigRational::of($hand),
             $levels === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($levels))),
             $row->text('comment'),

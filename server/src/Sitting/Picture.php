@@ -48,7 +48,7 @@ final readonly class Picture
                     $s = $entry->source;
                     $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null);
                 }
-                $item = $edition->item($id);
+                $item = $edition->own($id, $seed)?->item;
                 if ($item === null) {
                     continue;
                 }

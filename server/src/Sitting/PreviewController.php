@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
@@ -33,17 +35,19 @@ final readonly class PreviewController
         $edition = $this->papers->draft($who->teamId, $id);
         $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback) ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
         $marked = static fn (array $steps, string $entry, int $try): bool => array_filter($steps, static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try) !== [];
-        $answers = [];
+        $answers = $given = [];
         foreach ($input->saves as $save) {
-            $item = $edition->item($save->entry);
-            if ($item !== null) {
-                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $item->check($save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
+            $given[$save->entry][$save->try] = $save->value;
+        }
+        $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, 'preview'), $given);
+        foreach ($input->saves as $save) {
+            if ($edition->has($save->entry)) {
+                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $checking->outcome($save->entry, $save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
             }
         }
         foreach ($input->hints as $hint) {
-            $item = $edition->item($hint->entry);
-            if ($item !== null && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
-                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $item->check(Response::ofText('')), hintOpened: true);
+            if ($edition->has($hint->entry) && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
+                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $checking->outcome($hint->entry, Response::ofText('')), hintOpened: true);
             }
         }
         $walk = Walk::start($edition->paper(), $conditions, 'preview');

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
@@ -74,17 +75,33 @@ final readonly class SittingStore
     /** @return list<Answer> */
     public function answers(StoredSitting $sitting): array
     {
-        return array_map(
-            static fn (Row $r): Answer => Answer::fromRow($r, $sitting->edition->item($r->text('entry'))),
-            $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]),
-        );
+        $rows = $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
+        $given = [];
+        foreach ($rows as $row) {
+            $given[$row->text('entry')][$row->int('try')] = Response::fromArray($row->json('value'));
+        }
+        $checking = $sitting->checking($given);
+
+        return array_map(static function (Row $r) use ($given, $checking): Answer {
+            $response = $given[$r->text('entry')][$r->int('try')];
+
+            return Answer::fromRow($r, $response, $checking->outcome($r->text('entry'), $response));
+        }, $rows);
+    }
+
+    /** Brings stored outcomes in line where checks look back at answers that have changed. */
+    public function refreshOutcomes(StoredSitting $sitting): void
+    {
+        foreach ($this->answers($sitting) as $answer) {
+            if ($sitting->own($answer->entry)?->item->looksBackTo() !== []) {
+                $this->database->run('UPDATE response SET credit = :credit, verdict = :verdict, line = :line, read_as = :readAs, misconceptions = :misconceptions WHERE sitting_id = :sitting AND entry = :entry AND try = :try', ['sitting' => $sitting->id, 'entry' => $answer->entry, 'try' => $answer->try] + self::outcome($answer));
+            }
+        }
     }
 
     /** Writes a response unless a newer one is stored or it can no longer change. */
     public function write(string $sittingId, Answer $answer, string $clientId): bool
     {
-        $outcome = $answer->outcome;
-
         return $this->database->run('INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
             VALUES (:sitting, :entry, :try, :value, :counter, :client, :at, :credit, :verdict, :line, :readAs, :misconceptions)
             ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
@@ -92,9 +109,7 @@ final readonly class SittingStore
             WHERE r.counter < excluded.counter AND NOT r.settled', [
             'sitting' => $sittingId, 'entry' => $answer->entry, 'try' => $answer->try, 'value' => Json::encode($answer->response->toArray()),
             'counter' => $answer->counter, 'client' => $clientId, 'at' => $this->database->now(),
-            'credit' => $outcome->credit === null ? null : (string) $outcome->credit, 'verdict' => $outcome->verdict->value, 'line' => $outcome->line, 'readAs' => mb_substr($outcome->readAs, 0, 500),
-            'misconceptions' => '{'.implode(',', $outcome->misconceptions).'}',
-        ]) === 1;
+        ] + self::outcome($answer)) === 1;
     }
 
     /**
@@ -163,6 +178,14 @@ final readonly class SittingStore
             $row->textOrNull('reply'),
             $row->timeOrNull('handed_in_at'),
         );
+    }
+
+    /** @return array{credit: string|null, verdict: string, line: string, readAs: string, misconceptions: string} */
+    private static function outcome(Answer $answer): array
+    {
+        $o = $answer->outcome;
+
+        return ['credit' => $o->credit === null ? null : (string) $o->credit, 'verdict' => $o->verdict->value, 'line' => $o->line, 'readAs' => mb_substr($o->readAs, 0, 500), 'misconceptions' => '{'.implode(',', $o->misconceptions).'}'];
     }
 
     private static function place(string $studentId, string $id): string

@@ -123,6 +123,9 @@ final readonly class Sittings
                 $kept[] = new KeptView($save->entry, $save->try, $save->counter, $this->keep($sitting, $save));
             }
             if ($sitting->state === SittingState::Open) {
+                if ($sitting->edition->looksBack()) {
+                    $this->store->refreshOutcomes($sitting);
+                }
                 $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : $sitting->at;
                 $this->database->run('UPDATE sitting SET at_entry = :at, version = version + 1 WHERE id = :id', ['at' => $at, 'id' => $id]);
                 $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
@@ -238,16 +241,16 @@ final readonly class Sittings
     private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
     {
         $sitting = $this->store->remembered($who->id, $id);
-        if ($sitting->state !== SittingState::Open) {
+        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack()) {
             return null;
         }
         $answers = [];
         foreach ($input->saves as $save) {
-            $item = $sitting->edition->item($save->entry);
-            if ($item === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
+            $own = $sitting->own($save->entry);
+            if ($own === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
                 return null;
             }
-            $answers[$save->entry] = [Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $item), $save->clientId];
+            $answers[$save->entry] = [new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value)), $save->clientId];
         }
         $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
         $written = $this->store->writeAll($sitting, array_values($answers), $at);
@@ -261,11 +264,11 @@ final readonly class Sittings
 
     private function keep(StoredSitting $sitting, SaveInput $save): string
     {
-        $item = $sitting->edition->item($save->entry);
-        if ($item === null) {
+        $own = $sitting->own($save->entry);
+        if ($own === null) {
             return 'unknown';
         }
-        $answer = Answer::checked($save->entry, $save->try, $save->value, $save->counter, false, $item);
+        $answer = new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value));
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
             return $this->store->write($sitting->id, $answer, $save->clientId) ? 'kept' : 'older';
         }

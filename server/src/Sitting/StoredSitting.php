@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\OwnItem;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
@@ -31,5 +34,17 @@ final readonly class StoredSitting
         public ?string $reply = null,
         public ?string $handedInAt = null,
     ) {
+    }
+
+    /** The question as this sitting's student has it. */
+    public function own(string $entry): ?OwnItem
+    {
+        return $this->edition->own($entry, $this->seed);
+    }
+
+    /** @param array<string, array<int, Response>> $given by entry and try; needed where a check looks back */
+    public function checking(array $given = []): Checking
+    {
+        return new Checking($this->edition->paper(), $this->own(...), $given);
     }
 }

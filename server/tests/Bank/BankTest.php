@@ -28,10 +28,24 @@ final class BankTest extends ApiCase
         $order = ['type' => 'order', 'rule' => ['things' => [['id' => 'a'], ['id' => 'b']]]] + $this->world->itemDocuments()['choice'];
         self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $order])->map('fields'));
         self::assertSame('right', $this->get('POST', '/items/try', ['item' => $order, 'response' => ['order' => ['a', 'b']]])->text('verdict'));
-        $earlier = ['checks' => [['when' => 'q1 = 1']]] + $this->world->itemDocuments()['number'];
-        self::assertSame('“q1” has no value here.', $this->refused(422, 'POST', '/items', ['item' => $earlier])->map('fields')['checks.0.when'] ?? null);
+        $unknown = ['checks' => [['when' => 'tide = 1']]] + $this->world->itemDocuments()['number'];
+        self::assertSame('“tide” has no value here.', $this->refused(422, 'POST', '/items', ['item' => $unknown])->map('fields')['checks.0.when'] ?? null);
         $broken = ['checks' => [['when' => 'answer >']]] + $this->world->itemDocuments()['number'];
         $fields = $this->refused(422, 'POST', '/items', ['item' => $broken])->map('fields');
         self::assertStringContainsString('missing at the end', is_string($fields['checks.0.when'] ?? null) ? $fields['checks.0.when'] : '');
+    }
+
+    public function testATeamThatWritesCommasIsReadWithCommas(): void
+    {
+        $this->database->run("UPDATE team SET number_style = 'comma' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
+        $saved = $this->as($this->world->teacher)->get('POST', '/items', ['item' => $this->world->itemDocuments()['number']]);
+        self::assertSame('comma', $saved->text('item.rule.style'));
+        foreach (['98,76 m' => 'right', '98.76 m' => 'right', '1.098,76 m' => 'wrong'] as $text => $verdict) {
+            $tried = $this->get('POST', '/items/try', ['item' => $saved->map('item'), 'response' => ['text' => $text]]);
+            self::assertSame($verdict, $tried->text('verdict'), "$text, read as ".$tried->text('readAs'));
+        }
+        $this->database->run("UPDATE team SET number_style = 'point' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
+        $point = $this->get('POST', '/items', ['item' => $this->world->itemDocuments()['number']]);
+        self::assertArrayNotHasKey('style', $point->map('item.rule'));
     }
 }

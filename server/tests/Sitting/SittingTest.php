@@ -104,8 +104,7 @@ final class SittingTest extends ApiCase
         $store = self::service(SittingStore::class);
         $before = $store->ofStudent($ada->id, $id);
         $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
-        $item = $before->edition->item('e-text') ?? self::fail('The paper has this question.');
-        $late = Answer::checked('e-text', 1, Response::ofText('reef'), 1, false, $item);
+        $late = new Answer('e-text', 1, Response::ofText('reef'), 1, false, $before->checking()->outcome('e-text', Response::ofText('reef')));
 
         self::assertNull($store->writeAll($before, [[$late, 'x']], 'e-text'));
         self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));

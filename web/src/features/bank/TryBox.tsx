@@ -95,6 +95,14 @@ export function TryBox({ item }: { item: Item }) {
               {result.credit === null ? '' : `, credit ${result.credit}`}
               {result.line && item.type !== 'choice' ? ` · ${result.line}` : ''}
             </p>
+            {Object.keys(result.numbers).length > 0 ? (
+              <p className="text-quiet">
+                with{' '}
+                {Object.entries(result.numbers)
+                  .map(([name, value]) => `${name} = ${value}`)
+                  .join(', ')}
+              </p>
+            ) : null}
             {result.readAs ? <p className="text-quiet">read as “{result.readAs}”</p> : null}
             {result.feedback ? <p className="italic">“{result.feedback}”</p> : null}
             {ideas.length > 0 ? <p className="text-blue">{ideas.join(', ')}</p> : null}

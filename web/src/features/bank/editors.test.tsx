@@ -105,6 +105,7 @@ describe('Trying an answer', () => {
     readAs: '7/2 m',
     feedback: 'Nearly.',
     misconceptions: ['m1'],
+    numbers: { h: '4.6', l: '0.8' },
   }
 
   it('asks once the typing rests, and shows the credit, the line and how it was read', async () => {
@@ -115,6 +116,7 @@ describe('Trying an answer', () => {
     expect(await screen.findByText('read as “7/2 m”')).toBeTruthy()
     expect(screen.getByText('part').parentElement?.textContent).toContain('part, credit 1/2 · value 2')
     expect(screen.getByText('“Nearly.”')).toBeTruthy()
+    expect(screen.getByText('with h = 4.6, l = 0.8')).toBeTruthy()
     expect(await screen.findByText('adds instead of subtracts')).toBeTruthy()
     expect(bodies('POST', '/api/items/try').at(-1)).toMatchObject({ response: { text: '3.5 m' } })
     expect(sent('POST', '/api/items/try').length).toBeLessThan(5)

@@ -1092,6 +1092,9 @@ export interface components {
             readAs: string;
             feedback: string;
             misconceptions: string[];
+            numbers: {
+                [key: string]: string;
+            };
         };
         ExchangePrintView: {
             paper: components["schemas"]["Paper"];
