@@ -15,6 +15,7 @@ final readonly class Flag
     public const TOO_HARD = 'too hard to say';
     public const IDLE = 'idle distractor';
     public const NOT_REACHED = 'not reached by many';
+    public const RUSHED = 'rushed';
     public const FEW = 'few';
 
     public function __construct(public string $kind, public string $evidence, public ?string $option = null)

@@ -17,9 +17,10 @@ final class QuestionAnalysis
     /**
      * @param list<float> $totals         marks of each student
      * @param list<float> $given          marks each student could have reached
+     * @param Tails       $tails          of all students by their share of all marks
      * @param Figure      $alphaIfDropped reliability of the other questions
      */
-    public static function of(Question $question, array $totals, array $given, Figure $alphaIfDropped): QuestionReport
+    public static function of(Question $question, array $totals, array $given, Tails $tails, Figure $alphaIfDropped): QuestionReport
     {
         $credits = [];
         $rest = [];
@@ -44,7 +45,7 @@ final class QuestionAnalysis
         $facility = self::facility($credits);
         $itemRest = self::correlation($credits, $rest, self::REST);
 
-        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, $whole), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting));
+        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, count($credits) === count($totals) ? $tails : Tails::by($whole)), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting));
     }
 
     /** @param list<float> $credits */
@@ -55,7 +56,13 @@ final class QuestionAnalysis
         if ($mean === null) {
             return Figure::missing(0, self::FACILITY, 'Nobody’s answer counts yet.');
         }
-        $whole = array_filter($credits, static fn (float $c): bool => $c !== 0.0 && $c !== 1.0) === [];
+        $whole = true;
+        foreach ($credits as $credit) {
+            if ($credit !== 0.0 && $credit !== 1.0) {
+                $whole = false;
+                break;
+            }
+        }
         $interval = $whole ? Intervals::wilson(array_sum($credits), $n) : Intervals::mean($mean, Sample::sd($credits), $n);
 
         return new Figure(
@@ -70,12 +77,12 @@ final class QuestionAnalysis
 
     /**
      * @param list<float> $credits
-     * @param list<float> $whole
+     * @param Tails       $tails   of the same students
      */
-    private static function upperLower(array $credits, array $whole): Figure
+    private static function upperLower(array $credits, Tails $tails): Figure
     {
         $n = count($credits);
-        $difference = $n < 4 ? null : Tails::by($whole)->difference($credits);
+        $difference = $n < 4 ? null : $tails->difference($credits);
 
         return $difference === null ? Figure::missing($n, self::UPPER_LOWER, 'At least four students are needed.') : new Figure($difference, $n, self::UPPER_LOWER, note: $n < self::FEW ? 'few' : null);
     }
@@ -109,40 +116,38 @@ final class QuestionAnalysis
         if ($n === 0) {
             return [];
         }
-        $thirds = RankParts::weights($rest, [[0.0, 1 / 3], [1 / 3, 2 / 3], [2 / 3, 1.0]]);
-        /** @var array<string, list<int>> $takers */
-        $takers = [];
+        [$third, $split] = RankParts::thirds($rest);
+        $counts = $sums = [];
+        $weighed = array_fill_keys(array_keys($options), [0.0, 0.0, 0.0]);
         foreach ($picks as $s => $picked) {
             foreach ($picked as $id) {
-                $takers[$id][] = $s;
+                $counts[$id] = ($counts[$id] ?? 0) + 1;
+                $sums[$id] = ($sums[$id] ?? 0.0) + $rest[$s];
+                if ($third[$s] >= 0) {
+                    $weighed[$id][$third[$s]] = ($weighed[$id][$third[$s]] ?? 0.0) + 1.0;
+                } else {
+                    foreach ($split[$s] as $part => $weight) {
+                        $weighed[$id][$part] = ($weighed[$id][$part] ?? 0.0) + $weight;
+                    }
+                }
             }
         }
         $mean = array_sum($rest) / $n;
         $squares = Sample::squares($rest);
         $reports = [];
         foreach ($options as $id => $key) {
-            $id = (string) $id;
-            $took = $takers[$id] ?? [];
-            $count = count($took);
+            $count = $counts[$id] ?? 0;
             $share = $count / $n;
-            $weighed = [0.0, 0.0, 0.0];
-            $sum = 0.0;
-            foreach ($took as $s) {
-                $weighed[0] += $thirds[0][$s] ?? 0.0;
-                $weighed[1] += $thirds[1][$s] ?? 0.0;
-                $weighed[2] += $thirds[2][$s] ?? 0.0;
-                $sum += $rest[$s];
-            }
-            $correlation = Sample::pointBiserial($count, $sum, $n, $mean, $squares);
+            $correlation = Sample::pointBiserial($count, $sums[$id] ?? 0.0, $n, $mean, $squares);
             $reports[] = new OptionReport(
-                $id,
+                (string) $id,
                 $key,
                 $count,
                 $share,
-                [$weighed[0] / ($n / 3), $weighed[1] / ($n / 3), $weighed[2] / ($n / 3)],
+                [$weighed[$id][0] / ($n / 3), $weighed[$id][1] / ($n / 3), $weighed[$id][2] / ($n / 3)],
                 $correlation,
                 $key || $n < self::FEW ? null : $share >= 0.05 && $correlation !== null && $correlation < 0.0,
-                (int) round($weighed[2]),
+                (int) round($weighed[$id][2]),
             );
         }
 

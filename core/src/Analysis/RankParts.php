@@ -38,6 +38,40 @@ final class RankParts
     }
 
     /**
+     * The third of each student: 0, 1 or 2; −1 for those in a run of ties that a cut goes through, with their weights
+     * beside it.
+     *
+     * @param list<float> $scores
+     *
+     * @return array{array<int, int>, array<int, array<int, float>>}
+     */
+    public static function thirds(array $scores): array
+    {
+        $n = count($scores);
+        asort($scores);
+        $order = array_keys($scores);
+        $third = array_fill(0, $n, -1);
+        $split = [];
+        foreach (self::ties(array_values($scores)) as [$i, $j]) {
+            [$first, $last] = [(int) floor(3 * $i / $n), (int) floor((3 * $j - 1) / $n)];
+            $weights = [];
+            for ($part = $first; $first !== $last && $part <= $last; ++$part) {
+                $inside = min($j, ($part + 1) * $n / 3) - max($i, $part * $n / 3);
+                $weights[$part] = $inside / ($j - $i);
+            }
+            for ($m = $i; $m < $j; ++$m) {
+                if ($first === $last) {
+                    $third[$order[$m]] = $first;
+                } else {
+                    $split[$order[$m]] = $weights;
+                }
+            }
+        }
+
+        return [$third, $split];
+    }
+
+    /**
      * Runs of equal scores; scores that differ in their last bits alone are the same score.
      *
      * @param list<float> $sorted from the lowest up

@@ -44,7 +44,8 @@ final readonly class Report
         $totals = $marks ?? array_values($totals);
         $shares = array_map(static fn (float $t, float $g): float => $g > 0.0 ? $t / $g : 0.0, $totals, $given);
         $reliability = Reliability::of(self::complete($questions, $students));
-        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $reliability->ifDropped[$i] ?? $reliability->alpha), $questions, array_keys($questions));
+        $tails = Tails::by(array_values($shares));
+        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $tails, $reliability->ifDropped[$i] ?? $reliability->alpha), $questions, array_keys($questions));
         $mean = Sample::mean($totals);
         $sd = Sample::sd($totals);
         $interval = $mean === null ? null : Intervals::mean($mean, $sd, $students);

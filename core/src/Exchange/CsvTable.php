@@ -30,15 +30,16 @@ final readonly class CsvTable
         $line = 1;
         while (($cells = fgetcsv($stream, 0, ',', '"', '')) !== false) {
             $here = $line;
-            $line += 1 + array_sum(array_map(static fn (?string $c): int => substr_count($c ?? '', "\n"), $cells));
+            $row = implode("\0", $cells);
+            $line += 1 + substr_count($row, "\n");
             if ($cells === [null]) {
                 continue;
             }
-            $texts = array_map(static fn (?string $c): string => trim($c ?? ''), $cells);
-            foreach ($texts as $i => $text) {
-                if (!mb_check_encoding($text, 'UTF-8')) {
-                    throw new \UnexpectedValueException(sprintf('%s:%d:%d: this is not UTF-8', $name, $here, $i + 1));
-                }
+            $texts = array_map(trim(...), array_map(strval(...), $cells));
+            // The row as a whole first: a fault is rare, its place is sought only then.
+            if (!mb_check_encoding($row, 'UTF-8')) {
+                $at = (int) array_key_first(array_filter($texts, static fn (string $t): bool => !mb_check_encoding($t, 'UTF-8')));
+                throw new \UnexpectedValueException(sprintf('%s:%d:%d: this is not UTF-8', $name, $here, $at + 1));
             }
             if ($header === null) {
                 $texts[0] = (string) preg_replace('/^\x{FEFF}/u', '', $texts[0] ?? '');

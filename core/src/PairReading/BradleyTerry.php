@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\PairReading;
 
+use ChalkLadder\Core\Analysis\Model\Symmetric;
+
 /**
  * Abilities from comparisons of two: P(i beats j) = 1/(1 + exp(βj − βi)), by the MM algorithm of Hunter (Annals of
  * Statistics 32, 2004), standard errors from the observed information, abilities centred on 0.
  *
- * Where somebody won or lost everything, or the comparisons fall apart into unconnected sets, no finite maximum exists;
+ * A drawn comparison is half a win for each. Where somebody won or lost everything, or the comparisons fall apart into unconnected sets, no finite maximum exists;
  * then each pair of a thing with an average one is taken to have been drawn once, with weight 0.1, and that is said.
  */
 final readonly class BradleyTerry
@@ -18,7 +20,7 @@ final readonly class BradleyTerry
     private const CLOSE = 1e-10;
 
     /**
-     * @param array<string, array{ability: float, se: float, wins: int, losses: int}> $objects
+     * @param array<string, array{ability: float, se: float, wins: int, losses: int, ties: int}> $objects
      * @param float|null                                                              $reliability separation reliability; null with fewer than two things
      * @param string|null                                                             $note        set where a prior was needed
      */
@@ -26,11 +28,14 @@ final readonly class BradleyTerry
     {
     }
 
-    /** @param list<array{string, string}> $results winner, loser */
-    public static function of(array $results): self
+    /**
+     * @param list<array{string, string}> $results winner, loser
+     * @param list<array{string, string}> $ties    drawn comparisons: half a win for each
+     */
+    public static function of(array $results, array $ties = []): self
     {
         $place = $wins = $losses = [];
-        foreach ($results as [$winner, $loser]) {
+        foreach ([...$results, ...$ties] as [$winner, $loser]) {
             $place[$winner] ??= count($place);
             $place[$loser] ??= count($place);
         }
@@ -51,6 +56,18 @@ final readonly class BradleyTerry
             $met[$j][$i] = ($met[$j][$i] ?? 0) + 1;
             $beat[$i][$j] = true;
         }
+        $drawn = array_fill(0, $n, 0);
+        foreach ($ties as [$one, $other]) {
+            [$i, $j] = [$place[$one], $place[$other]];
+            if ($i === $j) {
+                throw new \DomainException(sprintf('%s is compared with itself.', $one));
+            }
+            ++$drawn[$i];
+            ++$drawn[$j];
+            $met[$i][$j] = ($met[$i][$j] ?? 0) + 1;
+            $met[$j][$i] = ($met[$j][$i] ?? 0) + 1;
+            $beat[$i][$j] = $beat[$j][$i] = true;
+        }
         $prior = $n < 2 || self::connected($n, $beat) ? 0.0 : self::PRIOR;
         $strength = array_fill(0, $n, 1.0);
         $round = 0;
@@ -64,7 +81,7 @@ final readonly class BradleyTerry
                 foreach ($others as $j => $count) {
                     $sum += $count / ($strength[$i] + $strength[$j]);
                 }
-                $next[$i] = $sum > 0.0 ? ($wins[$i] + $prior / 2) / $sum : 1.0;
+                $next[$i] = $sum > 0.0 ? ($wins[$i] + $drawn[$i] / 2 + $prior / 2) / $sum : 1.0;
             }
             $centre = $prior > 0.0 || $n === 0 ? 0.0 : array_sum(array_map(log(...), $next)) / $n;
             foreach ($next as $i => $value) {
@@ -80,7 +97,7 @@ final readonly class BradleyTerry
         $errors = self::errors($met, $strength, $prior);
         $objects = [];
         foreach ($names as $i => $name) {
-            $objects[$name] = ['ability' => log($strength[$i]) - $centre, 'se' => $errors[$i], 'wins' => $wins[$i], 'losses' => $losses[$i]];
+            $objects[$name] = ['ability' => log($strength[$i]) - $centre, 'se' => $errors[$i], 'wins' => $wins[$i], 'losses' => $losses[$i], 'ties' => $drawn[$i]];
         }
 
         return new self($objects, self::reliability(array_values($objects)), $round, $prior > 0.0 ? 'Somebody won or lost every comparison, or the comparisons fall into unconnected sets; a prior of one draw of weight 0.1 with an average thing was added for each.' : null);
@@ -140,55 +157,13 @@ final readonly class BradleyTerry
             }
         }
 
-        return array_map(static fn (float $variance): float => sqrt(max(0.0, $variance - 1 / $n)), self::inverseDiagonal($matrix));
-    }
-
-    /**
-     * The diagonal of the inverse of a positive definite matrix, by Cholesky's factors.
-     *
-     * @param array<int, array<int, float>> $a
-     *
-     * @return list<float>
-     */
-    private static function inverseDiagonal(array $a): array
-    {
-        $n = count($a);
-        $l = array_map(static fn (array $row): array => array_map(static fn (): float => 0.0, $row), $a);
-        for ($i = 0; $i < $n; ++$i) {
-            for ($j = 0; $j <= $i; ++$j) {
-                $sum = $a[$i][$j];
-                $li = $l[$i];
-                $lj = $l[$j];
-                for ($k = 0; $k < $j; ++$k) {
-                    $sum -= $li[$k] * $lj[$k];
-                }
-                $l[$i][$j] = $i === $j ? sqrt(max($sum, 1e-300)) : $sum / $l[$j][$j];
-            }
-        }
-        // Column by column of L⁻¹; the diagonal of L⁻ᵀ L⁻¹ is the sum of its squares.
-        $diagonal = [];
-        for ($j = 0; $j < $n; ++$j) {
-            $column = [$j => 1 / $l[$j][$j]];
-            $squares = $column[$j] ** 2;
-            for ($i = $j + 1; $i < $n; ++$i) {
-                $sum = 0.0;
-                $li = $l[$i];
-                for ($k = $j; $k < $i; ++$k) {
-                    $sum -= $li[$k] * $column[$k];
-                }
-                $column[$i] = $sum / $li[$i];
-                $squares += $column[$i] ** 2;
-            }
-            $diagonal[] = $squares;
-        }
-
-        return $diagonal;
+        return array_map(static fn (float $variance): float => sqrt(max(0.0, $variance - 1 / $n)), Symmetric::inverseDiagonal(array_values(array_map(array_values(...), $matrix))));
     }
 
     /**
      * (observed variance − mean squared error) / observed variance.
      *
-     * @param list<array{ability: float, se: float, wins: int, losses: int}> $objects
+     * @param list<array{ability: float, se: float, wins: int, losses: int, ties: int}> $objects
      */
     private static function reliability(array $objects): ?float
     {

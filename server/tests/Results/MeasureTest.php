@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests\Results;
 
 use ChalkLadder\Server\Results\Console\MeasureAgreementCommand;
+use ChalkLadder\Server\Results\Console\MeasureGroupsCommand;
 use ChalkLadder\Server\Results\Console\MeasureItemsCommand;
 use ChalkLadder\Server\Results\Console\MeasurePairsCommand;
+use ChalkLadder\Server\Results\Console\MeasureRaschCommand;
+use ChalkLadder\Server\Results\Console\MeasureTwoParameterCommand;
 use ChalkLadder\Server\Tests\Json;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Console\Command\Command;
@@ -70,6 +73,49 @@ final class MeasureTest extends TestCase
         }
     }
 
+    public function testTheModelsAreFittedToATableOfRightAndWrong(): void
+    {
+        $rows = "student,q1,q2,q3\n";
+        foreach (['1,1,0' => 30, '1,0,0' => 25, '0,1,0' => 12, '1,0,1' => 9, '0,0,1' => 4, '1,1,1' => 20, '0,0,0' => 10, '0,1,1' => 5] as $pattern => $count) {
+            for ($i = 0; $i < $count; ++$i) {
+                $rows .= "$pattern-$i,$pattern\n";
+            }
+        }
+        $rows = (string) preg_replace('/^(\d),(\d),(\d)-/m', '$1$2$3-', $rows);
+        [$status, $text] = $this->measure(new MeasureRaschCommand(), ['responses' => $rows]);
+        self::assertSame(0, $status, $text);
+        $rasch = Json::of($text);
+        self::assertSame([115, ['q1', 'q2', 'q3']], [$rasch->at('n'), $rasch->column('questions', 'id')]);
+        self::assertEqualsWithDelta(0.0, array_sum(array_filter($rasch->column('questions', 'difficulty'), is_float(...))), 1e-9);
+        self::assertLessThan($rasch->at('questions.2.difficulty'), $rasch->at('questions.0.difficulty'));
+        foreach (['se', 'infit', 'outfit'] as $member) {
+            self::assertIsFloat($rasch->at("questions.1.$member"));
+        }
+        [$status, $text] = $this->measure(new MeasureTwoParameterCommand(), ['responses' => $rows]);
+        self::assertSame(0, $status, $text);
+        self::assertIsFloat(Json::of($text)->at('questions.0.se.intercept'));
+        self::assertIsFloat(Json::of($text)->at('logLikelihood'));
+        foreach ([new MeasureRaschCommand(), new MeasureTwoParameterCommand()] as $command) {
+            [$status, $text] = $this->measure($command, ['responses' => "student,q1\na,1\n"]);
+            self::assertSame(0, $status, $text);
+            self::assertNotSame([], Json::of($text)->map('notes'));
+        }
+    }
+
+    public function testGroupsAreFormedByAPlan(): void
+    {
+        $students = "student,level,name,class,idea:even\na,0.2,Ada,H,3/3\nb,0.3,Benoît,K,2/3\nc,0.8,Cleo,H,\nd,0.9,Dee,K,0/3\n";
+        [$status, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"groups": 2, "aim": "alike", "least": 2, "apart": [["a", "b"]]}']);
+        self::assertSame(0, $status, $text);
+        $found = Json::of($text);
+        self::assertSame([[], null], [$found->at('broken'), $found->at('clash')]);
+        self::assertGreaterThan($found->at('bound'), $found->at('value'), 'keeping two apart costs something');
+        [, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"groups": 1, "apart": [["a", "b"]]}']);
+        self::assertStringContainsString('Ada and Benoît', Json::of($text)->text('broken.0'));
+        [, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"size": 2, "aim": "by misconception"}']);
+        self::assertContains('even', Json::of($text)->column('groups', 'name'));
+    }
+
     public function testBadInputSaysFileLineAndColumn(): void
     {
         $cases = [
@@ -82,6 +128,14 @@ final class MeasureTest extends TestCase
             [new MeasureItemsCommand(), ['responses' => "student,q1\na,AB\n", '--key' => "question,key,points\nq1,A,1\n"], ':2:2: "AB" is not the letter'],
             [new MeasureItemsCommand(), ['responses' => "student,q1\na,\xE9\n"], ':2:2: this is not UTF-8'],
             [new MeasureAgreementCommand(), ['ratings' => "unit,m\n1,7\n", '--levels' => '0,1'], ':2:2: 7 is not one of the levels'],
+            [new MeasureRaschCommand(), ['responses' => "student,q1,q2\na,0.5,1\n"], 'question "q1" has part credit'],
+            [new MeasureTwoParameterCommand(), ['responses' => "student,q1,q2\na,1\n"], ':2:3: this row has 2 cells'],
+            [new MeasureGroupsCommand(), ['students' => "student,mark\n", 'plan' => '{"groups": 2}'], ':1:2: the header begins with student,level'],
+            [new MeasureGroupsCommand(), ['students' => "student,level,idea:x\na,0.5,4/3\n", 'plan' => '{"groups": 2}'], ':2:3: "4/3" is not shown/offered'],
+            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\na,0.5\n", 'plan' => '{"groups": 2}'], ':3:1: the student "a" stands twice'],
+            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 2'], 'this is not JSON'],
+            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "fixed": {"z": 1}}'], 'there is no student "z"'],
+            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "aim": "best"}'], 'aim'],
             [new MeasurePairsCommand(), ['pairs' => "winner,loser\na,a\n"], ':2:2: a comparison names two different things'],
         ];
         foreach ($cases as [$command, $files, $message]) {

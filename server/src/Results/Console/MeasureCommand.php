@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results\Console;
 
 use ChalkLadder\Core\Analysis\Figure;
+use ChalkLadder\Core\Analysis\Model\Binary;
+use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Exchange\CsvTable;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -47,7 +49,7 @@ abstract class MeasureCommand extends Command
         }
     }
 
-    protected static function number(string $cell, string $where): float
+    public static function number(string $cell, string $where): float
     {
         if (is_numeric($cell)) {
             return (float) $cell;
@@ -56,6 +58,16 @@ abstract class MeasureCommand extends Command
             return (int) $m[1] / (int) $m[2];
         }
         throw new \UnexpectedValueException("$where: \"$cell\" is not a number");
+    }
+
+    /** @param list<Question> $questions */
+    protected static function binary(array $questions, int $students, string $name): Binary
+    {
+        try {
+            return Binary::of($questions, $students);
+        } catch (\DomainException $e) {
+            throw new \UnexpectedValueException("$name: ".$e->getMessage());
+        }
     }
 
     /** @return array{float, float}|null */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results\Console;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Flag;
 use ChalkLadder\Core\Analysis\OptionReport;
 use ChalkLadder\Core\Analysis\Question;
@@ -30,9 +29,8 @@ final class MeasureItemsCommand extends MeasureCommand
         $path = $input->getArgument('responses');
         $table = self::table($path);
         $name = is_string($path) ? $path : '';
-        self::students($table, $name);
         $key = $input->getOption('key') === null ? null : self::key($input->getOption('key'), $table);
-        $questions = self::questions($table, $name, $key);
+        $questions = ResponseTable::questions($table, $name, $key);
         $n = count($table->rows);
         $report = Report::of($questions, $n);
         $totals = $report->totals;
@@ -59,18 +57,6 @@ final class MeasureItemsCommand extends MeasureCommand
         ];
     }
 
-    private static function students(CsvTable $table, string $name): void
-    {
-        $seen = [];
-        foreach ($table->rows as $row) {
-            $id = $row['cells'][0];
-            if (isset($seen[$id])) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:1: the student "%s" stands twice, first in line %d', $name, $row['line'], $id, $seen[$id]));
-            }
-            $seen[$id] = $row['line'];
-        }
-    }
-
     /** @return array<string, array{key: string, points: float}> by question */
     private static function key(mixed $path, CsvTable $responses): array
     {
@@ -90,52 +76,5 @@ final class MeasureItemsCommand extends MeasureCommand
         }
 
         return $key;
-    }
-
-    /**
-     * @param array<string, array{key: string, points: float}>|null $key
-     *
-     * @return list<Question>
-     */
-    private static function questions(CsvTable $table, string $name, ?array $key): array
-    {
-        $ids = array_slice($table->header, 1);
-        $cells = $credits = $picks = $options = [];
-        foreach ($table->rows as $row) {
-            $given = array_slice($row['cells'], 1);
-            foreach (Cell::ofOrder(array_map(static fn (string $c): bool => $c !== '', $given)) as $i => $cell) {
-                $cells[$i][] = $cell;
-                $where = $name.':'.$row['line'].':'.($i + 2);
-                $text = $given[$i];
-                if ($key === null) {
-                    $credit = $text === '' ? null : self::number($text, $where);
-                    if ($credit !== null && ($credit < 0 || $credit > 1)) {
-                        throw new \UnexpectedValueException("$where: credit lies between 0 and 1");
-                    }
-                    $picks[$i][] = [];
-                } else {
-                    $letter = strtoupper($text);
-                    if ($letter !== '' && preg_match('/^[A-Z]$/D', $letter) !== 1) {
-                        throw new \UnexpectedValueException("$where: \"$text\" is not the letter of an option");
-                    }
-                    $credit = $letter === '' ? null : ($letter === $key[$ids[$i]]['key'] ? 1.0 : 0.0);
-                    $picks[$i][] = $letter === '' ? [] : [$letter];
-                    if ($letter !== '') {
-                        $options[$i][$letter] = $letter === $key[$ids[$i]]['key'];
-                    }
-                }
-                $credits[$i][] = $cell === Cell::Omitted ? 0.0 : $credit;
-            }
-        }
-
-        return array_map(static function (string $id, int $i) use ($key, $cells, $credits, $picks, $options): Question {
-            $known = $options[$i] ?? [];
-            if ($key !== null) {
-                $known[$key[$id]['key']] = true;
-            }
-            ksort($known);
-
-            return new Question($id, $key === null ? 1.0 : $key[$id]['points'], $known, $cells[$i] ?? [], $credits[$i] ?? [], $picks[$i] ?? []);
-        }, $ids, array_keys($ids));
     }
 }

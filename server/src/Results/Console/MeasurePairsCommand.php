@@ -14,25 +14,29 @@ final class MeasurePairsCommand extends MeasureCommand
 {
     protected function configure(): void
     {
-        $this->addArgument('pairs', InputArgument::REQUIRED, 'CSV: winner,loser');
+        $this->addArgument('pairs', InputArgument::REQUIRED, 'CSV: winner,loser; a third column tie with 1 where it was drawn');
     }
 
     protected function measure(InputInterface $input): array
     {
         $name = is_string($input->getArgument('pairs')) ? $input->getArgument('pairs') : '';
         $table = self::table($name);
-        if ($table->header !== ['winner', 'loser']) {
-            throw new \UnexpectedValueException("$name:1:1: the header must be winner,loser");
+        if ($table->header !== ['winner', 'loser'] && $table->header !== ['winner', 'loser', 'tie']) {
+            throw new \UnexpectedValueException("$name:1:1: the header must be winner,loser or winner,loser,tie");
         }
-        $results = [];
+        $results = $ties = [];
         foreach ($table->rows as $row) {
             [$winner, $loser] = [$row['cells'][0], $row['cells'][1] ?? ''];
             if ($winner === '' || $loser === '' || $winner === $loser) {
                 throw new \UnexpectedValueException(sprintf('%s:%d:%d: a comparison names two different things', $name, $row['line'], $winner === '' ? 1 : 2));
             }
-            $results[] = [$winner, $loser];
+            if (in_array($row['cells'][2] ?? '', ['', '0'], true)) {
+                $results[] = [$winner, $loser];
+            } else {
+                $ties[] = [$winner, $loser];
+            }
         }
-        $fit = BradleyTerry::of($results);
+        $fit = BradleyTerry::of($results, $ties);
         $objects = [];
         foreach ($fit->objects as $id => $object) {
             $objects[] = ['id' => (string) $id] + $object;

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/** A distractor that rivals the key of its question: how close the two are, and among how many. */
+final readonly class Confusion
+{
+    /** Below this share of the answers nobody speaks of a rival. */
+    private const LEAST = 0.1;
+
+    /**
+     * @param float $rivalry twice the smaller of the two shares: 1 when half take the key and half the rival
+     * @param float $p       exact binomial test of an even split between the two
+     */
+    private function __construct(
+        public string $question,
+        public string $key,
+        public string $rival,
+        public int $keyCount,
+        public int $rivalCount,
+        public int $upperKey,
+        public int $upperRival,
+        public int $n,
+        public float $rivalry,
+        public float $p,
+    ) {
+    }
+
+    /**
+     * The closest first; at most one a question.
+     *
+     * @param list<QuestionReport> $questions
+     *
+     * @return list<self>
+     */
+    public static function among(array $questions): array
+    {
+        $found = [];
+        foreach ($questions as $question) {
+            $keys = array_values(array_filter($question->options, static fn (OptionReport $o): bool => $o->key));
+            $rivals = array_values(array_filter($question->options, static fn (OptionReport $o): bool => !$o->key));
+            usort($rivals, static fn (OptionReport $a, OptionReport $b): int => [$b->count, $a->id] <=> [$a->count, $b->id]);
+            if (count($keys) !== 1 || $rivals === [] || $rivals[0]->share < self::LEAST) {
+                continue;
+            }
+            [$key, $rival] = [$keys[0], $rivals[0]];
+            $found[] = new self($question->id, $key->id, $rival->id, $key->count, $rival->count, $key->upperCount, $rival->upperCount, $question->facility->n, 2 * min($key->share, $rival->share), Curves::evenSplit($rival->count, $key->count + $rival->count));
+        }
+        usort($found, static fn (self $a, self $b): int => $b->rivalry <=> $a->rivalry);
+
+        return $found;
+    }
+}

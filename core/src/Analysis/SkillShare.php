@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/** What a student has shown of one skill. */
+final readonly class SkillShare
+{
+    private const FORMULA = 'Mean credit over the questions of this skill that the student reached; 95 % interval by Wilson.';
+
+    /** @param int $standing 1 when clearly above the reference, −1 clearly below, 0 when it cannot be told */
+    private function __construct(public Figure $share, public int $standing)
+    {
+    }
+
+    /**
+     * @param list<float> $credits   0…1, of the skill's questions
+     * @param float       $reference mean credit to stand against: the student's own, or the class's
+     */
+    public static function of(array $credits, float $reference): self
+    {
+        $n = count($credits);
+        if ($n === 0) {
+            return new self(Figure::missing(0, self::FORMULA, 'No question of this skill was reached.'), 0);
+        }
+        $share = array_sum($credits) / $n;
+        [$low, $high] = Intervals::wilson(array_sum($credits), $n);
+
+        return new self(new Figure($share, $n, self::FORMULA, $low, $high, $n < 4 ? 'few' : null), $low > $reference ? 1 : ($high < $reference ? -1 : 0));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis;
+
+/** Time taken, and answers given too fast to have been thought about. */
+final class Speed
+{
+    private const MOST_SECONDS = 10.0;
+    private const SHARE = 0.1;
+    private const RUSHES = 0.1;
+
+    /**
+     * Below this many seconds an answer counts as rushed: a tenth of the question's mean time, at most ten seconds
+     * (Wise & Ma 2012, NT10).
+     *
+     * @param list<float> $seconds of all who answered the question
+     */
+    public static function threshold(array $seconds): ?float
+    {
+        $mean = Sample::mean($seconds);
+
+        return $mean === null ? null : min(self::MOST_SECONDS, self::SHARE * $mean);
+    }
+
+    /**
+     * A student's share of rushed answers (response time effort is one less this share; Wise & Kong 2005).
+     *
+     * @param array<array-key, float>      $seconds    by question
+     * @param array<array-key, float|null> $thresholds by question
+     */
+    public static function rushed(array $seconds, array $thresholds): Figure
+    {
+        $formula = 'Answers given in less than a tenth of the question’s mean time (at most 10 s), as a share of all answers. From 0.10: rushing.';
+        $known = array_intersect_key($seconds, array_filter($thresholds, static fn (?float $t): bool => $t !== null));
+        $n = count($known);
+        if ($n === 0) {
+            return Figure::missing(0, $formula, 'No times are known.');
+        }
+        $fast = count(array_filter(array_keys($known), static fn (int|string $q): bool => $known[$q] < ($thresholds[$q] ?? 0.0)));
+        $interval = Intervals::wilson((float) $fast, $n);
+
+        return new Figure($fast / $n, $n, $formula, $interval[0], $interval[1], $n < 10 ? 'few' : null);
+    }
+
+    public static function isRushing(Figure $rushed): bool
+    {
+        return $rushed->value !== null && $rushed->value >= self::RUSHES;
+    }
+
+    /**
+     * The question flag: a tenth of its answers, or more, were rushed.
+     *
+     * @param list<float> $seconds
+     */
+    public static function flag(array $seconds): ?Flag
+    {
+        $threshold = self::threshold($seconds);
+        $n = count($seconds);
+        $fast = $threshold === null ? 0 : count(array_filter($seconds, static fn (float $s): bool => $s < $threshold));
+
+        return $threshold === null || $n < 10 || $fast < self::RUSHES * $n ? null : new Flag(Flag::RUSHED, sprintf('%d of %d answered in less than %.1f s, a tenth of the mean time.', $fast, $n, $threshold));
+    }
+}

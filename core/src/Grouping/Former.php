@@ -1,0 +1,288 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Grouping;
+
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * Forms groups under constraints: a greedy start (cut by level, or dealt out), then moves of one block and swaps of two
+ * as long as they help, from several shaken starts; the best is kept. Students who are to be together are one block.
+ * A broken constraint outweighs any gain in the aim. Deterministic for a seed; the work is bounded by the number of
+ * students, not by a clock.
+ */
+final class Former
+{
+    private const BROKEN = 1e6;
+    private const TRIALS = 6000;
+
+    /** @var list<list<int>> students by block */
+    private array $blocks = [];
+    /** @var list<array<int, true>> foes by block */
+    private array $foes = [];
+    /** @var list<int|null> */
+    private array $fixed = [];
+    /** @var list<Tally> */
+    private array $worth = [];
+    /** @var list<string> shape by block */
+    private readonly array $shapes;
+    private readonly Tally $whole;
+
+    /** @param list<Student> $students */
+    private function __construct(private readonly array $students, private readonly Plan $plan)
+    {
+        $place = $names = $members = [];
+        foreach ($students as $i => $student) {
+            $place[$student->id] = $i;
+            $names[$student->id] = $student->name;
+        }
+        $numbers = [];
+        foreach (Clash::blocks($names, $plan->together) as $id => $block) {
+            $numbers[$block] ??= count($numbers);
+            $members[$numbers[$block]][] = $place[$id];
+        }
+        $of = $foes = [];
+        foreach (array_values($members) as $b => $together) {
+            $tally = new Tally();
+            $fixed = null;
+            foreach ($together as $i) {
+                $of[$i] = $b;
+                $tally = $tally->with(Tally::of($students[$i], $plan));
+                $fixed ??= $plan->fixed[$students[$i]->id] ?? null;
+            }
+            $this->blocks[] = $together;
+            $this->fixed[] = $fixed;
+            $this->worth[] = $tally;
+            $foes[$b] = [];
+        }
+        foreach ($plan->apart as [$a, $b]) {
+            if (isset($place[$a], $place[$b]) && $of[$place[$a]] !== $of[$place[$b]]) {
+                $foes[$of[$place[$a]]][$of[$place[$b]]] = true;
+                $foes[$of[$place[$b]]][$of[$place[$a]]] = true;
+            }
+        }
+        $this->foes = array_values($foes);
+        $whole = new Tally();
+        foreach ($this->worth as $tally) {
+            $whole = $whole->with($tally);
+        }
+        $this->whole = $whole;
+        $this->shapes = array_map(static fn (Tally $t): string => $t->shape(), $this->worth);
+    }
+
+    /**
+     * @param list<Student>         $students
+     * @param array<string, string> $topics   names of misconceptions and next steps
+     */
+    public static function form(array $students, Plan $plan, array $topics = []): Formed
+    {
+        $former = new self($students, $plan);
+        $greedy = $former->start();
+        $best = $former->settled($greedy);
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'groups|'.$plan->seed, true)));
+        $n = max(1, count($students));
+        for ($trial = intdiv(self::TRIALS, $n * $n) + 1; $trial > 0 && count($former->blocks) > 2; --$trial) {
+            $other = $former->settled($former->shaken($best, $random));
+            if ($former->cost($other) < $former->cost($best) - 1e-9) {
+                $best = $other;
+            }
+        }
+
+        return Reasons::told($students, $plan, $former->placed($best), $topics, $former->value($best), $former->cost($best), $former->cost($greedy));
+    }
+
+    /** @return list<int> group by block */
+    private function start(): array
+    {
+        $order = array_keys($this->blocks);
+        // Dealt out shape by shape, a mixed start spreads labels by itself.
+        $first = fn (int $b): string => $this->plan->aim === Plan::MIXED ? $this->shapes[$b] : $this->worth[$b]->topic();
+        usort($order, fn (int $a, int $b): int => [$first($a), $this->worth[$a]->mean(), $a] <=> [$first($b), $this->worth[$b]->mean(), $b]);
+        $groups = array_fill(0, count($this->blocks), 0);
+        $g = $this->plan->groups;
+        $n = count($this->students);
+        $so = 0;
+        foreach ($order as $rank => $b) {
+            $turn = intdiv($rank, $g) % 2 === 0 ? $rank % $g : $g - 1 - $rank % $g;
+            $groups[$b] = $this->fixed[$b] ?? ($this->plan->aim === Plan::MIXED ? $turn : min($g - 1, intdiv($so * $g, max(1, $n))));
+            $so += count($this->blocks[$b]);
+        }
+
+        return array_values($groups);
+    }
+
+    /**
+     * @param list<int> $groups
+     *
+     * @return list<int>
+     */
+    private function shaken(array $groups, Randomizer $random): array
+    {
+        $free = array_values(array_filter(array_keys($groups), fn (int $b): bool => $this->fixed[$b] === null));
+        for ($i = intdiv(count($free), 5) + 1; $i > 0 && count($free) > 1; --$i) {
+            $a = $free[$random->getInt(0, count($free) - 1)];
+            $b = $free[$random->getInt(0, count($free) - 1)];
+            if ($this->shapes[$a] === $this->shapes[$b]) {
+                [$groups[$a], $groups[$b]] = [$groups[$b], $groups[$a]];
+            }
+        }
+
+        return array_values($groups);
+    }
+
+    /**
+     * Moves and swaps until none helps.
+     *
+     * @param list<int> $groups
+     *
+     * @return list<int>
+     */
+    private function settled(array $groups): array
+    {
+        $tallies = $this->tallies($groups);
+        $costs = array_map($this->groupCost(...), $tallies);
+        $free = array_values(array_filter(array_keys($groups), fn (int $b): bool => $this->fixed[$b] === null));
+        $calm = $this->plan->aim === Plan::ALIKE || $this->plan->aim === Plan::MIXED;
+        do {
+            $moved = false;
+            foreach ($free as $a) {
+                $from = $groups[$a];
+                for ($to = 0; $to < $this->plan->groups; ++$to) {
+                    if ($to === $from || ($costs[$from] + $costs[$to] < self::BROKEN && $this->foes[$a] === [] && $this->breaksSize($tallies[$from], $tallies[$to], $this->worth[$a]->size))) {
+                        continue;
+                    }
+                    $less = $tallies[$from]->without($this->worth[$a]);
+                    $more = $tallies[$to]->with($this->worth[$a]);
+                    [$cost, $other] = [$this->groupCost($less), $this->groupCost($more)];
+                    $strife = $this->foesIn($a, $to, $groups) - $this->foesIn($a, $from, $groups);
+                    if ($cost + $other + self::BROKEN * $strife < $costs[$from] + $costs[$to] - 1e-9) {
+                        [$tallies[$from], $tallies[$to], $costs[$from], $costs[$to], $groups[$a]] = [$less, $more, $cost, $other, $to];
+                        $from = $to;
+                        $moved = true;
+                    }
+                }
+            }
+            for ($i = 0, $n = count($free); $i < $n; ++$i) {
+                $a = $free[$i];
+                for ($j = $i + 1; $j < $n; ++$j) {
+                    $b = $free[$j];
+                    [$one, $two] = [$groups[$a], $groups[$b]];
+                    if ($one === $two) {
+                        continue;
+                    }
+                    $alike = $this->shapes[$a] === $this->shapes[$b];
+                    // Most swaps are ruled out by a glance: nothing is broken that they could mend, and the aim does not gain.
+                    if ($calm && ($alike || $costs[$one] + $costs[$two] < self::BROKEN) && !$this->gains($tallies[$one], $tallies[$two], $this->worth[$a], $this->worth[$b]) && $this->foesIn($a, $one, $groups) + $this->foesIn($b, $two, $groups) === 0) {
+                        continue;
+                    }
+                    $first = $tallies[$one]->swapped($this->worth[$a], $this->worth[$b]);
+                    $second = $tallies[$two]->swapped($this->worth[$b], $this->worth[$a]);
+                    [$cost, $other] = [$this->groupCost($first), $this->groupCost($second)];
+                    $strife = $this->foes[$a] === [] && $this->foes[$b] === [] ? 0 : $this->foesIn($a, $two, $groups) - $this->foesIn($a, $one, $groups) + $this->foesIn($b, $one, $groups) - $this->foesIn($b, $two, $groups) - (isset($this->foes[$a][$b]) ? 2 : 0);
+                    if ($cost + $other + self::BROKEN * $strife < $costs[$one] + $costs[$two] - 1e-9) {
+                        [$tallies[$one], $tallies[$two], $costs[$one], $costs[$two], $groups[$a], $groups[$b]] = [$first, $second, $cost, $other, $two, $one];
+                        $moved = true;
+                    }
+                }
+            }
+        } while ($moved);
+
+        return array_values($groups);
+    }
+
+    /**
+     * Whether a swap betters the aim, from the sums alone: most swaps are ruled out here, before anything is added up.
+     */
+    private function gains(Tally $one, Tally $two, Tally $a, Tally $b): bool
+    {
+        $sum = $one->sum - $a->sum + $b->sum;
+        $other = $two->sum - $b->sum + $a->sum;
+        $size = $one->size - $a->size + $b->size;
+        $rest = $two->size - $b->size + $a->size;
+        if ($size < 1 || $rest < 1) {
+            return true;
+        }
+        // Between-group sum of squares, up to a constant: alike wants it large, mixed small.
+        $gain = $sum ** 2 / $size + $other ** 2 / $rest - $one->sum ** 2 / $one->size - $two->sum ** 2 / $two->size;
+
+        return $this->plan->aim === Plan::ALIKE ? $gain > 1e-9 : $gain < -1e-9;
+    }
+
+    private function breaksSize(Tally $from, Tally $to, int $size): bool
+    {
+        return $from->size - $size < $this->plan->least || ($this->plan->most > 0 && $to->size + $size > $this->plan->most);
+    }
+
+    /** @param array<int, int> $groups */
+    private function foesIn(int $block, int $group, array $groups): int
+    {
+        $count = 0;
+        foreach ($this->foes[$block] as $foe => $_) {
+            $count += $groups[$foe] === $group ? 1 : 0;
+        }
+
+        return $count;
+    }
+
+    private function groupCost(Tally $group): float
+    {
+        $broken = max(0, $this->plan->least - $group->size) + ($this->plan->most > 0 ? max(0, $group->size - $this->plan->most) : 0) + $group->unevenness($this->whole);
+
+        return self::BROKEN * $broken + $group->cost($this->plan->aim, $this->whole);
+    }
+
+    /** @param list<int> $groups */
+    private function cost(array $groups): float
+    {
+        $cost = array_sum(array_map($this->groupCost(...), $this->tallies($groups)));
+        foreach ($this->foes as $a => $foes) {
+            foreach ($foes as $b => $_) {
+                $cost += $b > $a && $groups[$a] === $groups[$b] ? self::BROKEN : 0.0;
+            }
+        }
+
+        return $cost;
+    }
+
+    /** @param list<int> $groups */
+    private function value(array $groups): float
+    {
+        return array_sum(array_map(fn (Tally $t): float => $t->cost($this->plan->aim, $this->whole), $this->tallies($groups)));
+    }
+
+    /**
+     * @param list<int> $groups
+     *
+     * @return list<Tally>
+     */
+    private function tallies(array $groups): array
+    {
+        $tallies = array_fill(0, $this->plan->groups, new Tally());
+        foreach ($groups as $b => $g) {
+            $tallies[$g] = $tallies[$g]->with($this->worth[$b]);
+        }
+
+        return array_values($tallies);
+    }
+
+    /**
+     * @param list<int> $groups
+     *
+     * @return list<list<int>> students by group, in the order of the list
+     */
+    private function placed(array $groups): array
+    {
+        $placed = array_fill(0, $this->plan->groups, []);
+        foreach ($groups as $b => $g) {
+            array_push($placed[$g], ...$this->blocks[$b]);
+        }
+
+        return array_values(array_map(static function (array $members): array {
+            sort($members);
+
+            return $members;
+        }, $placed));
+    }
+}

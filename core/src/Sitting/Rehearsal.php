@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Sitting;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Paper\Entry;
+use ChalkLadder\Core\Paper\Paper;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * A paper sat by made-up students before real ones sit it: which ways they take, how long these are, what marks come of
+ * them, and how often a route sends a student the wrong way. The same seed gives the same students.
+ *
+ * A student has an ability from a standard normal and answers a question rightly with chance
+ * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)). A route sends wrongly when the section's share, had the
+ * student answered it without luck, lies on the other side of the cut.
+ */
+final readonly class Rehearsal
+{
+    private const MOST = 5000;
+
+    /**
+     * @param array<string, int>                            $ways    sections in the order they were entered, joined by " → ", with how many went so
+     * @param array<int, int>                               $lengths how many answered so many questions, returns counted
+     * @param list<array{from: float, students: int, share: float}> $byAbility mean share of the marks by fifths of ability, the lowest first
+     * @param array<string, array{students: int, wrong: int}>       $routes  by section that a route leaves
+     */
+    private function __construct(public int $students, public array $ways, public array $lengths, public array $byAbility, public array $routes)
+    {
+    }
+
+    /**
+     * @param array<string, float> $difficulty    in logits by entry id; absent: 0
+     * @param list<string>         $machineMarked ids of the entries that a machine marks
+     * @param float                $slip          chance of a wrong answer though the student knows
+     * @param float                $guess         chance of a right answer though they do not
+     */
+    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2): self
+    {
+        $students = max(1, min(self::MOST, $students));
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'rehearsal|'.$seed, true)));
+        $chance = static fn (): float => $random->getInt(0, 999_999_999) / 1e9;
+        $ways = $lengths = $routes = $people = [];
+        for ($s = 0; $s < $students; ++$s) {
+            $ability = self::normal($chance);
+            $p = static fn (string $entry): float => $guess + (1 - $guess - $slip) / (1 + exp(($difficulty[$entry] ?? 0.0) - $ability));
+            $walk = Walk::start($paper, new Conditions(), $seed.$s);
+            $outcomes = [];
+            $way = [];
+            $length = 0;
+            while (($visit = $walk->current()) !== null) {
+                $section = $paper->section($visit->section);
+                foreach ($visit->entries as $entry) {
+                    if ($paper->entry($entry)?->isQuestion() === true) {
+                        ++$length;
+                        $outcomes[$entry][$visit->try] = Outcome::of(BigRational::of($chance() < $p($entry) ? 1 : 0), '', '');
+                    }
+                }
+                if ($visit->try === 1) {
+                    $way[] = $section->title ?? '';
+                }
+                $next = $walk->leave($paper, new Conditions(), $seed.$s, $outcomes, $machineMarked);
+                $arrived = $next->current();
+                $left = $arrived === null || $arrived->section !== $visit->section;
+                if ($left && $section?->route !== null && $section->route->when === '') {
+                    $routes[$section->id]['students'] = ($routes[$section->id]['students'] ?? 0) + 1;
+                    $deserved = self::deserved($section->questions(), $machineMarked, static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)));
+                    $reached = $section->route->target(self::share($paper, $section->questions(), $machineMarked, $outcomes));
+                    $routes[$section->id]['wrong'] = ($routes[$section->id]['wrong'] ?? 0) + ($section->route->target(BigRational::of(sprintf('%.6F', $deserved))) === $reached ? 0 : 1);
+                }
+                $walk = $next;
+            }
+            $name = implode(' → ', $way);
+            $ways[$name] = ($ways[$name] ?? 0) + 1;
+            $lengths[$length] = ($lengths[$length] ?? 0) + 1;
+            $people[] = [$ability, self::total($paper, $walk, $outcomes)];
+        }
+        arsort($ways);
+        ksort($lengths);
+
+        return new self($students, $ways, $lengths, self::fifths($people), $routes);
+    }
+
+    /**
+     * @param list<Entry>              $questions
+     * @param list<string>             $machineMarked
+     * @param \Closure(string): float  $p
+     */
+    private static function deserved(array $questions, array $machineMarked, \Closure $p): float
+    {
+        $reached = $possible = 0.0;
+        foreach ($questions as $q) {
+            if (in_array($q->id, $machineMarked, true)) {
+                $reached += $p($q->id) * $q->points->toFloat();
+                $possible += $q->points->toFloat();
+            }
+        }
+
+        return $possible > 0.0 ? $reached / $possible : 0.0;
+    }
+
+    /**
+     * @param list<Entry>                        $questions
+     * @param list<string>                       $machineMarked
+     * @param array<string, array<int, Outcome>> $outcomes
+     */
+    private static function share(Paper $paper, array $questions, array $machineMarked, array $outcomes): BigRational
+    {
+        $reached = $possible = BigRational::zero();
+        foreach ($questions as $q) {
+            if (in_array($q->id, $machineMarked, true)) {
+                $reached = $reached->plus(self::best($paper, $outcomes[$q->id] ?? [])->multipliedBy($q->points));
+                $possible = $possible->plus($q->points);
+            }
+        }
+
+        return $possible->isZero() ? BigRational::zero() : $reached->dividedBy($possible)->simplified();
+    }
+
+    /** @param array<string, array<int, Outcome>> $outcomes */
+    private static function total(Paper $paper, Walk $walk, array $outcomes): float
+    {
+        $reached = $possible = 0.0;
+        foreach (array_unique(array_column($walk->steps($paper), 'entry')) as $id) {
+            $points = $paper->entry($id)?->points->toFloat() ?? 0.0;
+            $reached += self::best($paper, $outcomes[$id] ?? [])->toFloat() * $points;
+            $possible += $points;
+        }
+
+        return $possible > 0.0 ? $reached / $possible : 0.0;
+    }
+
+    /** @param array<int, Outcome> $tries */
+    private static function best(Paper $paper, array $tries): BigRational
+    {
+        return Walk::bestCredit($paper, array_map(static fn (Outcome $o): BigRational => $o->credit ?? BigRational::zero(), $tries));
+    }
+
+    /** @param \Closure(): float $chance */
+    private static function normal(\Closure $chance): float
+    {
+        return sqrt(-2 * log(1 - $chance())) * cos(2 * M_PI * $chance());
+    }
+
+    /**
+     * @param list<array{float, float}> $people ability and share of the marks
+     *
+     * @return list<array{from: float, students: int, share: float}>
+     */
+    private static function fifths(array $people): array
+    {
+        usort($people, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $fifths = [];
+        $n = count($people);
+        for ($i = 0; $i < 5; ++$i) {
+            $part = array_slice($people, intdiv($i * $n, 5), intdiv(($i + 1) * $n, 5) - intdiv($i * $n, 5));
+            if ($part !== []) {
+                $fifths[] = ['from' => $part[0][0], 'students' => count($part), 'share' => array_sum(array_column($part, 1)) / count($part)];
+            }
+        }
+
+        return $fifths;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Analysis;
+
+use ChalkLadder\Core\Analysis\Confusion;
+use ChalkLadder\Core\Analysis\Figure;
+use ChalkLadder\Core\Analysis\Model\Binary;
+use ChalkLadder\Core\Analysis\Model\Rasch;
+use ChalkLadder\Core\Analysis\OptionReport;
+use ChalkLadder\Core\Analysis\PersonFit;
+use ChalkLadder\Core\Analysis\QuestionReport;
+use ChalkLadder\Core\Tests\Analysis\Model\Simulated;
+use PHPUnit\Framework\TestCase;
+
+final class PersonFitTest extends TestCase
+{
+    public function testGuttmanErrorsAreCountedByHand(): void
+    {
+        // Facilities 6/7, 5/7, 4/7, 3/7, 2/7. The last has the two hardest right and the three easiest wrong.
+        $rows = [[1, 1, 1, 1, 1], [1, 1, 1, 1, 0], [1, 1, 1, 0, 0], [1, 1, 0, 0, 0], [1, 0, 0, 0, 0], [1, 1, 1, 0, 0], [0, 0, 0, 1, 1]];
+        $found = PersonFit::guttman(new Binary(['a', 'b', 'c', 'd', 'e'], $rows));
+        self::assertNull($found[0]->value, 'all right has no pattern');
+        self::assertSame([0.0, 0.0, 0.0], [$found[1]->value, $found[2]->value, $found[4]->value]);
+        self::assertSame(1.0, $found[6]->value, 'every pair is the wrong way round: 6 of 6');
+        self::assertNull(PersonFit::guttman(new Binary(['a', 'b'], [[1, 0]]))[0]->value);
+    }
+
+    public function testAStudentAgainstTheOrderIsFarFromLikely(): void
+    {
+        $difficulty = [-2.0, -1.0, -0.5, 0.0, 0.5, 1.0, 2.0];
+        $usual = PersonFit::standardised([1, 1, 1, 1, 0, 0, 0], $difficulty, 0.0);
+        $odd = PersonFit::standardised([0, 0, 0, 1, 1, 1, 1], $difficulty, 0.0);
+        self::assertGreaterThan(0.0, $usual->value);
+        self::assertLessThan(-2.0, $odd->value);
+        self::assertNull(PersonFit::standardised([1, 0], [0.0, 0.0], 0.0)->value);
+    }
+
+    public function testUnderTheModelItIsNearlyStandardNormal(): void
+    {
+        $difficulty = array_map(static fn (int $i): float => -1.9 + $i * 0.2, range(0, 19));
+        $data = Simulated::answers(array_fill(0, 20, 1.0), array_map(static fn (float $d): float => -$d, $difficulty), 500, 'lz');
+        $fit = Rasch::of($data);
+        $values = [];
+        foreach ($data->rows as $s => $row) {
+            if ($fit->abilities[$s] !== null) {
+                $values[] = PersonFit::standardised($row, $difficulty, $fit->abilities[$s])->value ?? 0.0;
+            }
+        }
+        $mean = array_sum($values) / count($values);
+        self::assertEqualsWithDelta(0.0, $mean, 0.25);
+        // With estimated abilities its spread is a little below one (Snijders 2001).
+        self::assertEqualsWithDelta(0.95, sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / count($values)), 0.15);
+    }
+
+    public function testConfusionsAreRankedByHowCloseAndHowMany(): void
+    {
+        $close = self::question('close', [['a', true, 20], ['b', false, 18], ['c', false, 2]]);
+        $lost = self::question('lost', [['a', true, 4], ['b', false, 30], ['c', false, 6]]);
+        $clear = self::question('clear', [['a', true, 37], ['b', false, 3], ['c', false, 0]]);
+        $two = self::question('two keys', [['a', true, 20], ['b', true, 20]]);
+        $found = Confusion::among([$clear, $lost, $close, $two]);
+
+        self::assertSame(['close', 'lost'], array_map(static fn (Confusion $c): string => $c->question, $found), 'a rival below a tenth is none');
+        self::assertSame(['a', 'b', 20, 18], [$found[0]->key, $found[0]->rival, $found[0]->keyCount, $found[0]->rivalCount]);
+        self::assertEqualsWithDelta(0.9, $found[0]->rivalry, 1e-12);
+        self::assertGreaterThan(0.8, $found[0]->p);
+        self::assertLessThan(0.001, $found[1]->p);
+    }
+
+    /** @param list<array{string, bool, int}> $options */
+    private static function question(string $id, array $options): QuestionReport
+    {
+        $n = array_sum(array_column($options, 2));
+        $none = new Figure(null, $n, '');
+
+        return new QuestionReport($id, new Figure(0.5, $n, ''), $none, $none, $none, $none, 0, 0, 0, array_map(static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0), $options), []);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Sitting;
+
+use ChalkLadder\Core\Paper\PaperReader;
+use ChalkLadder\Core\Sitting\Rehearsal;
+use PHPUnit\Framework\TestCase;
+
+final class RehearsalTest extends TestCase
+{
+    public function testTheSameSeedRehearsesTheSame(): void
+    {
+        $one = self::rehearse('a');
+        self::assertEquals($one, self::rehearse('a'));
+        self::assertNotEquals($one->ways, self::rehearse('b')->ways);
+    }
+
+    public function testEveryStudentTakesOneWayOfALengthThatIsPossible(): void
+    {
+        $found = self::rehearse('a', 400);
+        self::assertSame(400, array_sum($found->ways));
+        self::assertSame(400, array_sum($found->lengths));
+        self::assertEqualsCanonicalizing(['First look → Second look → Further out', 'First look → Further out'], array_keys($found->ways));
+        self::assertSame([], array_diff(array_keys($found->lengths), [6, 8]));
+        self::assertSame(400, array_sum(array_column($found->byAbility, 'students')));
+    }
+
+    public function testTheAbleEarnMoreAndAreSentBackLess(): void
+    {
+        $found = self::rehearse('a', 1000);
+        $shares = array_column($found->byAbility, 'share');
+        $sorted = $shares;
+        sort($sorted);
+        self::assertSame($sorted, $shares);
+        $hard = self::rehearse('a', 1000, array_fill_keys(['e1', 'e2', 'e3', 'e4'], 3.0));
+        $back = static fn (Rehearsal $r): int => $r->ways['First look → Second look → Further out'] ?? 0;
+        self::assertGreaterThan($back($found), $back($hard));
+    }
+
+    public function testARouteOverFewQuestionsErrsMoreThanOneOverMany(): void
+    {
+        $few = self::rehearse('a', 1500)->routes['s1'];
+        self::assertSame(1500, $few['students']);
+        $many = Rehearsal::of(PaperReader::read(self::paper(24)), [], array_map(static fn (int $i): string => "e$i", range(1, 28)), 1500, 'a', 0.0, 0.0)->routes['s1'];
+        self::assertLessThan($few['wrong'], $many['wrong']);
+        self::assertGreaterThan(0, $many['wrong']);
+    }
+
+    public function testWithoutLuckEachAnswerFollowsTheChances(): void
+    {
+        $found = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'], -20.0), self::all(), 50, 'a', 0.0, 0.0);
+        self::assertSame(['First look → Further out' => 50], $found->ways);
+        self::assertSame([1.0, 1.0, 1.0, 1.0, 1.0], array_column($found->byAbility, 'share'));
+        self::assertSame(0, $found->routes['s1']['wrong']);
+    }
+
+    public function testReturnsMakeItLonger(): void
+    {
+        $paper = ['mastery' => ['returns' => 1, 'credits' => ['1', '1/2']]] + self::paper(4);
+        $found = Rehearsal::of(PaperReader::read($paper), [], self::all(), 200, 'a');
+        self::assertGreaterThan(8, array_key_last($found->lengths));
+        self::assertSame(200, array_sum($found->ways));
+    }
+
+    /** @param array<string, float> $difficulty */
+    private static function rehearse(string $seed, int $students = 300, array $difficulty = []): Rehearsal
+    {
+        return Rehearsal::of(PaperReader::read(self::paper(4)), $difficulty, self::all(), $students, $seed);
+    }
+
+    /** @return list<string> */
+    private static function all(): array
+    {
+        return ['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'];
+    }
+
+    /** @return array<string, mixed> */
+    private static function paper(int $first): array
+    {
+        $entries = static fn (int $from, int $to): array => array_map(static fn (int $i): array => ['id' => "e$i", 'kind' => 'question', 'item' => "i$i", 'points' => '1'], range($from, $to));
+
+        return ['version' => 1, 'title' => 'Rehearsed', 'mastery' => null, 'sections' => [
+            ['id' => 's1', 'title' => 'First look', 'entries' => $entries(1, $first), 'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3']],
+            ['id' => 's2', 'title' => 'Second look', 'entries' => $entries($first + 1, $first + 2), 'route' => null],
+            ['id' => 's3', 'title' => 'Further out', 'entries' => $entries($first + 3, $first + 4), 'route' => null],
+        ]];
+    }
+}
