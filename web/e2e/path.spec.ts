@@ -240,10 +240,10 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('regroup, move a student, keep, and hand each group its next paper', async () => {
     await page.keyboard.press('r')
     await expect(page.getByRole('heading', { name: 'Regroup' })).toBeVisible()
-    await page.getByRole('button', { name: 'By rung' }).click()
+    await page.getByLabel('Aim').selectOption('rung')
     const groups = page.getByRole('region')
     await expect(groups.first()).toBeVisible()
-    const first = page.getByRole('combobox').first()
+    const first = page.getByLabel(/^Group of /).first()
     const target = (await first.locator('option').allInnerTexts()).find((t) => t !== 'move to …') ?? ''
     await first.selectOption({ label: target })
     await page.getByRole('button', { name: 'Keep this grouping' }).click()

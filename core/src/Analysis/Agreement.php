@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Analysis;
 
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
 /**
  * How far markers agree on units that two or more of them marked, with ordered levels and missing cells.
  *
@@ -14,6 +17,9 @@ namespace ChalkLadder\Core\Analysis;
  */
 final readonly class Agreement
 {
+    /** Fewer units say nothing of how much another draw of them would differ. */
+    private const LEAST_UNITS = 5;
+
     /**
      * @param list<float>                  $levels in rising order
      * @param list<array<int, float>>      $units  the mark of each marker, by the marker's place; missing ones left out
@@ -126,7 +132,63 @@ final readonly class Agreement
         $ems = max(0.0, $total - $rows - $columns) / (($n - 1) * ($k - 1));
         $below = $bms + ($k - 1) * $ems + $k * ($jms - $ems) / $n;
 
-        return $below < 1e-12 ? Figure::missing($n, $formula, 'All marks are the same, so nothing can be told of agreement.') : new Figure(($bms - $ems) / $below, $n, $formula);
+        if ($below < 1e-12) {
+            return Figure::missing($n, $formula, 'All marks are the same, so nothing can be told of agreement.');
+        }
+        $interval = self::iccInterval(($bms - $ems) / $below, $bms, $jms, $ems, $n, $k);
+
+        return new Figure(($bms - $ems) / $below, $n, $formula.' 95 % interval by F.', $interval[0] ?? null, $interval[1] ?? null, $n < 10 ? 'few' : null);
+    }
+
+    /**
+     * A figure of this class with a 95 % interval by bootstrap over the units (percentiles; Efron & Tibshirani 1993, ch. 13).
+     * The same seed gives the same interval.
+     *
+     * @param \Closure(self): Figure $of such as `fn (Agreement $a) => $a->kappa('linear')`
+     */
+    public function bootstrapped(\Closure $of, string $seed, int $rounds = 1000): Figure
+    {
+        $figure = $of($this);
+        $n = count($this->units);
+        if ($figure->value === null || $n < self::LEAST_UNITS) {
+            return $figure;
+        }
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'bootstrap|'.$seed, true)));
+        $values = [];
+        for ($round = 0; $round < $rounds; ++$round) {
+            $drawn = [];
+            for ($i = 0; $i < $n; ++$i) {
+                $drawn[] = $this->units[$random->getInt(0, $n - 1)];
+            }
+            $value = $of(new self($this->levels, $this->markers, $drawn))->value;
+            if ($value !== null) {
+                $values[] = $value;
+            }
+        }
+
+        return count($values) < 0.9 * $rounds
+            ? $figure
+            : new Figure($figure->value, $figure->n, $figure->formula.' 95 % interval by bootstrap over the units.', Sample::quantile($values, 0.025), Sample::quantile($values, 0.975), $n < 20 ? 'few' : null);
+    }
+
+    /**
+     * Source: Shrout & Fleiss 1979, p. 424.
+     *
+     * @return array{float, float}|null
+     */
+    private static function iccInterval(float $rho, float $bms, float $jms, float $ems, int $n, int $k): ?array
+    {
+        if ($ems <= 0.0) {
+            return null;
+        }
+        $fj = $jms / $ems;
+        $spread = $n * (1 + ($k - 1) * $rho) - $k * $rho;
+        $freedom = ($k - 1) * ($n - 1) * ($k * $rho * $fj + $spread) ** 2 / (($n - 1) * $k * $k * $rho * $rho * $fj * $fj + $spread ** 2);
+        $up = Curves::fQuantile(0.975, $n - 1, $freedom);
+        $down = Curves::fQuantile(0.975, $freedom, $n - 1);
+        $rest = $k * $jms + ($k * $n - $k - $n) * $ems;
+
+        return [$n * ($bms - $up * $ems) / ($up * $rest + $n * $bms), $n * ($down * $bms - $ems) / ($rest + $n * $down * $bms)];
     }
 
     /** @return array{float, int}|null κ of two markers, and the units that both marked */

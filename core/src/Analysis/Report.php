@@ -43,9 +43,12 @@ final readonly class Report
         }
         $totals = $marks ?? array_values($totals);
         $shares = array_map(static fn (float $t, float $g): float => $g > 0.0 ? $t / $g : 0.0, $totals, $given);
-        $reliability = Reliability::of(self::complete($questions, $students));
+        // A question that still waits for a marker says nothing yet; the others do.
+        $marked = array_filter($questions, static fn (Question $q): bool => !in_array(Cell::Waiting, $q->cells, true));
+        $reliability = Reliability::of(self::complete(array_values($marked), $students));
+        $dropped = array_combine(array_keys($marked), $reliability->ifDropped);
         $tails = Tails::by(array_values($shares));
-        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $tails, $reliability->ifDropped[$i] ?? $reliability->alpha), $questions, array_keys($questions));
+        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $tails, $dropped[$i] ?? Figure::missing($students, 'Cronbach’s α of the other questions.', 'Its answers still wait for a marker.')), $questions, array_keys($questions));
         $mean = Sample::mean($totals);
         $sd = Sample::sd($totals);
         $interval = $mean === null ? null : Intervals::mean($mean, $sd, $students);

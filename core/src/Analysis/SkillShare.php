@@ -7,6 +7,8 @@ namespace ChalkLadder\Core\Analysis;
 /** What a student has shown of one skill. */
 final readonly class SkillShare
 {
+    /** One or two answers never make a strength or a weakness. */
+    private const LEAST = 3;
     private const FORMULA = 'Mean credit over the questions of this skill that the student reached; 95 % interval by Wilson.';
 
     /** @param int $standing 1 when clearly above the reference, −1 clearly below, 0 when it cannot be told */
@@ -27,6 +29,11 @@ final readonly class SkillShare
         $share = array_sum($credits) / $n;
         [$low, $high] = Intervals::wilson(array_sum($credits), $n);
 
-        return new self(new Figure($share, $n, self::FORMULA, $low, $high, $n < 4 ? 'few' : null), $low > $reference ? 1 : ($high < $reference ? -1 : 0));
+        return new self(new Figure($share, $n, self::FORMULA, $low, $high, $n < 4 ? 'few' : null), match (true) {
+            $n < self::LEAST => 0,
+            $low > $reference => 1,
+            $high < $reference => -1,
+            default => 0,
+        });
     }
 }

@@ -10,6 +10,7 @@ final class Speed
     private const MOST_SECONDS = 10.0;
     private const SHARE = 0.1;
     private const RUSHES = 0.1;
+    private const LAGS = 2.0;
 
     /**
      * Below this many seconds an answer counts as rushed: a tenth of the question's mean time, at most ten seconds
@@ -61,5 +62,34 @@ final class Speed
         $fast = $threshold === null ? 0 : count(array_filter($seconds, static fn (float $s): bool => $s < $threshold));
 
         return $threshold === null || $n < 10 || $fast < self::RUSHES * $n ? null : new Flag(Flag::RUSHED, sprintf('%d of %d answered in less than %.1f s, a tenth of the mean time.', $fast, $n, $threshold));
+    }
+
+    /**
+     * How fast a student works: the typical ratio of their time to the median of each question (geometric mean, so that
+     * twice as long and half as long even out). 1: like the others; from 2: lagging.
+     *
+     * @param array<array-key, float> $seconds by question, of this student
+     * @param array<array-key, float> $medians by question, of all
+     */
+    public static function pace(array $seconds, array $medians): Figure
+    {
+        $formula = 'Time on a question over the median time of all who answered it; geometric mean over the questions, 95 % interval by Student’s t of the logarithms. 1: like the others.';
+        $logs = [];
+        foreach ($seconds as $question => $time) {
+            $median = $medians[$question] ?? 0.0;
+            if ($time > 0.0 && $median > 0.0) {
+                $logs[] = log($time / $median);
+            }
+        }
+        $mean = Sample::mean($logs);
+        $interval = $mean === null ? null : Intervals::mean($mean, Sample::sd($logs), count($logs));
+
+        return $mean === null ? Figure::missing(0, $formula, 'No times are known.') : new Figure(exp($mean), count($logs), $formula, $interval === null ? null : exp($interval[0]), $interval === null ? null : exp($interval[1]), count($logs) < 5 ? 'few' : null);
+    }
+
+    /** Surely slower than others: the interval lies above 1 and the typical answer takes twice as long. */
+    public static function isLagging(Figure $pace): bool
+    {
+        return $pace->value !== null && $pace->value >= self::LAGS && ($pace->low ?? 0.0) > 1.0;
     }
 }

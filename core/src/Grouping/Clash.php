@@ -58,7 +58,7 @@ final class Clash
         }
         $clique = self::clique($blocks, $plan->apart, $plan->groups + 1);
 
-        return $clique === [] ? null : sprintf('%s are all to be apart from each other: that needs %d groups, and there are %d.', self::listed($clique, $names), count($clique), $plan->groups);
+        return $clique === [] ? null : sprintf('%s are %sto be apart from each other: that needs %d groups, and there %s %d.', self::listed($clique, $names), count($clique) > 2 ? 'all ' : '', count($clique), $plan->groups === 1 ? 'is' : 'are', $plan->groups);
     }
 
     /**
@@ -115,6 +115,8 @@ final class Clash
                 $clique[] = $next;
                 $open = array_values(array_filter($open, static fn (int $o): bool => isset($foes[$next][$o])));
                 if (count($clique) === $size) {
+                    sort($clique);
+
                     return array_map(static fn (int $b): string => $who[$b], $clique);
                 }
             }

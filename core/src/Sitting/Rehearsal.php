@@ -16,7 +16,8 @@ use Random\Randomizer;
  * them, and how often a route sends a student the wrong way. The same seed gives the same students.
  *
  * A student has an ability from a standard normal and answers a question rightly with chance
- * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)). A route sends wrongly when the section's share, had the
+ * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)); one who holds a wrong idea is right where that idea leads
+ * astray by a slip alone. A route sends wrongly when the section's share, had the
  * student answered it without luck, lies on the other side of the cut.
  */
 final readonly class Rehearsal
@@ -36,10 +37,11 @@ final readonly class Rehearsal
     /**
      * @param array<string, float> $difficulty    in logits by entry id; absent: 0
      * @param list<string>         $machineMarked ids of the entries that a machine marks
+     * @param array<string, array{share: float, entries: list<string>}> $ideas wrong ideas: how many hold each, and the questions it leads astray in
      * @param float                $slip          chance of a wrong answer though the student knows
      * @param float                $guess         chance of a right answer though they do not
      */
-    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2): self
+    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2, array $ideas = []): self
     {
         $students = max(1, min(self::MOST, $students));
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'rehearsal|'.$seed, true)));
@@ -47,7 +49,11 @@ final readonly class Rehearsal
         $ways = $lengths = $routes = $people = [];
         for ($s = 0; $s < $students; ++$s) {
             $ability = self::normal($chance);
-            $p = static fn (string $entry): float => $guess + (1 - $guess - $slip) / (1 + exp(($difficulty[$entry] ?? 0.0) - $ability));
+            $astray = [];
+            foreach ($ideas as $idea) {
+                $astray += $chance() < $idea['share'] ? array_fill_keys($idea['entries'], true) : [];
+            }
+            $p = static fn (string $entry): float => isset($astray[$entry]) ? $slip : $guess + (1 - $guess - $slip) / (1 + exp(($difficulty[$entry] ?? 0.0) - $ability));
             $walk = Walk::start($paper, new Conditions(), $seed.$s);
             $outcomes = [];
             $way = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Analysis;
 
 use ChalkLadder\Core\Analysis\Agreement;
+use ChalkLadder\Core\Analysis\Figure;
 use PHPUnit\Framework\TestCase;
 
 final class AgreementTest extends TestCase
@@ -34,6 +35,27 @@ final class AgreementTest extends TestCase
     }
 
     /** A three by three table worked by hand: po = 0.7, pe = 0.36; linear and quadratic weights from the same margins. */
+    public function testTheIntervalOfIccIsThePublishedOne(): void
+    {
+        // Shrout & Fleiss (1979) give 0.019 to 0.761 for ICC(2,1) of their table.
+        $judges = [[9, 6, 8, 7, 10, 6], [2, 1, 4, 1, 5, 2], [5, 3, 6, 2, 6, 4], [8, 2, 8, 6, 9, 7]];
+        $icc = self::agreement(range(1, 10), $judges)->icc();
+        self::assertEqualsWithDelta(0.019, $icc->low, 0.0006);
+        self::assertEqualsWithDelta(0.761, $icc->high, 0.0006);
+    }
+
+    public function testBootstrapIntervalsHoldTheFigureAndComeAgain(): void
+    {
+        $first = [0, 1, 2, 3, 2, 1, 0, 3, 2, 1, 1, 2, 3, 0, 2, 1, 2, 3, 1, 0];
+        $agreement = self::agreement([0, 1, 2, 3], [$first, array_map(static fn (int $v, int $i): int => $i % 4 === 0 ? min(3, $v + 1) : $v, $first, array_keys($first))]);
+        $of = static fn (Agreement $a): Figure => $a->kappa('quadratic');
+        $figure = $agreement->bootstrapped($of, 'a', 300);
+        self::assertTrue($figure->low < $figure->value && $figure->value < $figure->high && $figure->high <= 1.0);
+        self::assertEquals($figure, $agreement->bootstrapped($of, 'a', 300));
+        self::assertNotEquals($figure, $agreement->bootstrapped($of, 'b', 300));
+        self::assertNull(self::agreement([0, 1], [[0, 1, 1], [0, 1, 0]])->bootstrapped($of, 'a', 300)->low, 'three units say nothing of another three');
+    }
+
     public function testKappaAndItsWeights(): void
     {
         $cells = [[20, 5, 0], [5, 20, 5], [0, 15, 30]];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Analysis;
 
+use ChalkLadder\Core\Analysis\Confidence;
 use ChalkLadder\Core\Analysis\Difference;
 use ChalkLadder\Core\Analysis\Severity;
 use ChalkLadder\Core\Analysis\SkillShare;
@@ -89,11 +90,31 @@ final class DifferenceTest extends TestCase
         self::assertNull(Speed::flag([1.0, 20.0]), 'too few to say');
     }
 
+    public function testPaceIsTheTypicalRatioToTheMedian(): void
+    {
+        $medians = ['a' => 20.0, 'b' => 40.0, 'c' => 10.0, 'd' => 30.0];
+        self::assertEqualsWithDelta(1.0, Speed::pace(['a' => 40.0, 'b' => 20.0], $medians)->value, 1e-12, 'twice and half even out');
+        $slow = Speed::pace(['a' => 45.0, 'b' => 90.0, 'c' => 25.0, 'd' => 60.0], $medians);
+        self::assertEqualsWithDelta((2.25 * 2.25 * 2.5 * 2.0) ** 0.25, $slow->value, 1e-12);
+        self::assertTrue(Speed::isLagging($slow));
+        self::assertFalse(Speed::isLagging(Speed::pace(['a' => 45.0], $medians)), 'one answer is no pace');
+        self::assertNull(Speed::pace(['x' => 3.0], $medians)->value);
+    }
+
+    public function testConfidenceIsHeldAgainstWhatWasRight(): void
+    {
+        $found = Confidence::of([[3, 1.0], [3, 1.0], [3, 0.0], [3, 1.0], [1, 0.0], [1, 0.5], [2, 1.0]]);
+        self::assertSame([1, 2, 3], array_keys($found->byLevel));
+        self::assertSame([0.25, 2], [$found->byLevel[1]->value, $found->byLevel[1]->n]);
+        self::assertSame([0.25, 4], [$found->sureAndWrong->value, $found->sureAndWrong->n]);
+        self::assertNull(Confidence::of([[1, 1.0]])->sureAndWrong->value);
+    }
+
     public function testASkillIsStrongOrWeakOnlyWhenItsIntervalSaysSo(): void
     {
         $strong = SkillShare::of([1.0, 1.0, 1.0, 1.0, 1.0, 1.0], 0.5);
         self::assertSame([1.0, 6, 1], [$strong->share->value, $strong->share->n, $strong->standing]);
-        self::assertSame(0, SkillShare::of([1.0, 1.0], 0.5)->standing, 'two answers say little');
+        self::assertSame(0, SkillShare::of([1.0, 1.0], 0.1)->standing, 'two answers say little');
         self::assertSame(-1, SkillShare::of(array_fill(0, 8, 0.0), 0.5)->standing);
         self::assertNull(SkillShare::of([], 0.5)->share->value);
     }

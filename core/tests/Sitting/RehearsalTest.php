@@ -56,6 +56,14 @@ final class RehearsalTest extends TestCase
         self::assertSame(0, $found->routes['s1']['wrong']);
     }
 
+    public function testAWrongIdeaLeadsAstrayWhereItApplies(): void
+    {
+        $with = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), -20.0), self::all(), 200, 'a', 0.0, 0.0, ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]]);
+        self::assertSame(['First look → Second look → Further out' => 200], $with->ways, 'a quarter of the first section is below its half');
+        $some = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), -20.0), self::all(), 400, 'a', 0.0, 0.0, ['even' => ['share' => 0.3, 'entries' => ['e1', 'e2', 'e3']]]);
+        self::assertEqualsWithDelta(120, $some->ways['First look → Second look → Further out'], 37);
+    }
+
     public function testReturnsMakeItLonger(): void
     {
         $paper = ['mastery' => ['returns' => 1, 'credits' => ['1', '1/2']]] + self::paper(4);

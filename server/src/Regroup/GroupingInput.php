@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Regroup;
 
+use ChalkLadder\Core\Grouping\Plan;
 use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class GroupingInput
@@ -13,7 +14,7 @@ final readonly class GroupingInput
         #[Assert\NotBlank(message: 'Give the grouping a name.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
         public string $name = '',
-        #[Assert\Choice(['rung', 'misconception'])]
+        #[Assert\Choice(['rung', 'misconception', ...Plan::AIMS])]
         public string $aim = 'rung',
         #[Assert\Valid]
         #[Assert\Count(min: 1, max: 40, minMessage: 'A grouping needs a group.')]

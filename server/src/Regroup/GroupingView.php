@@ -6,7 +6,10 @@ namespace ChalkLadder\Server\Regroup;
 
 final readonly class GroupingView
 {
-    /** @param list<GroupView> $groups */
+    /**
+     * @param list<GroupView> $groups
+     * @param FitView|null    $fit    of groups that were formed by a plan
+     */
     public function __construct(
         public ?string $id,
         public string $name,
@@ -16,6 +19,7 @@ final readonly class GroupingView
         public ?string $madeAt,
         public ?string $madeBy,
         public array $groups,
+        public ?FitView $fit = null,
     ) {
     }
 }

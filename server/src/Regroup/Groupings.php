@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Regroup;
 
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Grouping\Former;
 use ChalkLadder\Core\Grouping\Group;
+use ChalkLadder\Core\Grouping\Plan;
 use ChalkLadder\Core\Grouping\Regroup;
 use ChalkLadder\Core\Grouping\Student;
 use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Handout\Handout;
 use ChalkLadder\Server\Handout\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -16,6 +20,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Database;
 use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Platform\Storage\Trail;
+use ChalkLadder\Server\Results\Counted;
 use ChalkLadder\Server\Results\Counting;
 
 /** Groups formed from results, kept, and handed their next piece of work. */
@@ -34,24 +39,29 @@ final readonly class Groupings
     public function propose(string $teamId, string $handoutId, string $aim): GroupingView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $counted = $this->counting->count($handout);
-        $names = array_column($counted->students, 'name', 'studentId');
-        $students = [];
-        foreach ($counted->students as $i => $s) {
-            $students[] = new Student($s['studentId'], $s['of'] > 0.0 ? $s['marks'] / $s['of'] : 0.0, $counted->evidence[$i]);
-        }
+        $students = $this->students($teamId, $handout);
         $terms = $this->terms->all($teamId)->misconceptions;
         $groups = $aim === 'misconception' ? Regroup::byMisconception($students, array_column($terms, 'name', 'id')) : Regroup::byRung($students, $this->teams->rungs($teamId));
-        $nextSteps = array_column($terms, 'nextStep', 'id');
 
-        return new GroupingView(null, $handout->title.($aim === 'misconception' ? ', by misconception' : ', by rung'), $aim, $handoutId, $handout->title, null, null, array_map(static function (Group $g) use ($names, $nextSteps): GroupView {
-            $members = [];
-            foreach ($g->members as $id => $reason) {
-                $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason);
+        return $this->proposal($teamId, $handout, $aim, $aim === 'misconception' ? ', by misconception' : ', by rung', $groups, $students, null);
+    }
+
+    /** Forms groups by a plan, and says how good they are; with every student fixed, how good a grouping by hand is. */
+    public function form(string $teamId, string $handoutId, PlanInput $input): GroupingView
+    {
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $students = $this->students($teamId, $handout);
+        $plan = $input->plan();
+        $known = array_fill_keys(array_map(static fn (Student $s): string => $s->id, $students), true);
+        foreach (['apart' => array_merge([], ...$plan->apart), 'together' => array_merge([], ...$plan->together), 'fixed' => array_map(strval(...), array_keys($plan->fixed))] as $field => $ids) {
+            if (array_diff_key(array_fill_keys($ids, true), $known) !== []) {
+                throw Problem::invalid([$field => 'One of these students has not handed in this work.']);
             }
+        }
+        $formed = Former::form($students, $plan, array_column($this->terms->all($teamId)->misconceptions, 'name', 'id') + $this->terms->skillNames($teamId));
+        $better = $plan->aim === Plan::ALIKE || $plan->aim === Plan::MIXED ? 'less' : 'more';
 
-            return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
-        }, $groups));
+        return $this->proposal($teamId, $handout, $plan->aim, ', '.$plan->aim, $formed->groups, $students, new FitView($formed->value, $formed->bound, $formed->measure, $better, $formed->broken, $formed->clash));
     }
 
     public function list(string $teamId): GroupingListView
@@ -105,6 +115,65 @@ final readonly class Groupings
         });
 
         return $this->show($who->teamId, $id);
+    }
+
+    /**
+     * @param list<Group>   $groups
+     * @param list<Student> $students
+     */
+    private function proposal(string $teamId, Handout $handout, string $aim, string $suffix, array $groups, array $students, ?FitView $fit): GroupingView
+    {
+        $names = [];
+        foreach ($students as $student) {
+            $names[$student->id] = $student->name;
+        }
+        $nextSteps = array_column($this->terms->all($teamId)->misconceptions, 'nextStep', 'id');
+
+        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Group $g) use ($names, $nextSteps): GroupView {
+            $members = [];
+            foreach ($g->members as $id => $reason) {
+                $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason);
+            }
+
+            return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
+        }, $groups), $fit);
+    }
+
+    /** @return list<Student> those who have handed in, with their measures */
+    private function students(string $teamId, Handout $handout): array
+    {
+        $counted = $this->counting->count($handout);
+        $class = [];
+        foreach ($this->database->rows('SELECT m.student_id, c.name FROM class c JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL JOIN handout_student hs ON hs.student_id = m.student_id AND hs.handout_id = :id WHERE c.team_id = :team ORDER BY c.name', ['id' => $handout->id, 'team' => $teamId]) as $row) {
+            $class[$row->text('student_id')] ??= $row->text('name');
+        }
+        $skills = $this->terms->skillNames($teamId);
+        $students = [];
+        foreach ($counted->students as $i => $s) {
+            $students[] = new Student($s['studentId'], $s['of'] > 0.0 ? $s['marks'] / $s['of'] : 0.0, $counted->evidence[$i], $s['name'], ['class' => $class[$s['studentId']] ?? ''], self::nextStep($handout, $counted, $i, $skills));
+        }
+
+        return $students;
+    }
+
+    /**
+     * The skill that a student has shown least of, drawn towards one half where few questions speak of it.
+     *
+     * @param array<string, string> $skills names by id
+     */
+    private static function nextStep(Handout $handout, Counted $counted, int $student, array $skills): string
+    {
+        $credits = [];
+        foreach ($counted->questions as $question) {
+            $skill = $handout->edition->item($question->id)->skill ?? '';
+            if (isset($skills[$skill]) && $question->credits[$student] !== null && $question->cells[$student] !== Cell::NotReached) {
+                $credits[$skill][] = $question->credits[$student];
+            }
+        }
+        $means = array_map(static fn (array $c): float => (array_sum($c) + 1) / (count($c) + 2), $credits);
+        asort($means);
+
+        return (string) array_key_first($means);
     }
 
     private function fill(string $teamId, string $id, GroupingInput $input): void

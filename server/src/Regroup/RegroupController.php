@@ -26,6 +26,13 @@ final readonly class RegroupController
         return $this->groupings->propose($who->teamId, $id, $by === 'misconception' ? 'misconception' : 'rung');
     }
 
+    /** Forms groups by a plan. Nothing is kept by it. */
+    #[Route('/handouts/{id}/groups', methods: ['POST'])]
+    public function form(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PlanInput $input): GroupingView
+    {
+        return $this->groupings->form($who->teamId, $id, $input);
+    }
+
     #[Route('/handouts/{id}/groupings', methods: ['POST'])]
     public function keep(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] GroupingInput $input): GroupingView
     {

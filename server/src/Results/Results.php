@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
+use ChalkLadder\Core\Analysis\Confusion;
 use ChalkLadder\Core\Analysis\Flag;
 use ChalkLadder\Core\Analysis\OptionReport;
 use ChalkLadder\Core\Analysis\QuestionReport;
@@ -60,6 +61,7 @@ final readonly class Results
             self::bins($report->totals, $most->toFloat()),
             array_map(static fn (array $band, int $i): RungView => new RungView($band['name'], $band['from'], count(array_filter($students, static fn (StudentView $s): bool => $s->rung === $i + 1))), $rungs->bands, array_keys($rungs->bands)),
             array_map(fn (QuestionReport $q): QuestionView => $this->question($q, $handout, $counted, $names), $report->questions),
+            array_map(static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names), Confusion::among($report->questions)),
             $misconceptions,
             $students,
         );
@@ -113,6 +115,24 @@ final readonly class Results
         }
 
         return new OptionView($o->id, $letter, $text, $o->key, $o->count, $o->share, $o->byThird[0], $o->byThird[1], $o->byThird[2], $o->rest, $o->works, $misconception);
+    }
+
+    /** @param array<string, string> $names of misconceptions */
+    private static function confusion(Confusion $c, Handout $handout, array $names): ConfusionView
+    {
+        $rule = $handout->edition->item($c->question)?->rule;
+        if (!$rule instanceof ChoiceRule) {
+            throw new \LogicException('Only options can rival each other.');
+        }
+        $texts = $letters = [];
+        $idea = null;
+        foreach ($rule->options as $option) {
+            $texts[$option->id] = trim(html_entity_decode(strip_tags($option->text), ENT_QUOTES | ENT_HTML5));
+            $letters[$option->id] = $rule->letter($option->id);
+            $idea = $option->id === $c->rival ? ($names[$option->misconception ?? ''] ?? null) : $idea;
+        }
+
+        return new ConfusionView($c->question, $handout->edition->numbers()[$c->question] ?? 0, $handout->edition->title($c->question), $letters[$c->key] ?? '', $texts[$c->key] ?? '', $letters[$c->rival] ?? '', $texts[$c->rival] ?? '', $c->keyCount, $c->rivalCount, $c->upperKey, $c->upperRival, $c->n, $c->rivalry, $c->p, $idea);
     }
 
     /** The core does not know letters; here "this option" gets its own. */

@@ -13,7 +13,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class ResultsController
 {
-    public function __construct(private Results $results)
+    public function __construct(private Results $results, private Models $models, private SkillTable $skills, private Comparisons $comparisons)
     {
     }
 
@@ -21,5 +21,23 @@ final readonly class ResultsController
     public function show(#[CurrentUser] StaffUser $who, string $id): ResultsView
     {
         return $this->results->show($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/results/model', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function model(#[CurrentUser] StaffUser $who, string $id): ModelView
+    {
+        return $this->models->show($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/results/skills', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function skills(#[CurrentUser] StaffUser $who, string $id): SkillsView
+    {
+        return $this->skills->show($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/results/classes', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function classes(#[CurrentUser] StaffUser $who, string $id): ComparisonsView
+    {
+        return $this->comparisons->show($who->teamId, $id);
     }
 }

@@ -12,6 +12,7 @@ final readonly class ResultsView
      * @param list<BinView>           $bins
      * @param list<RungView>          $rungs
      * @param list<QuestionView>      $questions
+     * @param list<ConfusionView>     $confusions the closest first
      * @param list<MisconceptionView> $misconceptions
      * @param list<StudentView>       $students
      */
@@ -30,6 +31,7 @@ final readonly class ResultsView
         public array $bins,
         public array $rungs,
         public array $questions,
+        public array $confusions,
         public array $misconceptions,
         public array $students,
     ) {

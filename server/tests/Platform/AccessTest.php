@@ -40,7 +40,7 @@ final class AccessTest extends ApiCase
         'GET /marking' => self::STAFF, 'GET /handouts/{handout}/marking/{entry}' => self::STAFF_OF_TEAM, 'PUT /marks' => self::STAFF,
         'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM, 'POST /key-changes/{change}/undo' => ['401', '401', '401', '404', '403', '404', '404'],
         'POST /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/take-back' => self::TEAM, 'GET /outbox' => self::TEACHERS,
-        'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groupings' => self::TEAM,
+        'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM, 'GET /handouts/{handout}/results/skills' => self::TEAM, 'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groupings' => self::TEAM,
         'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/follow-ups' => ['401', '401', '401', '404', '403', '404', '404'],
         'GET /handouts/{handout}/responses.csv' => self::TEAM, 'GET /handouts/{handout}/marks.csv' => self::TEAM,
 

@@ -41,6 +41,39 @@ final class RegroupTest extends ApiCase
         self::assertStringContainsString('2 of 2', $byIdea->text('groups.0.members.0.reason'));
     }
 
+    public function testGroupsAreFormedByAPlanAndKeepWhatTheyCan(): void
+    {
+        $this->world->sit('Cleo Marsh', $this->handout, ['e-choice' => ['options' => ['a']]]);
+        $this->as($this->world->teacher);
+        $id = array_map(static fn ($s): string => $s->id, $this->world->students);
+        $plan = ['aim' => 'alike', 'groups' => 2, 'least' => 1, 'most' => 2];
+        $formed = $this->get('POST', "/handouts/$this->handout/groups", $plan);
+        self::assertSame([[], null, 'less'], [$formed->at('fit.broken'), $formed->at('fit.clash'), $formed->at('fit.better')]);
+        self::assertEqualsWithDelta($formed->at('fit.bound'), $formed->at('fit.value'), 1e-9, 'nothing stands in the way of the best');
+        self::assertStringContainsString('of the marks; this group has about', $formed->text('groups.0.members.0.reason'));
+
+        $weak = ['apart' => [[$id['Benoît Larsen'], $id['Cleo Marsh']]], 'together' => [[$id['Ada Okafor'], $id['Benoît Larsen']]]];
+        $kept = $this->get('POST', "/handouts/$this->handout/groups", $weak + $plan);
+        self::assertSame([], $kept->at('fit.broken'));
+        self::assertGreaterThan($formed->at('fit.value'), $kept->at('fit.value'));
+
+        $byHand = $this->get('POST', "/handouts/$this->handout/groups", ['fixed' => [$id['Ada Okafor'] => 0, $id['Benoît Larsen'] => 0, $id['Cleo Marsh'] => 0]] + $plan);
+        self::assertStringContainsString('Group 1 has 3 students, more than 2.', implode(' ', array_filter($byHand->map('fit.broken'), is_string(...))));
+        $clash = $this->get('POST', "/handouts/$this->handout/groups", ['apart' => [[$id['Ada Okafor'], $id['Cleo Marsh']]], 'groups' => 1] + ['aim' => 'mixed', 'least' => 1]);
+        self::assertSame('Ada Okafor and Cleo Marsh are to be apart from each other: that needs 2 groups, and there is 1.', $clash->text('fit.clash'));
+        self::assertNull($this->database->row('SELECT 1 FROM grouping'), 'nothing is kept by asking');
+    }
+
+    public function testAPlanWithFaultsIsRefusedAtItsField(): void
+    {
+        $stranger = '01900000-0000-7000-8000-000000000000';
+        $ada = $this->world->students['Ada Okafor']->id;
+        foreach ([['aim', ['aim' => 'best']], ['groups', ['groups' => 0]], ['apart[0]', ['apart' => [[$ada]]]], ['apart[0]', ['apart' => [[$ada, $ada]]]], ['apart', ['apart' => [[$ada, $stranger]]]], ['together', ['together' => [[$ada, $stranger]]]], ['fixed', ['fixed' => [$stranger => 0]]]] as [$field, $body]) {
+            $fields = array_keys($this->refused(422, 'POST', "/handouts/$this->handout/groups", $body)->map('fields'));
+            self::assertStringStartsWith(substr($field, 0, 4), (string) ($fields[0] ?? ''), $field);
+        }
+    }
+
     public function testAKeptGroupingHandsEachGroupItsNextWorkOnce(): void
     {
         $kept = $this->keep('Ada Okafor', 'Benoît Larsen');

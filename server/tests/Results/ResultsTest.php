@@ -113,6 +113,67 @@ final class ResultsTest extends ApiCase
         self::assertSame(2, $results->int('students.0.rung'), '5 of 9 is on the second rung');
     }
 
+    public function testAMapNeedsEnoughToStandOn(): void
+    {
+        $handout = $this->world->handOut();
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b']);
+        $map = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results/model");
+
+        self::assertSame([[], []], [$map->at('questions'), $map->at('students')]);
+        self::assertStringContainsString('A map needs at least', $map->text('note'));
+    }
+
+    public function testSkillsAreSharesOfWhatWasReached(): void
+    {
+        $skill = $this->as($this->world->teacher)->get('POST', '/bank/skills', ['name' => 'Heights'])->text('id');
+        foreach (['choice', 'number'] as $type) {
+            $this->get('PUT', '/items/'.$this->world->items[$type], ['item' => ['skill' => $skill] + $this->world->itemDocuments()[$type], 'version' => 1]);
+        }
+        $edition = $this->get('POST', '/papers/'.$this->world->paperId.'/publish', ['version' => 1])->text('editionId');
+        $handout = $this->world->handOut([], $edition);
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-number' => ['text' => '12.34'], 'e-open' => ['text' => 'x']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['a']]]);
+        $skills = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results/skills");
+
+        self::assertSame([['Heights', 2]], array_map(static fn (Json $s): array => [$s->at('name'), $s->at('questions')], $skills->list('skills')));
+        self::assertEquals([0.5, 2], [$skills->at('students.0.shares.0.value'), $skills->at('students.0.shares.0.n')]);
+        self::assertEquals([1.0, 1], [$skills->at('students.1.shares.0.value'), $skills->at('students.1.shares.0.n')], 'what was not reached says nothing');
+        self::assertSame([0, 0], [$skills->at('students.0.standing.0'), $skills->at('students.1.standing.0')], 'too few to speak of strength');
+    }
+
+    public function testClassesAreComparedByTheShareOfTheMarks(): void
+    {
+        $handout = $this->world->handOut();
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b', 'Cleo Marsh' => 'a']);
+        $classes = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results/classes")->list('classes');
+
+        self::assertSame(['8 Kestrel'], array_map(static fn (Json $c): mixed => $c->at('name'), $classes));
+        self::assertEqualsWithDelta(2 / 27, $classes[0]->at('share.value'), 1e-9);
+        self::assertNull($classes[0]->at('difference.value'));
+        self::assertSame([], $classes[0]->at('differing'));
+    }
+
+    public function testRivalsOfTheKeyAreRanked(): void
+    {
+        $handout = $this->world->handOut();
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b', 'Cleo Marsh' => 'b']);
+        $rival = $this->results($handout)->list('confusions')[0];
+        self::assertSame(['e-choice', 'A', 'right', 'B', 'wrong', 1, 2, 'SECRET idea'], [$rival->at('entry'), $rival->at('key'), $rival->at('keyText'), $rival->at('rival'), $rival->at('rivalText'), $rival->at('keyCount'), $rival->at('rivalCount'), $rival->at('misconception')]);
+        self::assertEqualsWithDelta(2 / 3, $rival->at('rivalry'), 1e-9);
+    }
+
+    public function testReliabilityIsToldWhileAnswersWait(): void
+    {
+        $handout = $this->world->handOut();
+        foreach (['Ada Okafor' => ['a', '98.76'], 'Benoît Larsen' => ['b', '1'], 'Cleo Marsh' => ['a', '98.76']] as $name => [$option, $number]) {
+            $this->world->sit($name, $handout, ['e-choice' => ['options' => [$option]], 'e-number' => ['text' => $number], 'e-open' => ['text' => 'It waits.']]);
+        }
+        $results = $this->results($handout);
+        self::assertIsFloat($results->at('alpha.value'));
+        self::assertNull($results->at('questions.3.alphaIfDropped.value'));
+        self::assertSame('Its answers still wait for a marker.', $results->at('questions.3.alphaIfDropped.note'));
+    }
+
     /** @param array<string, string> $picks option by name */
     private function sitAll(string $handout, array $picks): void
     {

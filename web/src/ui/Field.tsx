@@ -91,7 +91,7 @@ export function SelectField({
 export function Tick({ label, ...rest }: { label: ReactNode } & InputHTMLAttributes<HTMLInputElement>) {
   return (
     <label className="flex items-start gap-2 py-0.5">
-      <input type="checkbox" className="mt-1 size-4 accent-rust" {...rest} />
+      <input type="checkbox" className="mt-1 size-4 shrink-0 accent-rust" {...rest} />
       <span>{label}</span>
     </label>
   )

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results\Console;
 
 use ChalkLadder\Core\Analysis\Agreement;
+use ChalkLadder\Core\Analysis\Figure;
+use ChalkLadder\Core\Analysis\Severity;
+use ChalkLadder\Core\Exchange\CsvTable;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -13,6 +16,9 @@ use Symfony\Component\Console\Input\InputOption;
 #[AsCommand('measure:agreement', 'How far markers agree.')]
 final class MeasureAgreementCommand extends MeasureCommand
 {
+    /** Of the bootstrap, so that the same table gives the same intervals. */
+    private const SEED = '1';
+
     protected function configure(): void
     {
         $this->addArgument('ratings', InputArgument::REQUIRED, 'CSV: unit,<marker>,…; empty = not marked')
@@ -45,17 +51,48 @@ final class MeasureAgreementCommand extends MeasureCommand
         }
         $agreement = new Agreement($levels, count($table->header) - 1, $units);
         $figures = [
-            'exact' => $agreement->share(0), 'adjacent' => $agreement->share(1), 'kappa' => $agreement->kappa(), 'kappaLinear' => $agreement->kappa('linear'), 'kappaQuadratic' => $agreement->kappa('quadratic'),
-            'alphaNominal' => $agreement->alpha('nominal'), 'alphaOrdinal' => $agreement->alpha('ordinal'), 'alphaInterval' => $agreement->alpha('interval'), 'icc21' => $agreement->icc(),
+            'exact' => $agreement->share(0), 'adjacent' => $agreement->share(1),
+            'kappa' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->kappa(), self::SEED),
+            'kappaLinear' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->kappa('linear'), self::SEED),
+            'kappaQuadratic' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->kappa('quadratic'), self::SEED),
+            'alphaNominal' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->alpha('nominal'), self::SEED),
+            'alphaOrdinal' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->alpha('ordinal'), self::SEED),
+            'alphaInterval' => $agreement->bootstrapped(static fn (Agreement $a): Figure => $a->alpha('interval'), self::SEED),
+            'icc21' => $agreement->icc(),
         ];
-        $result = $notes = [];
+        $result = $notes = $intervals = [];
         foreach ($figures as $id => $figure) {
             $result[$id] = $figure->value;
+            $intervals[$id] = self::interval($figure);
             if ($figure->value === null) {
                 $notes[$id] = $figure->note ?? '';
             }
         }
 
-        return $result + ['notes' => (object) $notes];
+        return $result + ['intervals' => $intervals, 'severity' => self::severity($table, $units), 'notes' => (object) $notes];
+    }
+
+    /**
+     * @param list<array<int, float>> $units
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function severity(CsvTable $table, array $units): array
+    {
+        $names = array_slice($table->header, 1);
+        $named = array_map(static function (array $unit) use ($names): array {
+            $marks = [];
+            foreach ($unit as $i => $mark) {
+                $marks[$names[$i]] = $mark;
+            }
+
+            return $marks;
+        }, $units);
+        $found = [];
+        foreach (Severity::of($named) as $marker => $figure) {
+            $found[] = ['marker' => (string) $marker, 'value' => $figure->value, 'interval' => self::interval($figure), 'n' => $figure->n];
+        }
+
+        return $found;
     }
 }

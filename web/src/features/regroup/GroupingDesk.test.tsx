@@ -90,7 +90,7 @@ describe('A proposed grouping', () => {
     await screen.findByText('Ada chose so.')
     await user.keyboard('2')
     await waitFor(() => expect(sent('GET', '/api/handouts/h1/groups').at(-1)?.path).toContain('by=rung'))
-    expect(screen.getByRole('button', { name: 'By rung' }).getAttribute('aria-pressed')).toBe('true')
+    expect((screen.getByLabelText('Aim') as HTMLSelectElement).value).toBe('rung')
   })
 
   it('is kept without its empty groups', async () => {
@@ -117,6 +117,78 @@ describe('A proposed grouping', () => {
         ],
       },
     ])
+  })
+})
+
+describe('A grouping by plan', () => {
+  const fit = {
+    value: 0.067,
+    bound: 0.049,
+    measure: 'mean distance from the group’s mean',
+    better: 'less',
+    broken: [],
+    clash: null,
+  }
+  const planned = { ...proposal, aim: 'alike', name: 'Tides, alike', fit }
+
+  it('asks for so many even groups, and says how good they are', async () => {
+    serve({ 'GET /api/handouts/h1/groups': proposal, 'POST /api/handouts/h1/groups': planned })
+    const user = propose()
+    await user.selectOptions(await screen.findByLabelText('Aim'), 'alike')
+    expect(await screen.findByText('6.7 %')).toBeTruthy()
+    expect(screen.getByText(/less is better, 4.9 % is the limit/)).toBeTruthy()
+    expect(screen.getByText('✓ Every constraint is kept.')).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/groups')).toEqual([
+      { aim: 'alike', groups: 6, least: 1, most: 1, apart: [], together: [], classes: false },
+    ])
+    const number = screen.getByLabelText('Groups')
+    await user.tripleClick(number)
+    await user.keyboard('2')
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({ groups: 2, least: 1, most: 2 }),
+    )
+    expect(document.activeElement).toBe(number)
+  })
+
+  it('keeps two apart, and says what cannot be kept', async () => {
+    const clash = {
+      ...fit,
+      broken: ['Ada and Cleo are in one group, though they should be apart.'],
+      clash: 'That needs 3 groups, and there are 2.',
+    }
+    serve({
+      'GET /api/handouts/h1/groups': proposal,
+      'POST /api/handouts/h1/groups': ({ body }: { body: unknown }) =>
+        (body as { apart: string[][] }).apart.length > 0 ? { ...planned, fit: clash } : planned,
+    })
+    const user = propose()
+    await user.selectOptions(await screen.findByLabelText('Aim'), 'mixed')
+    const keep = await screen.findByRole('button', { name: 'Keep apart' })
+    expect((keep as HTMLButtonElement).disabled).toBe(true)
+    await user.selectOptions(screen.getByLabelText('Apart: first student'), 'Ada')
+    await user.selectOptions(screen.getByLabelText('Apart: second student'), 'Cleo')
+    await user.click(keep)
+    expect(await screen.findByText('✕ That needs 3 groups, and there are 2.')).toBeTruthy()
+    expect(screen.getByText('○ Ada and Cleo are in one group, though they should be apart.')).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({ apart: [['Ada', 'Cleo']] })
+    await user.click(screen.getByRole('button', { name: 'Apart: drop Ada and Cleo' }))
+    expect(await screen.findByText('✓ Every constraint is kept.')).toBeTruthy()
+  })
+
+  it('is weighed anew when a student is moved by hand', async () => {
+    serve({
+      'GET /api/handouts/h1/groups': proposal,
+      'POST /api/handouts/h1/groups': ({ body }: { body: unknown }) =>
+        (body as { fixed?: unknown }).fixed ? { ...planned, fit: { ...fit, value: 0.2 } } : planned,
+    })
+    const user = propose()
+    await user.selectOptions(await screen.findByLabelText('Aim'), 'alike')
+    await screen.findByText('6.7 %')
+    await user.selectOptions(screen.getByLabelText('Group of Ada'), 'No shared idea')
+    expect(await screen.findByText('20.0 %')).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({ fixed: { Ada: 1, Benoît: 0, Cleo: 1 } })
+    await user.click(screen.getByRole('button', { name: 'Undo' }))
+    expect(await screen.findByText('6.7 %')).toBeTruthy()
   })
 })
 

@@ -4,6 +4,7 @@ import { api, take } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Head } from '@/ui/Desk'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { aimWords } from './groups'
 
 export default function GroupingList() {
   const list = useQuery({ queryKey: ['groupings'], queryFn: () => take(api.GET('/api/groupings')) })
@@ -28,7 +29,7 @@ export default function GroupingList() {
                 <span className="min-w-0 flex-1">
                   <b>{g.name}</b>
                   <span className="block text-sm text-quiet">
-                    by {g.aim}, from “{g.handout}”
+                    {aimWords(g.aim)}, from “{g.handout}”
                   </span>
                 </span>
                 <span className="text-right text-[15px]">

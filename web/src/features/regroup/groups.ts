@@ -1,6 +1,34 @@
 import type { Schemas } from '@/lib/api/client'
 
 export type Group = Schemas['RegroupGroupView']
+export type Plan = Required<
+  Pick<Schemas['RegroupPlanInput'], 'groups' | 'least' | 'most' | 'apart' | 'together' | 'classes'>
+>
+
+/** The first two find their own number of groups; the others form groups by a plan. */
+export const AIMS = [
+  { id: 'misconception', label: 'By misconception' },
+  { id: 'rung', label: 'By rung' },
+  { id: 'alike', label: 'Alike in level' },
+  { id: 'mixed', label: 'Mixed on purpose' },
+  { id: 'by misconception', label: 'By misconception, sizes kept' },
+  { id: 'by next step', label: 'By next step' },
+] as const
+export type Aim = (typeof AIMS)[number]['id']
+export const isPlanned = (aim: Aim) => aim !== 'misconception' && aim !== 'rung'
+export const aimWords = (aim: string) => (AIMS.find((a) => a.id === aim)?.label ?? aim).toLowerCase()
+
+export const firstPlan: Plan = { groups: 6, least: 1, most: 0, apart: [], together: [], classes: false }
+
+/** Sizes as even as the number of groups allows. */
+export const evenSizes = (students: number, groups: number) => ({
+  least: Math.max(1, Math.floor(students / groups)),
+  most: Math.ceil(students / groups),
+})
+
+/** Which group each student is in, by place. */
+export const placesOf = (groups: Group[]): Record<string, number> =>
+  Object.fromEntries(groups.flatMap((g, i) => g.members.map((m) => [m.studentId, i])))
 
 /** Moves a student into another group, last in line; says that a person did it. */
 export function movedTo(groups: Group[], studentId: string, to: number): Group[] {

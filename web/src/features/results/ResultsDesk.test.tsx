@@ -80,6 +80,25 @@ const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['
         ],
       }),
     ],
+    confusions: [
+      {
+        entry: 'e2',
+        number: 2,
+        title: 'Question 2',
+        key: 'A',
+        keyText: 'Text A',
+        rival: 'B',
+        rivalText: 'Text B',
+        keyCount: 9,
+        rivalCount: 17,
+        upperKey: 3,
+        upperRival: 7,
+        n: 28,
+        rivalry: 0.64,
+        p: 0.17,
+        misconception: 'adds instead of subtracts',
+      },
+    ],
     misconceptions: [
       {
         id: 'm1',
@@ -150,14 +169,14 @@ describe('Results', () => {
     const user = open()
     expect(await screen.findByText('8 Heron · best attempt counts · 2 students, 1 sat more than once')).toBeTruthy()
     expect(screen.getByText(/reliability α, few, a mark is sure to ±0.8/)).toBeTruthy()
-    await user.keyboard('3')
+    await user.keyboard('4')
     expect(screen.getByText('attempt 2 counts; others 0.5')).toBeTruthy()
   })
 
   it('name who shows an idea, how often it was on offer, and the next step', async () => {
     const user = open()
     await screen.findByText('Question 1')
-    await user.keyboard('2')
+    await user.keyboard('3')
     const idea = await screen.findByRole('button', { name: /adds instead of subtracts/ })
     expect(idea.textContent).toContain('likely with 1, shown by 1 of 2')
     expect(screen.getByText('Next: Draw the curve.')).toBeTruthy()
@@ -191,5 +210,118 @@ describe('Results', () => {
     down = false
     await user.click(screen.getByRole('button', { name: 'Try again' }))
     expect(await screen.findByText('Question 1')).toBeTruthy()
+  })
+
+  it('rank the rivals of keys, and open the question beside them', async () => {
+    const user = open()
+    await screen.findByText('Question 1')
+    await user.keyboard('2')
+    expect(screen.getByRole('heading', { name: '2 · Question 2' })).toBeTruthy()
+    expect(screen.getByText('32 % of 28, 3 in the upper third')).toBeTruthy()
+    expect(screen.getByText('61 % of 28, 7 in the upper third')).toBeTruthy()
+    expect(screen.getByText(/Not to be told from an even split \(exact binomial test, p = 0.17, n = 26\)/)).toBeTruthy()
+  })
+
+  it('draw persons and questions on one scale, with the values beside it', async () => {
+    const at = (value: number | null) =>
+      figure(value, { low: value === null ? null : value - 0.5, high: value === null ? null : value + 0.5 })
+    const model = {
+      n: 40,
+      counted: 38,
+      formula: 'Rasch model.',
+      note: null,
+      leftOut: ['Why two tides?'],
+      questions: [
+        {
+          entry: 'e1',
+          number: 1,
+          title: 'Range',
+          difficulty: at(-1.2),
+          infit: 1.02,
+          outfit: 1.5,
+          slope: at(null),
+          note: null,
+        },
+        {
+          entry: 'e2',
+          number: 2,
+          title: 'Moon',
+          difficulty: at(1.2),
+          infit: 0.9,
+          outfit: 0.95,
+          slope: at(null),
+          note: null,
+        },
+      ],
+      students: [
+        { studentId: 's1', name: 'Ada', ability: at(0.3), pattern: at(-3.4), guttman: at(0.8), unusual: true },
+        { studentId: 's2', name: 'Benoît', ability: at(null), pattern: at(null), guttman: at(null), unusual: false },
+      ],
+    }
+    serve({ 'GET /api/handouts/h1/results': results(), 'GET /api/handouts/h1/results/model': model })
+    open('/results/h1?view=map')
+    const map = await screen.findByRole('img', { name: /Students and questions on one scale/ })
+    expect(map.textContent).toContain('2 Moon')
+    expect(screen.getByText(/Left out, since part marks were given: Why two tides\?/)).toBeTruthy()
+    const row = within(screen.getByRole('button', { name: /Difficulty of question 1/ }).closest('tr') as HTMLElement)
+    expect(row.getByText('−1.20')).toBeTruthy()
+    expect(row.getByText('1.50')).toBeTruthy()
+    expect(screen.getByText('Ada')).toBeTruthy()
+    expect(screen.queryByText('Benoît')).toBeNull()
+  })
+
+  it('say why there is no map', async () => {
+    serve({
+      'GET /api/handouts/h1/results': results(),
+      'GET /api/handouts/h1/results/model': {
+        n: 3,
+        counted: 2,
+        formula: '',
+        note: 'A map needs at least 30 students.',
+        leftOut: [],
+        questions: [],
+        students: [],
+      },
+    })
+    open('/results/h1?view=map')
+    expect(await screen.findByText(/A map needs at least 30 students/)).toBeTruthy()
+  })
+
+  it('show skills with what is strong and weak in words', async () => {
+    serve({
+      'GET /api/handouts/h1/results': results(),
+      'GET /api/handouts/h1/results/skills': {
+        skills: [{ id: 'k1', name: 'Chart scale', questions: 3, share: figure(0.5) }],
+        students: [
+          { studentId: 's1', name: 'Ada', shares: [figure(0.9)], standing: [1] },
+          { studentId: 's2', name: 'Benoît', shares: [figure(null)], standing: [0] },
+        ],
+      },
+    })
+    open('/results/h1?view=skills')
+    const ada = within((await screen.findByRole('rowheader', { name: 'Ada' })).closest('tr') as HTMLElement)
+    expect(ada.getByText('▲ strong')).toBeTruthy()
+    expect(ada.getByText('90 %')).toBeTruthy()
+    const ben = within(screen.getByRole('rowheader', { name: 'Benoît' }).closest('tr') as HTMLElement)
+    expect(ben.getByText('–')).toBeTruthy()
+  })
+
+  it('compare classes in points, and name questions that differ at equal scores', async () => {
+    const one = {
+      name: '8 Tern',
+      share: figure(0.24, { n: 25 }),
+      difference: figure(-0.25),
+      effect: figure(-1.01),
+      differing: [{ entry: 'e1', number: 1, title: 'Scale', delta: figure(-1.8), class: 'C' }],
+    }
+    serve({
+      'GET /api/handouts/h1/results': results(),
+      'GET /api/handouts/h1/results/classes': { classes: [one, { ...one, name: '8 Heron', differing: [] }] },
+    })
+    open('/results/h1?view=classes')
+    const row = within((await screen.findByRole('cell', { name: '8 Tern' })).closest('tr') as HTMLElement)
+    expect(row.getByText('−25 points')).toBeTruthy()
+    expect(row.getByText('−1.01')).toBeTruthy()
+    expect(screen.getByText(/is harder for 8 Tern than for others of the same score/)).toBeTruthy()
   })
 })

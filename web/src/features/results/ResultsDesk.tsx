@@ -8,14 +8,20 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Explained } from '@/ui/Explained'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { Classes } from './Classes'
+import { Confusions } from './Confusions'
 import { two } from './figures'
 import { Misconceptions } from './Misconceptions'
+import { ModelPanel, PersonMap } from './PersonMap'
 import { QuestionPanel, QuestionTable } from './Questions'
+import { Skills } from './Skills'
 import { Rungs, Students } from './Students'
 
 type Results = Schemas['ResultsResultsView']
 type Question = Schemas['ResultsQuestionView']
-const VIEWS = ['questions', 'misconceptions', 'students'] as const
+const VIEWS = ['questions', 'confusions', 'misconceptions', 'students', 'skills', 'classes', 'map'] as const
+type View = (typeof VIEWS)[number]
+const named = (view: View) => view.charAt(0).toUpperCase() + view.slice(1)
 
 export default function ResultsDesk() {
   const { id = '' } = useParams()
@@ -28,7 +34,8 @@ export default function ResultsDesk() {
   const view = VIEWS.find((v) => v === params.get('view')) ?? 'questions'
   const questions = results.data?.questions ?? []
   const flagged = questions.find((q) => q.flags.some((f) => f.kind !== 'few'))
-  const chosen = questions.find((q) => q.entry === params.get('q')) ?? flagged ?? questions[0]
+  const rivalled = view === 'confusions' ? results.data?.confusions[0]?.entry : undefined
+  const chosen = questions.find((q) => q.entry === (params.get('q') ?? rivalled)) ?? flagged ?? questions[0]
   const set = (name: string, value: string) =>
     setParams((old) => new URLSearchParams({ ...Object.fromEntries(old), [name]: value }), { replace: true })
   const step = (by: number) => {
@@ -38,9 +45,9 @@ export default function ResultsDesk() {
   useKeys({
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
-    '1': { label: 'Questions', run: () => set('view', 'questions') },
-    '2': { label: 'Misconceptions', run: () => set('view', 'misconceptions') },
-    '3': { label: 'Students', run: () => set('view', 'students') },
+    ...Object.fromEntries(
+      VIEWS.map((v, i) => [String(i + 1), { label: named(v), run: () => set('view', v) }] as const),
+    ),
     r: { label: 'Regroup', run: () => void navigate(`/groups/of/${id}`) },
   })
   if (results.isPending) return <Loading what="Reading the results" />
@@ -72,8 +79,10 @@ export default function ResultsDesk() {
         <Desk
           rightLabel="In detail"
           right={
-            view === 'questions' && chosen ? (
+            (view === 'questions' || view === 'confusions') && chosen ? (
               <QuestionPanel key={chosen.entry} q={chosen} handoutId={id} />
+            ) : view === 'map' ? (
+              <ModelPanel id={id} />
             ) : (
               <Rungs results={r} />
             )
@@ -94,16 +103,24 @@ export default function ResultsDesk() {
                   title={`Key: ${i + 1}`}
                   onClick={() => set('view', v)}
                 >
-                  {v === 'questions' ? 'Questions' : v === 'misconceptions' ? 'Misconceptions' : 'Students'}
+                  {named(v)}
                 </button>
               ))}
             </div>
             {view === 'questions' ? (
               <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} />
+            ) : view === 'confusions' ? (
+              <Confusions confusions={r.confusions} chosen={chosen?.entry} onChoose={(entry) => set('q', entry)} />
             ) : view === 'misconceptions' ? (
               <Misconceptions results={r} />
-            ) : (
+            ) : view === 'students' ? (
               <Students results={r} />
+            ) : view === 'skills' ? (
+              <Skills id={id} />
+            ) : view === 'classes' ? (
+              <Classes id={id} />
+            ) : (
+              <PersonMap id={id} />
             )}
           </div>
         </Desk>

@@ -333,7 +333,7 @@ export interface paths {
         };
         get: operations["regroupPropose"];
         put?: never;
-        post?: never;
+        post: operations["regroupForm"];
         delete?: never;
         options?: never;
         head?: never;
@@ -476,6 +476,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["resultsShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/results/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsClasses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/results/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsModel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/results/skills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsSkills"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1380,6 +1428,14 @@ export interface components {
         PaperPublishInput: {
             version?: number;
         };
+        RegroupFitView: {
+            value: number;
+            bound: number | null;
+            measure: string;
+            better: string;
+            broken: string[];
+            clash: string | null;
+        };
         RegroupFollowUpInput: {
             groupId?: string;
             editionId?: string;
@@ -1429,6 +1485,7 @@ export interface components {
             madeAt: string | null;
             madeBy: string | null;
             groups: components["schemas"]["RegroupGroupView"][];
+            fit: components["schemas"]["RegroupFitView"] | null;
         };
         RegroupMemberInput: {
             studentId?: string;
@@ -1439,10 +1496,56 @@ export interface components {
             name: string;
             reason: string;
         };
+        RegroupPlanInput: {
+            aim?: string;
+            groups?: number;
+            least?: number;
+            most?: number;
+            apart?: string[][];
+            together?: string[][];
+            classes?: boolean;
+            fixed?: {
+                [key: string]: number;
+            };
+        };
         ResultsBinView: {
             from: number;
             to: number;
             students: number;
+        };
+        ResultsClassResultView: {
+            name: string;
+            share: components["schemas"]["ResultsFigureView"];
+            difference: components["schemas"]["ResultsFigureView"];
+            effect: components["schemas"]["ResultsFigureView"];
+            differing: components["schemas"]["ResultsDifferingView"][];
+        };
+        ResultsComparisonsView: {
+            classes: components["schemas"]["ResultsClassResultView"][];
+        };
+        ResultsConfusionView: {
+            entry: string;
+            number: number;
+            title: string;
+            key: string;
+            keyText: string;
+            rival: string;
+            rivalText: string;
+            keyCount: number;
+            rivalCount: number;
+            upperKey: number;
+            upperRival: number;
+            n: number;
+            rivalry: number;
+            p: number;
+            misconception: string | null;
+        };
+        ResultsDifferingView: {
+            entry: string;
+            number: number;
+            title: string;
+            delta: components["schemas"]["ResultsFigureView"];
+            class: string;
         };
         ResultsFigureView: {
             value: number | null;
@@ -1476,6 +1579,33 @@ export interface components {
             nextStep: string;
             likely: number;
             students: components["schemas"]["ResultsHolderView"][];
+        };
+        ResultsModelQuestionView: {
+            entry: string;
+            number: number;
+            title: string;
+            difficulty: components["schemas"]["ResultsFigureView"];
+            infit: number | null;
+            outfit: number | null;
+            slope: components["schemas"]["ResultsFigureView"];
+            note: string | null;
+        };
+        ResultsModelStudentView: {
+            studentId: string;
+            name: string;
+            ability: components["schemas"]["ResultsFigureView"];
+            pattern: components["schemas"]["ResultsFigureView"];
+            guttman: components["schemas"]["ResultsFigureView"];
+            unusual: boolean;
+        };
+        ResultsModelView: {
+            n: number;
+            counted: number;
+            questions: components["schemas"]["ResultsModelQuestionView"][];
+            students: components["schemas"]["ResultsModelStudentView"][];
+            leftOut: string[];
+            formula: string;
+            note: string | null;
         };
         ResultsOptionView: {
             id: string;
@@ -1524,6 +1654,7 @@ export interface components {
             bins: components["schemas"]["ResultsBinView"][];
             rungs: components["schemas"]["ResultsRungView"][];
             questions: components["schemas"]["ResultsQuestionView"][];
+            confusions: components["schemas"]["ResultsConfusionView"][];
             misconceptions: components["schemas"]["ResultsMisconceptionView"][];
             students: components["schemas"]["ResultsStudentView"][];
         };
@@ -1531,6 +1662,22 @@ export interface components {
             name: string;
             from: number;
             students: number;
+        };
+        ResultsSkillRowView: {
+            studentId: string;
+            name: string;
+            shares: components["schemas"]["ResultsFigureView"][];
+            standing: number[];
+        };
+        ResultsSkillView: {
+            id: string;
+            name: string;
+            questions: number;
+            share: components["schemas"]["ResultsFigureView"];
+        };
+        ResultsSkillsView: {
+            skills: components["schemas"]["ResultsSkillView"][];
+            students: components["schemas"]["ResultsSkillRowView"][];
         };
         ResultsStudentView: {
             studentId: string;
@@ -2682,6 +2829,41 @@ export interface operations {
             };
         };
     };
+    regroupForm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegroupPlanInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RegroupGroupingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markingChangeKey: {
         parameters: {
             query?: never;
@@ -2953,6 +3135,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ResultsResultsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsClasses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsComparisonsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsModel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsModelView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsSkills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsSkillsView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+/** One student's skills, in the order of the list. */
+final readonly class SkillRowView
+{
+    /**
+     * @param list<FigureView> $shares
+     * @param list<int>        $standing 1 clearly above the student's own mean, −1 clearly below, 0 cannot be told
+     */
+    public function __construct(public string $studentId, public string $name, public array $shares, public array $standing)
+    {
+    }
+}

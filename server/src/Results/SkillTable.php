@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\SkillShare;
+use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Handout\Handouts;
+
+/** Skills by student. */
+final readonly class SkillTable
+{
+    public function __construct(private Handouts $handouts, private Counting $counting, private Terms $terms)
+    {
+    }
+
+    public function show(string $teamId, string $handoutId): SkillsView
+    {
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $counted = $this->counting->count($handout);
+        $names = $this->terms->skillNames($teamId);
+        $credits = $of = [];
+        $own = array_fill(0, count($counted->students), []);
+        foreach ($counted->questions as $question) {
+            $skill = $handout->edition->item($question->id)->skill ?? '';
+            if (!isset($names[$skill])) {
+                continue;
+            }
+            $of[$skill] = ($of[$skill] ?? 0) + 1;
+            foreach ($question->cells as $s => $cell) {
+                if ($question->credits[$s] !== null && ($cell === Cell::Answered || $cell === Cell::Omitted)) {
+                    $credits[$skill][$s][] = $question->credits[$s];
+                    $own[$s][] = $question->credits[$s];
+                }
+            }
+        }
+        $skills = [];
+        foreach ($of as $skill => $questions) {
+            $all = array_merge([], ...array_values($credits[$skill] ?? []));
+            $skills[] = new SkillView($skill, $names[$skill], $questions, FigureView::of(SkillShare::of($all, 0.5)->share));
+        }
+        $rows = [];
+        foreach ($counted->students as $s => $student) {
+            $mean = $own[$s] === [] ? 0.0 : array_sum($own[$s]) / count($own[$s]);
+            $shares = array_map(static fn (SkillView $v): SkillShare => SkillShare::of($credits[$v->id][$s] ?? [], $mean), $skills);
+            $rows[] = new SkillRowView($student['studentId'], $student['name'], array_map(static fn (SkillShare $x): FigureView => FigureView::of($x->share), $shares), array_map(static fn (SkillShare $x): int => $x->standing, $shares));
+        }
+
+        return new SkillsView($skills, $rows);
+    }
+}

@@ -1,0 +1,89 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { moment, plural } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Head } from '@/ui/Desk'
+import { SelectField } from '@/ui/Field'
+import { toast } from '@/ui/Toasts'
+import { aimWords } from './groups'
+import { Groups } from './Groups'
+
+/** A kept grouping: each group is handed its next paper, all in one act. */
+export function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] }) {
+  const client = useQueryClient()
+  const papers = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
+  const [shown, setShown] = useState(grouping)
+  const [choice, setChoice] = useState<Record<string, string>>({})
+  const [requests] = useState(() => Object.fromEntries(grouping.groups.map((g) => [g.id ?? '', crypto.randomUUID()])))
+  const [busy, setBusy] = useState(false)
+  useEffect(() => setShown(grouping), [grouping])
+  const published = papers.data?.papers.filter((p) => p.editionId) ?? []
+  const chosen = Object.entries(choice).filter(([, edition]) => edition !== '')
+  const handOut = async () => {
+    setBusy(true)
+    try {
+      const next = await take(
+        api.POST('/api/groupings/{id}/follow-ups', {
+          params: { path: { id: grouping.id ?? '' } },
+          body: {
+            groups: chosen.map(([groupId, editionId]) => ({ groupId, editionId, requestId: requests[groupId] ?? '' })),
+            conditions: {
+              attempts: 1,
+              counts: 'best',
+              shuffleQuestions: false,
+              shuffleOptions: false,
+              feedback: 'on return',
+            },
+          },
+        }),
+      )
+      setShown(next)
+      setChoice({})
+      client.setQueryData(['grouping', grouping.id], next)
+      void client.invalidateQueries({ queryKey: ['handouts'] })
+      void client.invalidateQueries({ queryKey: ['groupings'] })
+      toast(`Follow-ups handed to ${plural(chosen.length, 'group')}.`)
+    } catch (thrown) {
+      const problem = problemOf(thrown)
+      toast(`${problem.message} ${problem.detail}`, { bad: true })
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <>
+      <Head
+        title={shown.name}
+        note={`${aimWords(shown.aim)}, from “${shown.handout}” · ${shown.madeAt ? moment(shown.madeAt) : ''} by ${shown.madeBy ?? ''}`}
+      >
+        <Button kind="do" disabled={busy || chosen.length === 0} onClick={() => void handOut()}>
+          {chosen.length === 0 ? 'Hand out follow-ups' : `Hand out to ${plural(chosen.length, 'group')}`}
+        </Button>
+      </Head>
+      <div className="min-h-0 flex-1 overflow-auto p-6">
+        <section className="mb-5 max-w-3xl rounded border bg-sheet p-4" aria-label="Follow-ups">
+          <h2 className="text-lg">What is each group handed next?</h2>
+          <div className="mt-2 grid gap-3 sm:grid-cols-2">
+            {shown.groups.map((g) => (
+              <SelectField
+                key={g.id}
+                label={`${g.name}, ${plural(g.members.length, 'student')}`}
+                value={choice[g.id ?? ''] ?? ''}
+                onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
+              >
+                <option value="">nothing</option>
+                {published.map((p) => (
+                  <option key={p.id} value={p.editionId ?? ''}>
+                    {p.title}
+                  </option>
+                ))}
+              </SelectField>
+            ))}
+          </div>
+        </section>
+        <Groups groups={shown.groups} />
+      </div>
+    </>
+  )
+}

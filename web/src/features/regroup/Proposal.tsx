@@ -1,0 +1,174 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
+import { useKeys } from '@/lib/keys'
+import { Button } from '@/ui/Button'
+import { Desk, Head } from '@/ui/Desk'
+import { SelectField } from '@/ui/Field'
+import { FaultLine } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+import { AIMS, evenSizes, isPlanned, movedTo, placesOf, type Aim, type Group, type Plan } from './groups'
+import { Groups } from './Groups'
+import { PlanForm } from './PlanForm'
+
+type Fit = NonNullable<Schemas['RegroupGroupingView']['fit']>
+type Props = {
+  proposal: Schemas['RegroupGroupingView'] | null
+  error: unknown
+  aim: Aim
+  onAim: (aim: Aim) => void
+  plan: Plan
+  onPlan: (plan: Plan) => void
+}
+
+/** Proposed groups: by what, how many, who with whom; then by hand. */
+export function Proposal({ proposal, error, aim, onAim, plan, onPlan }: Props) {
+  const [history, setHistory] = useState<Group[][]>([proposal?.groups ?? []])
+  const [typed, setTyped] = useState<string | null>(null)
+  const name = typed ?? proposal?.name ?? ''
+  // Other groups have been formed: what was moved by hand belonged to the ones before.
+  useEffect(() => setHistory([proposal?.groups ?? []]), [proposal])
+  const [busy, setBusy] = useState(false)
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const groups = history.at(-1) ?? []
+  const people = groups.flatMap((g) => g.members).sort((a, b) => a.name.localeCompare(b.name))
+  const moved = history.length > 1
+  const undo = () => setHistory((h) => (h.length > 1 ? h.slice(0, -1) : h))
+  const choose = (next: Aim) => {
+    if (isPlanned(next) && plan.most === 0 && people.length > 0)
+      onPlan({ ...plan, ...evenSizes(people.length, plan.groups) })
+    onAim(next)
+  }
+  // Moved by hand, the groups are weighed anew just as they stand.
+  const places = placesOf(groups)
+  const weighed = useQuery({
+    queryKey: ['weighed', proposal?.handoutId, aim, plan, places],
+    queryFn: () =>
+      take(
+        api.POST('/api/handouts/{id}/groups', {
+          params: { path: { id: proposal?.handoutId ?? '' } },
+          body: { ...plan, aim, fixed: places },
+        }),
+      ),
+    enabled: moved && isPlanned(aim) && proposal !== null,
+    placeholderData: (old) => old,
+    staleTime: Infinity,
+  })
+  const fit = moved ? (weighed.data?.fit ?? null) : (proposal?.fit ?? null)
+  useKeys({
+    'Ctrl+z': { label: 'Take the last move back', run: undo },
+    ...Object.fromEntries(AIMS.map((a, i) => [String(i + 1), { label: a.label, run: () => choose(a.id) }] as const)),
+  })
+  const keep = async () => {
+    if (!proposal) return
+    setBusy(true)
+    try {
+      const filled = groups.filter((g) => g.members.length > 0)
+      const made = await take(
+        api.POST('/api/handouts/{id}/groupings', {
+          params: { path: { id: proposal.handoutId } },
+          body: {
+            name,
+            aim,
+            groups: filled.map((g) => ({
+              name: g.name,
+              about: g.about,
+              members: g.members.map((m) => ({ studentId: m.studentId, reason: m.reason })),
+            })),
+          },
+        }),
+      )
+      void client.invalidateQueries({ queryKey: ['groupings'] })
+      toast('The grouping is kept. Hand each group its next paper.')
+      void navigate(`/groups/${made.id ?? ''}`)
+    } catch (thrown) {
+      const problem = problemOf(thrown)
+      toast(`${problem.message} ${problem.detail}`, { bad: true })
+    } finally {
+      setBusy(false)
+    }
+  }
+  return (
+    <>
+      <Head title="Regroup" note={proposal ? `from “${proposal.handout}” · ${plural(people.length, 'student')}` : ''}>
+        <Button disabled={!moved} onClick={undo}>
+          Undo
+        </Button>
+        <Button kind="do" disabled={busy || people.length === 0} onClick={() => void keep()}>
+          Keep this grouping
+        </Button>
+      </Head>
+      <Desk
+        leftLabel="What the groups should be"
+        left={
+          <div className="flex flex-col gap-4">
+            <SelectField label="Aim" value={aim} onChange={(e) => choose(e.target.value as Aim)}>
+              {AIMS.map((a) => (
+                <option key={a.id} value={a.id}>
+                  {a.label}
+                </option>
+              ))}
+            </SelectField>
+            {isPlanned(aim) ? (
+              <PlanForm plan={plan} people={people} onChange={onPlan} />
+            ) : (
+              <p className="text-sm text-quiet">
+                As many groups as there are {aim === 'rung' ? 'rungs' : 'ideas that three or more share'}. The other
+                aims let you say how many, how large, and who is kept apart.
+              </p>
+            )}
+          </div>
+        }
+      >
+        <div className="p-6">
+          <FaultLine error={error} />
+          {fit ? <FitLines fit={fit} /> : null}
+          <label className="mb-4 flex max-w-md flex-col gap-1 text-sm font-semibold">
+            Name of the grouping
+            <input
+              className="field font-normal"
+              value={name}
+              maxLength={120}
+              onChange={(e) => setTyped(e.target.value)}
+            />
+          </label>
+          {people.length === 0 ? <p className="text-quiet">Nobody has handed in work to group by.</p> : null}
+          <Groups
+            groups={groups}
+            onMove={(student, to) => setHistory((h) => [...h, movedTo(h.at(-1) ?? [], student, to)])}
+          />
+        </div>
+      </Desk>
+    </>
+  )
+}
+
+const shown = (fit: Fit, value: number) => (fit.better === 'less' ? `${(100 * value).toFixed(1)} %` : value.toFixed(1))
+
+/** How good the groups are, and what they do not keep. */
+function FitLines({ fit }: { fit: Fit }) {
+  return (
+    <div role="status" className="mb-4 max-w-3xl text-[15px]">
+      <p>
+        <span className="font-head text-2xl font-semibold tabular-nums">{shown(fit, fit.value)}</span>{' '}
+        <span className="text-quiet">
+          {fit.measure}; {fit.better} is better
+          {fit.bound === null ? '' : `, ${shown(fit, fit.bound)} is the limit`}
+        </span>
+      </p>
+      {fit.clash ? <p className="font-semibold text-bad">✕ {fit.clash}</p> : null}
+      {fit.broken.length > 0 ? (
+        <ul className="text-bad">
+          {fit.broken.map((b) => (
+            <li key={b}>○ {b}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-good">✓ Every constraint is kept.</p>
+      )}
+    </div>
+  )
+}
