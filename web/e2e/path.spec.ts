@@ -243,6 +243,7 @@ test('a teacher goes from a question to regrouped students with their next work'
     await page.getByLabel('Aim').selectOption('rung')
     const groups = page.getByRole('region')
     await expect(groups.first()).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Footing' })).toBeVisible()
     const first = page.getByLabel(/^Group of /).first()
     const target = (await first.locator('option').allInnerTexts()).find((t) => t !== 'move to …') ?? ''
     await first.selectOption({ label: target })

@@ -36,6 +36,7 @@ export default function GroupingDesk() {
     <Proposal
       proposal={grouping.data ?? null}
       error={grouping.error}
+      forming={grouping.isPlaceholderData}
       aim={aim}
       onAim={setAim}
       plan={plan}

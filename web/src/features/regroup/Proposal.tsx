@@ -17,6 +17,8 @@ type Fit = NonNullable<Schemas['RegroupGroupingView']['fit']>
 type Props = {
   proposal: Schemas['RegroupGroupingView'] | null
   error: unknown
+  /** Other groups are on their way; those shown are of the plan before. */
+  forming: boolean
   aim: Aim
   onAim: (aim: Aim) => void
   plan: Plan
@@ -24,7 +26,7 @@ type Props = {
 }
 
 /** Proposed groups: by what, how many, who with whom; then by hand. */
-export function Proposal({ proposal, error, aim, onAim, plan, onPlan }: Props) {
+export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }: Props) {
   const [history, setHistory] = useState<Group[][]>([proposal?.groups ?? []])
   const [typed, setTyped] = useState<string | null>(null)
   const name = typed ?? proposal?.name ?? ''
@@ -97,7 +99,7 @@ export function Proposal({ proposal, error, aim, onAim, plan, onPlan }: Props) {
         <Button disabled={!moved} onClick={undo}>
           Undo
         </Button>
-        <Button kind="do" disabled={busy || people.length === 0} onClick={() => void keep()}>
+        <Button kind="do" disabled={busy || forming || people.length === 0} onClick={() => void keep()}>
           Keep this grouping
         </Button>
       </Head>
@@ -123,7 +125,7 @@ export function Proposal({ proposal, error, aim, onAim, plan, onPlan }: Props) {
           </div>
         }
       >
-        <div className="p-6">
+        <div className={`p-6 ${forming ? 'opacity-55' : ''}`} inert={forming} aria-busy={forming}>
           <FaultLine error={error} />
           {fit ? <FitLines fit={fit} /> : null}
           <label className="mb-4 flex max-w-md flex-col gap-1 text-sm font-semibold">
