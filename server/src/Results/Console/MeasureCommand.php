@@ -6,7 +6,6 @@ namespace ChalkLadder\Server\Results\Console;
 
 use ChalkLadder\Core\Analysis\Figure;
 use ChalkLadder\Core\Analysis\Model\Binary;
-use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Exchange\CsvTable;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -60,11 +59,13 @@ abstract class MeasureCommand extends Command
         throw new \UnexpectedValueException("$where: \"$cell\" is not a number");
     }
 
-    /** @param list<Question> $questions */
-    protected static function binary(array $questions, int $students, string $name): Binary
+    /** A table of right and wrong, for the models. */
+    protected static function binary(mixed $path): Binary
     {
+        $table = self::table($path);
+        $name = is_string($path) ? $path : '';
         try {
-            return Binary::of($questions, $students);
+            return Binary::of(ResponseTable::questions($table, $name, null), count($table->rows));
         } catch (\DomainException $e) {
             throw new \UnexpectedValueException("$name: ".$e->getMessage());
         }

@@ -19,10 +19,7 @@ final class MeasureRaschCommand extends MeasureCommand
 
     protected function measure(InputInterface $input): array
     {
-        $path = $input->getArgument('responses');
-        $table = self::table($path);
-        $name = is_string($path) ? $path : '';
-        $fit = Rasch::of(self::binary(ResponseTable::questions($table, $name, null), count($table->rows), $name));
+        $fit = Rasch::of(self::binary($input->getArgument('responses')));
 
         return ['n' => $fit->n, 'counted' => $fit->counted, 'questions' => $fit->questions, 'logLikelihood' => $fit->logLikelihood, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
     }

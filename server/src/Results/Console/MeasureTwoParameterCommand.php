@@ -19,10 +19,7 @@ final class MeasureTwoParameterCommand extends MeasureCommand
 
     protected function measure(InputInterface $input): array
     {
-        $path = $input->getArgument('responses');
-        $table = self::table($path);
-        $name = is_string($path) ? $path : '';
-        $fit = TwoParameter::of(self::binary(ResponseTable::questions($table, $name, null), count($table->rows), $name));
+        $fit = TwoParameter::of(self::binary($input->getArgument('responses')));
 
         return ['n' => $fit->n, 'questions' => $fit->questions, 'logLikelihood' => $fit->logLikelihood, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
     }

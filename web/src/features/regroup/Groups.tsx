@@ -1,4 +1,4 @@
-import { plural } from '@/lib/format'
+import { plural, typeset } from '@/lib/format'
 import type { Group } from './groups'
 
 /** Groups side by side, with why each student is there; moved by dragging, or by the list beside the name. */
@@ -51,7 +51,7 @@ export function Groups({ groups, onMove }: { groups: Group[]; onMove?: (studentI
                     </select>
                   ) : null}
                 </div>
-                <p className="text-sm text-quiet">{m.reason}</p>
+                <p className="text-sm text-quiet">{typeset(m.reason)}</p>
               </li>
             ))}
           </ul>
