@@ -7,7 +7,7 @@ namespace ChalkLadder\Core\Formula;
 /** What formulas may ask of texts. The answer rules of texts supply it, since they know what "the same" means. */
 interface TextFunctions
 {
-    /** Does the text fit the form, in which `*` stands for any letters and `_` for one word? */
+    /** Does the text fit the form, in which `*` stands for any words, or none, and `_` for one word? */
     public function matches(string $text, string $form): bool;
 
     public function same(string $a, string $b): bool;

@@ -39,6 +39,16 @@ final class CreateTeamCommand extends Command
 
             return self::INVALID;
         }
+        if (trim($text('team')) === '' || trim($text('name')) === '') {
+            $style->error('The team and its lead need a name each.');
+
+            return self::INVALID;
+        }
+        if ($this->database->row('SELECT 1 FROM staff WHERE email = :email', ['email' => mb_strtolower($text('email'))]) !== null) {
+            $style->error('There is already an account for '.$text('email').'. Choose another address.');
+
+            return self::INVALID;
+        }
         $numbers = is_string($n = $input->getOption('numbers')) ? Style::tryFrom($n) : null;
         if ($numbers === null) {
             $style->error('--numbers is point or comma.');

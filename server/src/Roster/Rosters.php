@@ -90,8 +90,7 @@ final readonly class Rosters
             }
             $this->database->insertAll('student', ['id', 'team_id', 'name', 'name_folded', 'pin_sealed'], $students);
             $this->database->insertAll('class_member', ['class_id', 'student_id', 'joined_at'], $members);
-            // Whoever joins a class is handed what the class has open.
-            $this->database->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc JOIN handout h ON h.id = hc.handout_id AND h.closed_at IS NULL JOIN class_member m ON m.class_id = hc.class_id AND m.left_at IS NULL WHERE hc.class_id = :class ON CONFLICT DO NOTHING', ['class' => $classId]);
+            $this->handOpenTo($classId);
             $this->trail->note($who, 'add students', 'class', $classId, ['count' => count($students)]);
         });
 
@@ -126,10 +125,21 @@ final readonly class Rosters
     public function leave(StaffUser $who, string $classId, string $studentId, bool $away): void
     {
         $this->find($who->teamId, $classId);
-        if ($this->database->run('UPDATE class_member SET left_at = :at WHERE class_id = :class AND student_id = :student', ['at' => $away ? $this->database->now() : null, 'class' => $classId, 'student' => $studentId]) === 0) {
-            throw Problem::notFound('The student');
-        }
-        $this->trail->note($who, $away ? 'leave' : 'rejoin', 'student', $studentId, ['class' => $classId]);
+        $this->database->together(function () use ($who, $classId, $studentId, $away): void {
+            if ($this->database->run('UPDATE class_member SET left_at = :at WHERE class_id = :class AND student_id = :student', ['at' => $away ? $this->database->now() : null, 'class' => $classId, 'student' => $studentId]) === 0) {
+                throw Problem::notFound('The student');
+            }
+            if (!$away) {
+                $this->handOpenTo($classId);
+            }
+            $this->trail->note($who, $away ? 'leave' : 'rejoin', 'student', $studentId, ['class' => $classId]);
+        });
+    }
+
+    /** Whoever comes into a class is handed what the class has open. */
+    private function handOpenTo(string $classId): void
+    {
+        $this->database->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc JOIN handout h ON h.id = hc.handout_id AND h.closed_at IS NULL JOIN class_member m ON m.class_id = hc.class_id AND m.left_at IS NULL WHERE hc.class_id = :class ON CONFLICT DO NOTHING', ['class' => $classId]);
     }
 
     private function find(string $teamId, string $id): Row

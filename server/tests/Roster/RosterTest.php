@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests\Roster;
 
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Roster\NameList;
+use ChalkLadder\Server\Roster\Pins;
 use ChalkLadder\Server\Tests\ApiCase;
 
 final class RosterTest extends ApiCase
@@ -45,5 +47,99 @@ final class RosterTest extends ApiCase
         self::assertSame('Benoît Larsen', $this->get('POST', '/join', $join)->text('name'));
         $this->as($this->world->teacher)->get('POST', '/classes/'.$this->world->classId.'/students/'.$this->world->students['Benoît Larsen']->id.'/pin');
         $this->as(null)->refused(422, 'POST', '/join', $join);
+    }
+
+    public function testAClassHasANameOfItsOwnWithinItsTeam(): void
+    {
+        $this->as($this->world->teacher);
+        $made = $this->get('POST', '/classes', ['name' => '  8 Heron ']);
+        self::assertSame(['8 Heron', []], [$made->text('name'), $made->list('students')]);
+        self::assertMatchesRegularExpression('/^[BCDFGHJKLMNPRSTVWXZ]{5}$/', $made->text('code'));
+        self::assertSame('There is already a class called "8 heron".', $this->refused(422, 'POST', '/classes', ['name' => '8 heron'])->text('fields.name'));
+        self::assertSame(['8 Heron', '8 Kestrel'], $this->get('GET', '/classes')->column('classes', 'name'));
+
+        $this->as($this->world->stranger);
+        self::assertSame([], $this->get('GET', '/classes')->list('classes'));
+        self::assertSame('8 Heron', $this->get('POST', '/classes', ['name' => '8 Heron'])->text('name'));
+    }
+
+    public function testLinesThatCannotBeNamesSayWhy(): void
+    {
+        $this->as($this->world->teacher);
+        $preview = $this->get('POST', '/classes/'.$this->world->classId.'/roster/preview', ['text' => str_repeat('x', 81)."\n42\nDee Fox\nDEE FOX\nAda Okafor\n"]);
+
+        self::assertSame(['Longer than 80 characters.', 'No letter in it.', '', 'The same as line 3. If they are two people, add an initial.', 'Already in this class.'], $preview->column('lines', 'note'));
+        self::assertSame(1, $preview->int('adds'));
+        self::assertCount(3, $this->get('GET', '/classes/'.$this->world->classId)->list('students'), 'a preview adds nobody');
+    }
+
+    public function testLinesThatAreUntickedAreNotAdded(): void
+    {
+        $this->as($this->world->teacher);
+        $roster = $this->get('POST', '/classes/'.$this->world->classId.'/roster', ['text' => "Dee Fox\nEmil Gray\nFay Hill", 'skip' => [2]]);
+
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox', 'Fay Hill'], $roster->column('students', 'name'));
+    }
+
+    public function testWhoComesLateOrComesBackIsHandedWhatTheClassHasOpen(): void
+    {
+        $class = '/classes/'.$this->world->classId;
+        $ada = $this->world->students['Ada Okafor'];
+        $before = $this->world->handOut();
+        $this->as($this->world->teacher)->ask('DELETE', "$class/students/{$ada->id}");
+        self::assertSame(['Benoît Larsen', 'Cleo Marsh'], $this->get('GET', $class)->column('students', 'name'));
+        $while = $this->world->handOut();
+        $this->get('POST', "$class/roster", ['text' => 'Dee Fox']);
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $this->handedTo($before));
+        self::assertSame(['Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $this->handedTo($while));
+
+        self::assertSame(204, $this->ask('POST', "$class/students/{$ada->id}/return")->getStatusCode());
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $this->handedTo($while));
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $this->get('GET', $class)->column('students', 'name'));
+    }
+
+    public function testNobodyLeavesAClassTheyWereNeverIn(): void
+    {
+        $this->as($this->world->teacher);
+        $other = $this->get('POST', '/classes', ['name' => '8 Heron'])->text('id');
+        $ada = $this->world->students['Ada Okafor']->id;
+
+        $this->refused(404, 'DELETE', "/classes/$other/students/$ada");
+        $this->refused(404, 'POST', "/classes/$other/students/$ada/return");
+        $this->refused(404, 'POST', "/classes/$other/students/$ada/pin");
+    }
+
+    public function testANewPinEndsTheSessionsThatTheOldOneOpened(): void
+    {
+        $ada = $this->world->students['Ada Okafor'];
+        $this->as($ada)->get('GET', '/me');
+        $cookies = $this->browser->getCookieJar()->all();
+        $pin = $this->as($this->world->teacher)->get('POST', "/classes/{$this->world->classId}/students/{$ada->id}/pin")->text('pin');
+        self::assertMatchesRegularExpression('/^\d{6}$/', $pin);
+        self::assertContains($pin, $this->get('POST', "/classes/{$this->world->classId}/slips")->column('slips', 'pin'));
+        self::assertStringNotContainsString($pin, (string) $this->database->row('SELECT pin_sealed FROM student WHERE id = :id', ['id' => $ada->id])?->text('pin_sealed'));
+
+        $this->browser->getCookieJar()->clear();
+        foreach ($cookies as $cookie) {
+            $this->browser->getCookieJar()->set($cookie);
+        }
+        $this->refused(401, 'GET', '/me');
+    }
+
+    public function testSealedPinsOpenWithTheirSecretAlone(): void
+    {
+        $pins = new Pins('one secret');
+        $sealed = $pins->seal('004711');
+
+        self::assertNotSame($sealed, $pins->seal('004711'), 'equal PINs do not look equal');
+        self::assertSame('004711', $pins->open($sealed));
+        $this->expectExceptionMessage('give the student a new one');
+        (new Pins('another secret'))->open($sealed);
+    }
+
+    /** @return list<string> names */
+    private function handedTo(string $handoutId): array
+    {
+        return array_map(static fn (Row $r): string => $r->text('name'), $this->database->rows('SELECT s.name FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE hs.handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]));
     }
 }

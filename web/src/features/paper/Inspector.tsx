@@ -1,5 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
-import { rational } from '@/lib/format'
+import { decimal, plural, rational } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { ExactField } from '@/ui/ExactField'
 import { SelectField, TextField, Tick } from '@/ui/Field'
@@ -59,11 +59,11 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
         <h2 className="text-lg">Proof</h2>
         <p className="text-[15px]">
           {proof.leastPoints === proof.mostPoints
-            ? `${proof.mostPoints} marks`
-            : `${proof.leastPoints} to ${proof.mostPoints} marks`}
+            ? `${decimal(proof.mostPoints)} ${proof.mostPoints === '1' ? 'mark' : 'marks'}`
+            : `${decimal(proof.leastPoints)} to ${decimal(proof.mostPoints)} marks`}
           ,{' '}
           {proof.leastQuestions === proof.mostQuestions
-            ? `${proof.mostQuestions} questions`
+            ? plural(proof.mostQuestions, 'question')
             : `${proof.leastQuestions} to ${proof.mostQuestions} questions`}{' '}
           over all routes.
         </p>
@@ -185,6 +185,7 @@ function MasteryForm({ paper, onChange }: { paper: Paper; onChange: (paper: Pape
             <option value="1">once</option>
             <option value="2">twice</option>
             <option value="3">three times</option>
+            {rule.returns > 3 ? <option value={rule.returns}>{rule.returns} times</option> : null}
           </SelectField>
           {Array.from({ length: rule.returns + 1 }, (_, i) => (
             <SelectField

@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import type { Schemas } from '@/lib/api/client'
-import { rational } from '@/lib/format'
+import { marks, rational } from '@/lib/format'
 import { numbersOf, placed, sectionOf, type Entry, type Paper, type Section } from './draft'
 
 type Props = {
@@ -103,7 +103,9 @@ function SectionPart({
           {section.title || 'Section'}
           {blocked.has(section.id) ? <span className="text-bad"> ✕</span> : null}
         </span>
-        <span className="text-sm text-quiet tabular-nums">{points} marks</span>
+        <span className="text-sm text-quiet tabular-nums">
+          {marks(points)} {points === 1 ? 'mark' : 'marks'}
+        </span>
       </button>
       <ol className="ml-2 border-l pl-1">
         {children}

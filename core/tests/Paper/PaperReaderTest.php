@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Tests\Paper;
+
+use ChalkLadder\Core\Document\DocumentInvalid;
+use ChalkLadder\Core\Document\Problem;
+use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\PaperReader;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class PaperReaderTest extends TestCase
+{
+    public function testAPaperSurvivesWritingAndReading(): void
+    {
+        $json = self::whole();
+        $paper = PaperReader::read($json);
+
+        self::assertEquals($json, $paper->toArray());
+        self::assertEquals($paper, PaperReader::read($paper->toArray()));
+    }
+
+    public function testADraftMayBeUnfinished(): void
+    {
+        $paper = PaperReader::read(['version' => 1]);
+
+        self::assertSame('', $paper->title);
+        self::assertSame([], $paper->questions());
+        self::assertNull($paper->mastery);
+        self::assertFalse($paper->branches());
+    }
+
+    public function testKnowsItsPlaces(): void
+    {
+        $paper = self::read([]);
+
+        self::assertSame(['q1', 'q2'], array_map(static fn ($e): string => $e->id, $paper->questions()));
+        self::assertSame('second', $paper->following('first'));
+        self::assertSame('end', $paper->following('second'));
+        self::assertSame('end', $paper->following('elsewhere'));
+        self::assertTrue($paper->branches());
+        self::assertSame('Tide table', $paper->entry('s1')?->source?->title);
+        self::assertNull($paper->entry('elsewhere'));
+    }
+
+    public function testALaterTryEarnsItsShareAndTheLastShareHoldsOn(): void
+    {
+        $rule = self::read([])->mastery;
+
+        self::assertNotNull($rule);
+        self::assertSame(['1', '1/2', '1/2'], array_map(static fn (int $try): string => (string) $rule->shareOfTry($try), [1, 2, 3]));
+        self::assertSame('A missed question comes back until it is right, at most twice; a right answer earns 1, 1/2 of its marks by try.', $rule->sentence());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> a change of the whole paper by dotted path, where the problem is, what it says */
+    public static function faults(): iterable
+    {
+        $id = 'Each part needs an id of its own: letters a–z, digits and hyphens.';
+        yield 'a version from elsewhere' => [['version' => 2], 'version', 'This must be a whole number from 1 to 1.'];
+        yield 'an unknown key' => [['theme' => 'blue'], 'theme', 'This is not known here.'];
+        yield 'two parts of one name' => [['sections.1.entries.0.id' => 'q1'], 'sections.1.entries.0.id', $id];
+        yield 'a section named like an entry' => [['sections.1.id' => 'q1'], 'sections.1.id', $id];
+        yield 'the name of the end' => [['sections.0.id' => 'end'], 'sections.0.id', $id];
+        yield 'capitals in a name' => [['sections.0.id' => 'First'], 'sections.0.id', $id];
+        yield 'a kind that is none' => [['sections.0.entries.0.kind' => 'video'], 'sections.0.entries.0.kind', 'This must be one of: question, source.'];
+        yield 'negative points' => [['sections.0.entries.1.points' => '-1'], 'sections.0.entries.1.points', 'This must lie between 0 and 100.'];
+        yield 'a share above the whole' => [['sections.0.route.below' => '3/2'], 'sections.0.route.below', 'This must lie between 0 and 1.'];
+        yield 'a credit above the whole' => [['mastery.credits' => ['1', '2']], 'mastery.credits.1', 'Each share must be a number from 0 to 1, such as 1/2.'];
+        yield 'a credit over nothing' => [['mastery.credits' => ['1/0']], 'mastery.credits.0', 'Each share must be a number from 0 to 1, such as 1/2.'];
+        yield 'no credit at all' => [['mastery.credits' => []], 'mastery.credits', 'Say what the first try earns.'];
+        yield 'returns without end' => [['mastery.returns' => 99], 'mastery.returns', 'This must be a whole number from 1 to 5.'];
+        yield 'too many sections' => [['sections' => array_map(static fn (int $i): array => ['id' => 'x'.$i], range(1, 31))], 'sections', 'There are 31 here; at most 30 are allowed.'];
+    }
+
+    /** @param array<string, mixed> $changes */
+    #[DataProvider('faults')]
+    public function testSaysWhatIsWrongAndWhere(array $changes, string $path, string $message): void
+    {
+        try {
+            self::read($changes);
+            self::fail('It was read.');
+        } catch (DocumentInvalid $invalid) {
+            self::assertContainsEquals(new Problem($path, $message), $invalid->problems);
+        }
+    }
+
+    public function testAConditionThatCannotBeReadIsPointedAt(): void
+    {
+        try {
+            self::read(['sections.0.route.when' => 'share >= ']);
+            self::fail('It was read.');
+        } catch (DocumentInvalid $invalid) {
+            self::assertSame(['sections.0.route.when'], array_map(static fn (Problem $p): string => $p->path, $invalid->problems));
+        }
+    }
+
+    /** @param array<string, mixed> $changes */
+    private static function read(array $changes): Paper
+    {
+        $json = self::whole();
+        foreach ($changes as $path => $value) {
+            $place = &$json;
+            foreach (explode('.', $path) as $key) {
+                self::assertIsArray($place);
+                $place = &$place[$key];
+            }
+            $place = $value;
+            unset($place);
+        }
+        self::assertIsArray($json);
+
+        return PaperReader::read($json);
+    }
+
+    /** @return array<string, mixed> */
+    private static function whole(): array
+    {
+        return [
+            'version' => 1,
+            'title' => 'Tides',
+            'sections' => [
+                [
+                    'id' => 'first', 'title' => 'First look', 'route' => ['below' => '1/2', 'then' => 'second', 'else' => 'end'],
+                    'entries' => [
+                        ['id' => 's1', 'kind' => 'source', 'source' => ['title' => 'Tide table', 'html' => '<p>Low water 05:40</p>', 'picture' => null, 'alt' => '']],
+                        ['id' => 'q1', 'kind' => 'question', 'item' => 'low-water', 'points' => '3/2'],
+                    ],
+                ],
+                ['id' => 'second', 'title' => 'Second look', 'route' => null, 'entries' => [['id' => 'q2', 'kind' => 'question', 'item' => 'high-water', 'points' => '1']]],
+            ],
+            'mastery' => ['returns' => 2, 'credits' => ['1', '1/2']],
+        ];
+    }
+}

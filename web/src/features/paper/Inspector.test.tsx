@@ -1,0 +1,211 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { useState } from 'react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { show } from '@/testing/page'
+import { type Paper } from './draft'
+import { Inspector } from './Inspector'
+import { Outline } from './Outline'
+
+const start: Paper = {
+  version: 1,
+  title: 'Tides',
+  mastery: null,
+  sections: [
+    {
+      id: 's1',
+      title: 'First look',
+      entries: [
+        { id: 'src', kind: 'source', source: { title: 'Tide table', html: '', picture: null, alt: '' } },
+        { id: 'a', kind: 'question', item: 'i1', points: '0.1' },
+        { id: 'b', kind: 'question', item: 'i2', points: '1/5' },
+      ],
+      route: null,
+    },
+    {
+      id: 's2',
+      title: 'Second look',
+      entries: [{ id: 'c', kind: 'question', item: 'i1', points: '1' }],
+      route: null,
+    },
+    { id: 's3', title: 'Further', entries: [], route: null },
+  ],
+}
+const proof = {
+  defects: [],
+  mayPublish: true,
+  leastPoints: '13/10',
+  mostPoints: '13/10',
+  leastQuestions: 3,
+  mostQuestions: 3,
+}
+let now: Paper
+let selected: string | null
+function Desk({ paper = start, at = null, said = proof }: { paper?: Paper; at?: string | null; said?: typeof proof }) {
+  const [doc, setDoc] = useState(paper)
+  const [place, setPlace] = useState<string | null>(at)
+  now = doc
+  selected = place
+  const items = { i1: { title: 'Low water' }, i2: { title: '' } } as never
+  return (
+    <>
+      <nav>
+        <Outline
+          paper={doc}
+          items={items}
+          selected={place}
+          onSelect={setPlace}
+          onChange={setDoc}
+          blocked={new Set(['b'])}
+        />
+      </nav>
+      <main>
+        <Inspector paper={doc} proof={said} selected={place} onChange={setDoc} onSelect={setPlace} />
+      </main>
+    </>
+  )
+}
+const route = (id: string) => now.sections.find((s) => s.id === id)?.route
+const choices = (label: string) =>
+  within(screen.getByLabelText(label))
+    .getAllByRole('option')
+    .map((o) => o.textContent)
+
+beforeEach(() => void (selected = null))
+
+describe('The outline', () => {
+  it('numbers questions over all sections, names each part and adds its marks exactly', () => {
+    show(<Desk />)
+    const rows = within(screen.getByRole('navigation'))
+      .getAllByRole('button')
+      .filter((b) => !b.getAttribute('aria-label'))
+      .map((b) => b.textContent)
+    expect(rows).toEqual([
+      'First look0.3 marks',
+      '¶Tide table',
+      '1Low water',
+      '2Untitled question ✕',
+      'Second look1 mark',
+      '3Low water',
+      'Further0 marks',
+    ])
+    expect(screen.getByText('Nothing here yet')).toBeTruthy()
+  })
+
+  it('says where each section leads', () => {
+    const paper = structuredClone(start)
+    paper.sections[0]!.route = { below: '1/3', then: 's2', else: 's3' }
+    paper.sections[1]!.route = { below: '0', then: 'gone', else: 'end', when: 'q1 < 1' }
+    show(<Desk paper={paper} />)
+    const ways = within(screen.getByRole('navigation')).getAllByText(/→/, { selector: 'p' })
+    expect(ways.map((p) => p.textContent)).toEqual([
+      'below 33 % → Second lookelse → Further',
+      'where q1 < 1 → ?else → end',
+      'then → end',
+    ])
+  })
+
+  it('selects what is clicked, and tells those who listen', async () => {
+    const user = show(<Desk />)
+    await user.click(screen.getByRole('button', { name: 'Second look 1 mark' }))
+    expect(selected).toBe('s2')
+    expect(screen.getByRole('button', { name: 'Second look 1 mark' }).getAttribute('aria-current')).toBe('true')
+  })
+})
+
+describe('The inspector', () => {
+  it('sets the marks of the selected question, and never to nothing', async () => {
+    const user = show(<Desk at="b" />)
+    const field = screen.getByLabelText('Marks in this paper') as HTMLInputElement
+    expect(field.value).toBe('0.2')
+    await user.clear(field)
+    expect(now.sections[0]?.entries[2]).toMatchObject({ points: '0' })
+    await user.type(field, '2,5')
+    expect(now.sections[0]?.entries[2]).toMatchObject({ id: 'b', points: '2.5' })
+    expect(now.sections[0]?.entries[1]).toBe(start.sections[0]?.entries[1])
+  })
+
+  it('branches to the following sections until told otherwise, and never to the section itself', async () => {
+    const user = show(<Desk at="s1" />)
+    await user.click(screen.getByLabelText('Branch after this section'))
+    expect(route('s1')).toEqual({ below: '1/2', then: 's2', else: 's3' })
+    expect(choices('go to')).toEqual(['Second look', 'Further', 'the end'])
+    await user.selectOptions(screen.getByLabelText('Below'), '3/4')
+    await user.selectOptions(screen.getByLabelText('otherwise to'), 'end')
+    expect(route('s1')).toEqual({ below: '3/4', then: 's2', else: 'end' })
+    await user.click(screen.getByLabelText('Branch after this section'))
+    expect(route('s1')).toBeNull()
+  })
+
+  it('lets a condition decide instead of the share, until it is emptied', async () => {
+    const user = show(<Desk at="s1" />)
+    await user.click(screen.getByLabelText('Branch after this section'))
+    fireEvent.change(screen.getByLabelText('or where this holds'), { target: { value: 'q1 < 1' } })
+    expect(route('s1')?.when).toBe('q1 < 1')
+    expect((screen.getByLabelText('Below') as HTMLSelectElement).disabled).toBe(true)
+    await user.clear(screen.getByLabelText('or where this holds'))
+    expect(route('s1')?.when).toBeUndefined()
+    expect((screen.getByLabelText('Below') as HTMLSelectElement).disabled).toBe(false)
+  })
+
+  it('keeps a share that is none of its own', async () => {
+    const paper = structuredClone(start)
+    paper.sections[0]!.route = { below: '2/5', then: 's2', else: 'end' }
+    show(<Desk paper={paper} at="s1" />)
+    expect((screen.getByLabelText('Below') as HTMLSelectElement).value).toBe('2/5')
+    expect(choices('Below')).toContain('40 % of this section')
+  })
+
+  it('removes a section with its selection, but not the last one', async () => {
+    const user = show(<Desk at="s2" />)
+    await user.click(screen.getByRole('button', { name: 'Remove the section' }))
+    expect([now.sections.map((s) => s.id), selected]).toEqual([['s1', 's3'], null])
+    await user.click(screen.getByRole('button', { name: /Further/ }))
+    await user.click(screen.getByRole('button', { name: 'Remove the section' }))
+    await user.click(screen.getByRole('button', { name: /First look/ }))
+    expect(screen.queryByRole('button', { name: 'Remove the section' })).toBeNull()
+  })
+
+  it('gives every try of a mastery rule its share', async () => {
+    const user = show(<Desk />)
+    await user.click(screen.getByLabelText('Missed questions come back until right'))
+    expect(now.mastery).toEqual({ returns: 2, credits: ['1', '1/2', '1/4'] })
+    await user.selectOptions(screen.getByLabelText('At most'), '3')
+    expect(now.mastery).toEqual({ returns: 3, credits: ['1', '1/2', '1/4', '1/4'] })
+    await user.selectOptions(screen.getByLabelText('Try 4 earns'), '0')
+    expect(now.mastery?.credits).toEqual(['1', '1/2', '1/4', '0'])
+    await user.selectOptions(screen.getByLabelText('At most'), '1')
+    expect(now.mastery).toEqual({ returns: 1, credits: ['1', '1/2'] })
+    await user.click(screen.getByLabelText('Missed questions come back until right'))
+    expect(now.mastery).toBeNull()
+  })
+
+  it('shows a rule that was written elsewhere as it is', () => {
+    show(<Desk paper={{ ...start, mastery: { returns: 4, credits: ['1', '1/3'] } }} />)
+    const most = screen.getByLabelText('At most') as HTMLSelectElement
+    expect(most.selectedOptions[0]?.textContent).toBe('4 times')
+    expect((screen.getByLabelText('Try 5 earns') as HTMLSelectElement).selectedOptions[0]?.textContent).toBe(
+      '1/3 of the marks',
+    )
+  })
+
+  it('reads the proof, and leads to each defect', async () => {
+    const defects = [
+      { message: 'The paper has no title.', blocks: true, where: '' },
+      { message: 'Section "Further" has no question.', blocks: false, where: 's3' },
+    ]
+    const said = { ...proof, defects: defects as never[], leastPoints: '3/10', leastQuestions: 1 }
+    const user = show(<Desk said={said} />)
+    expect(screen.getByText('0.3 to 1.3 marks, 1 to 3 questions over all routes.')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: '✕ The paper has no title.' }))
+    expect(selected).toBeNull()
+    await user.click(screen.getByRole('button', { name: /no question/ }))
+    expect(selected).toBe('s3')
+    expect(screen.queryByText('✓ No defects.')).toBeNull()
+  })
+
+  it('has one mark and one question in the singular', () => {
+    show(<Desk said={{ ...proof, leastPoints: '1', mostPoints: '1', leastQuestions: 1, mostQuestions: 1 }} />)
+    expect(screen.getByText('1 mark, 1 question over all routes.')).toBeTruthy()
+    expect(screen.getByText('✓ No defects.')).toBeTruthy()
+  })
+})
