@@ -37,4 +37,26 @@ enum Cell
 
         return $cells;
     }
+
+    /**
+     * What several attempts at one question come to: their mean credit, an omitted one counting as none and one that was
+     * not given or not reached not at all. Where one still waits for a marker, the whole waits.
+     *
+     * @param non-empty-list<array{self, float|null}> $attempts cell and credit, in order
+     *
+     * @return array{self, float|null}
+     */
+    public static function mean(array $attempts): array
+    {
+        $cells = array_column($attempts, 0);
+        if (in_array(self::Waiting, $cells, true)) {
+            return [self::Waiting, null];
+        }
+        $credits = array_values(array_filter(array_column($attempts, 1), is_float(...)));
+        if ($credits === []) {
+            return [in_array(self::NotReached, $cells, true) ? self::NotReached : self::NotGiven, null];
+        }
+
+        return [in_array(self::Answered, $cells, true) ? self::Answered : self::Omitted, array_sum($credits) / count($credits)];
+    }
 }

@@ -28,7 +28,7 @@ final readonly class Conditions
         $node = new Node($json, 'conditions');
         $conditions = new self(
             $node->int('attempts', 1, 20, 1),
-            AttemptRule::from($node->oneOf('counts', ['best', 'latest', 'first'], 'best')),
+            AttemptRule::from($node->oneOf('counts', array_column(AttemptRule::cases(), 'value'), 'best')),
             $node->bool('shuffleQuestions', false),
             $node->bool('shuffleOptions', false),
             FeedbackPlan::from($node->oneOf('feedback', ['on return', 'nothing', 'at once', 'after hand-in'], 'on return')),

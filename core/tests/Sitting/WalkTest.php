@@ -105,9 +105,10 @@ final class WalkTest extends TestCase
     public function testOneStudentCountsOnceByTheStatedRule(): void
     {
         $marks = [1 => 4.0, 2 => 7.0, 3 => 7.0, 4 => 5.0];
-        self::assertSame(2, AttemptRule::Best->counting($marks));
-        self::assertSame(4, AttemptRule::Latest->counting($marks));
-        self::assertSame(1, AttemptRule::First->counting($marks));
+        self::assertSame([2], AttemptRule::Best->counting($marks));
+        self::assertSame([4], AttemptRule::Latest->counting($marks));
+        self::assertSame([1], AttemptRule::First->counting($marks));
+        self::assertSame([1, 2, 3, 4], AttemptRule::Mean->counting(array_reverse($marks, true)));
     }
 
     public function testAKeyIsToldOnlyWhenThePlanAllowsIt(): void

@@ -27,37 +27,36 @@ final readonly class Counting
     public function count(Handout $handout): Counted
     {
         $sittings = $this->countingSittings($handout);
-        $place = [];
-        foreach ($sittings as $i => $sitting) {
-            $place[$sitting['row']->text('id')] = $i;
-        }
-        $given = $this->responses($handout->id, $place);
+        $given = $this->responses($handout->id, array_fill_keys(array_merge([], ...array_map(static fn (array $s): array => array_map(static fn (Row $r): string => $r->text('id'), $s['rows']), $sittings)), true));
         $paper = $handout->edition->paper();
+        $items = $handout->edition->items();
         $offers = $points = [];
-        foreach ($handout->edition->items() as $entry => $item) {
+        foreach ($items as $entry => $item) {
             $offers[$entry] = $item->misconceptions();
             $points[$entry] = $item->points->toFloat();
         }
         $columns = [];
         $evidence = [];
         $students = [];
-        foreach ($sittings as $s => $sitting) {
-            /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
-            $stored = $sitting['row']->json('walk');
-            $order = array_values(array_unique(array_map(static fn (array $step): string => $step['entry'], Walk::fromArray($stored)->steps($paper))));
-            $cells = array_combine($order, Cell::ofOrder(array_map(static fn (string $e): bool => isset($given[$s][$e]), $order)));
+        $written = [];
+        foreach ($sittings as $sitting) {
+            $attempts = array_map(fn (Row $row): array => $this->attempt($paper, $row, $given[$row->text('id')] ?? []), $sitting['rows']);
+            $shownRow = $sitting['rows'][count($sitting['rows']) - 1];
             $shown = [];
             $offered = [];
-            foreach ($handout->edition->items() as $entry => $item) {
-                $cell = $cells[$entry] ?? Cell::NotGiven;
-                $answer = $given[$s][$entry] ?? null;
-                $credit = $answer === null ? null : self::best($paper, $answer['credits']);
-                if ($cell === Cell::Answered && $credit === null) {
-                    $cell = Cell::Waiting;
+            foreach ($items as $entry => $item) {
+                [$cell, $credit] = Cell::mean(array_map(static fn (array $cells): array => $cells[$entry] ?? [Cell::NotGiven, null], $attempts));
+                // The latest attempt that has an answer says what the student thinks.
+                $answer = null;
+                foreach ($sitting['rows'] as $row) {
+                    $answer = $given[$row->text('id')][$entry] ?? $answer;
                 }
                 $columns[$entry]['cells'][] = $cell;
-                $columns[$entry]['credits'][] = $cell === Cell::Omitted ? 0.0 : $credit;
+                $columns[$entry]['credits'][] = $credit;
                 $columns[$entry]['picks'][] = $answer['options'] ?? [];
+                if ($answer !== null && $answer['options'] === []) {
+                    $written[$entry][] = [$answer['readAs'], $answer['verdict']];
+                }
                 if ($cell === Cell::Answered) {
                     foreach ($offers[$entry] as $id) {
                         $offered[$id] = ($offered[$id] ?? 0) + 1;
@@ -70,41 +69,60 @@ final readonly class Counting
                 $found[$id] = Evidence::of($shown[$id], $times);
             }
             $evidence[] = $found;
+            $marks = array_map(static fn (Row $r): float => $r->float('marks'), $sitting['rows']);
             $students[] = [
-                'studentId' => $sitting['row']->text('student_id'),
-                'sittingId' => $sitting['row']->text('id'),
-                'name' => $sitting['row']->text('name'),
-                'marks' => $sitting['row']->float('marks'),
-                'of' => array_sum(array_intersect_key($points, array_flip($order))),
-                'attempt' => $sitting['row']->int('attempt'),
+                'studentId' => $shownRow->text('student_id'),
+                'sittingId' => $shownRow->text('id'),
+                'name' => $shownRow->text('name'),
+                'marks' => array_sum($marks) / count($marks),
+                'of' => array_sum(array_map(static fn (array $cells): float => array_sum(array_intersect_key($points, $cells)), $attempts)) / count($attempts),
+                'attempt' => $shownRow->int('attempt'),
                 'others' => $sitting['others'],
-                'state' => $sitting['row']->text('state'),
+                'averaged' => count($marks) > 1 ? $marks : [],
+                'state' => $shownRow->text('state'),
             ];
         }
         $questions = [];
-        foreach ($handout->edition->items() as $entry => $item) {
+        foreach ($items as $entry => $item) {
             $options = [];
             foreach ($item->rule instanceof ChoiceRule ? $item->rule->options : [] as $option) {
                 $options[$option->id] = $option->key;
             }
             $questions[] = new Question((string) $entry, $points[$entry], $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? []);
         }
-        $written = [];
-        foreach ($given as $byEntry) {
-            foreach ($byEntry as $entry => $answer) {
-                if ($answer['options'] === []) {
-                    $written[$entry][] = [$answer['readAs'], $answer['verdict']];
-                }
-            }
-        }
 
         return new Counted($students, $questions, $evidence, $written, Report::of($questions, count($students), array_map(static fn (array $s): float => $s['marks'], $students)));
     }
 
     /**
-     * One sitting a student, by the handout's attempt rule; the marks of the others beside it.
+     * What one attempt gave the student, by entry.
      *
-     * @return list<array{row: Row, others: list<float>}>
+     * @param array<string, array{credits: array<int, float|null>, ...}> $given
+     *
+     * @return array<string, array{Cell, float|null}>
+     */
+    private function attempt(Paper $paper, Row $row, array $given): array
+    {
+        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
+        $stored = $row->json('walk');
+        $order = array_values(array_unique(array_map(static fn (array $step): string => $step['entry'], Walk::fromArray($stored)->steps($paper))));
+        $attempt = [];
+        foreach (Cell::ofOrder(array_map(static fn (string $e): bool => isset($given[$e]), $order)) as $i => $cell) {
+            $credit = isset($given[$order[$i]]) ? self::best($paper, $given[$order[$i]]['credits']) : null;
+            $attempt[$order[$i]] = match (true) {
+                $cell === Cell::Omitted => [$cell, 0.0],
+                $cell === Cell::Answered && $credit === null => [Cell::Waiting, null],
+                default => [$cell, $credit],
+            };
+        }
+
+        return $attempt;
+    }
+
+    /**
+     * The sittings that count of each student, by the handout's attempt rule; the marks of the others beside them.
+     *
+     * @return list<array{rows: non-empty-list<Row>, others: list<float>}>
      */
     private function countingSittings(Handout $handout): array
     {
@@ -115,20 +133,21 @@ final readonly class Counting
         $counting = [];
         foreach ($attempts as $rows) {
             $chosen = $handout->conditions->counts->counting(array_map(static fn (Row $r): float => $r->float('marks'), $rows));
-            $others = $rows;
-            unset($others[$chosen]);
-            $counting[] = ['row' => $rows[$chosen], 'others' => array_values(array_map(static fn (Row $r): float => $r->float('marks'), $others))];
+            $counting[] = [
+                'rows' => array_map(static fn (int $attempt): Row => $rows[$attempt], $chosen),
+                'others' => array_values(array_map(static fn (Row $r): float => $r->float('marks'), array_diff_key($rows, array_flip($chosen)))),
+            ];
         }
 
         return $counting;
     }
 
     /**
-     * @param array<string, int> $place student place by sitting id
+     * @param array<string, true> $counting ids of the sittings that count
      *
-     * @return array<int, array<string, array{credits: array<int, float|null>, options: list<string>, readAs: string, verdict: string, misconceptions: list<string>}>>
+     * @return array<string, array<string, array{credits: array<int, float|null>, options: list<string>, readAs: string, verdict: string, misconceptions: list<string>}>> by sitting and entry
      */
-    private function responses(string $handoutId, array $place): array
+    private function responses(string $handoutId, array $counting): array
     {
         $given = $known = $numbers = [];
         $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value ->> 'options' AS options, r.read_as, r.verdict, r.misconceptions::text AS misconceptions, coalesce(r.hand_credit, r.credit) AS credit
@@ -142,8 +161,8 @@ final readonly class Counting
             return $credit === null ? null : $numbers[$credit] ??= BigRational::of($credit)->toFloat();
         };
         foreach ($rows as $row) {
-            $s = $place[$row->text('sitting_id')] ?? null;
-            if ($s === null) {
+            $s = $row->text('sitting_id');
+            if (!isset($counting[$s])) {
                 continue;
             }
             $entry = $row->text('entry');

@@ -49,7 +49,7 @@ final readonly class Results
         return new ResultsView(
             $this->handouts->show($teamId, $handoutId),
             $handout->conditions->counts->sentence(),
-            count(array_filter($counted->students, static fn (array $s): bool => $s['others'] !== [])),
+            count(array_filter($counted->students, static fn (array $s): bool => $s['others'] !== [] || $s['averaged'] !== [])),
             $counted->waiting(),
             NumberText::write($most),
             FigureView::of($report->mean),
@@ -70,7 +70,7 @@ final readonly class Results
     /** @return list<StudentView> */
     private function students(Counted $counted, Rungs $rungs): array
     {
-        return array_map(static fn (array $s): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['of'] > 0.0 ? $rungs->reached($s['marks'] / $s['of']) : 1, $s['attempt'], $s['others'], $s['state']), $counted->students);
+        return array_map(static fn (array $s): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['of'] > 0.0 ? $rungs->reached($s['marks'] / $s['of']) : 1, $s['attempt'], $s['others'], $s['averaged'], $s['state']), $counted->students);
     }
 
     /** @param array<string, string> $names of misconceptions */

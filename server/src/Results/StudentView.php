@@ -6,7 +6,10 @@ namespace ChalkLadder\Server\Results;
 
 final readonly class StudentView
 {
-    /** @param list<float> $others marks of the attempts that do not count */
+    /**
+     * @param list<float> $others   marks of the attempts that do not count
+     * @param list<float> $averaged marks of the attempts whose mean counts, where there are several
+     */
     public function __construct(
         public string $studentId,
         public string $sittingId,
@@ -16,6 +19,7 @@ final readonly class StudentView
         public int $rung,
         public int $attempt,
         public array $others,
+        public array $averaged,
         public string $state,
     ) {
     }

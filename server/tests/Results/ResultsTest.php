@@ -34,6 +34,23 @@ final class ResultsTest extends ApiCase
         }
     }
 
+    public function testTheMeanOfAllAttemptsMayCount(): void
+    {
+        $handout = $this->world->handOut(['attempts' => 3, 'counts' => 'mean']);
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76']]);
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'SECRETBROOK']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['a']]]);
+        $results = $this->results($handout);
+
+        self::assertSame('mean of all attempts counts', $results->text('attemptRule'));
+        self::assertSame([2, 1], [$results->at('mean.n'), $results->at('doubles')]);
+        self::assertEquals([[3.0, 2, [5.0, 1.0], []], [1.0, 1, [], []]], array_map(static fn (Json $s): array => [$s->at('marks'), $s->at('attempt'), $s->at('averaged'), $s->at('others')], $results->list('students')));
+        // The number was reached in one attempt of Ada's only, which alone speaks for it.
+        self::assertEquals([0.75, 0.75, 1.0], array_slice(array_map(static fn (Json $q): mixed => $q->at('facility.value'), $results->list('questions')), 0, 3));
+        self::assertSame([1, 1], array_map(static fn (Json $o): int => $o->int('count'), $results->list('questions.0.options')), 'a student is one count among the options, by the latest answer');
+        self::assertSame([['secretbrook', 1]], array_map(static fn (Json $l): array => [$l->text('answer'), $l->int('count')], $results->list('questions.1.lines')));
+    }
+
     public function testOmittedNotReachedAndWaitingAreToldApart(): void
     {
         $handout = $this->world->handOut();

@@ -199,11 +199,12 @@ export default function HandOut() {
                 label="Which counts"
                 disabled={conditions.attempts === 1}
                 value={conditions.counts}
-                onChange={(e) => setConditions({ ...conditions, counts: e.target.value as 'best' })}
+                onChange={(e) => setConditions({ ...conditions, counts: e.target.value as typeof conditions.counts })}
               >
                 <option value="best">the best</option>
                 <option value="latest">the latest</option>
                 <option value="first">the first</option>
+                <option value="mean">the mean of all</option>
               </SelectField>
             </div>
             <Tick

@@ -127,6 +127,7 @@ const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['
         rung: 1,
         attempt: 2,
         others: [0.5],
+        averaged: [],
         state: 'marked',
       },
       {
@@ -138,6 +139,7 @@ const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['
         rung: 2,
         attempt: 1,
         others: [],
+        averaged: [3, 2.5, 3.5],
         state: 'marked',
       },
     ],
@@ -171,6 +173,7 @@ describe('Results', () => {
     expect(screen.getByText(/reliability α, few, a mark is sure to ±0.8/)).toBeTruthy()
     await user.keyboard('4')
     expect(screen.getByText('attempt 2 counts; others 0.5')).toBeTruthy()
+    expect(screen.getByText('mean of 3, 2.5, 3.5')).toBeTruthy()
   })
 
   it('name who shows an idea, how often it was on offer, and the next step', async () => {

@@ -57,6 +57,7 @@ export function Students({ results: r }: { results: Results }) {
             </td>
             <td className="px-2">
               {s.others.length > 0 ? `attempt ${s.attempt} counts; others ${s.others.map(marks).join(', ')}` : ''}
+              {s.averaged.length > 0 ? `mean of ${s.averaged.map(marks).join(', ')}` : ''}
             </td>
             <td className="px-2 text-quiet">{s.state}</td>
           </tr>

@@ -1688,6 +1688,7 @@ export interface components {
             rung: number;
             attempt: number;
             others: number[];
+            averaged: number[];
             state: string;
         };
         RosterClassInput: {
@@ -2053,7 +2054,7 @@ export interface components {
         Conditions: {
             attempts: number;
             /** @enum {unknown} */
-            counts: "best" | "latest" | "first";
+            counts: "best" | "latest" | "first" | "mean";
             shuffleQuestions: boolean;
             shuffleOptions: boolean;
             /** @enum {unknown} */
