@@ -100,6 +100,13 @@ final class AccessTest extends ApiCase
         self::assertSame([], $wrong);
     }
 
+    public function testARefusalSaysThatTheRoleIsTheReason(): void
+    {
+        $refusal = $this->as($this->world->marker)->refused(403, 'GET', '/papers');
+
+        self::assertSame(['This is not yours to do.', 'Your role does not allow it.'], [$refusal->text('title'), $refusal->text('detail')]);
+    }
+
     public function testWhatChangesSomethingMustComeFromOurOwnPages(): void
     {
         $this->as($this->world->teacher);

@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { Suspense, useState } from 'react'
-import { NavLink, Outlet, useNavigate } from 'react-router'
+import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { SignIn } from '@/features/identity/SignIn'
-import { api, take } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { useKeys } from '@/lib/keys'
 import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
@@ -22,8 +22,7 @@ const STAGES = [
 ]
 
 /** The ladder: its rungs are the stages of the job in their order; the current one is drawn solid. */
-function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
-  const stages = STAGES.filter((stage) => !marker || stage.markers)
+function LadderNav({ stages, waiting }: { stages: typeof STAGES; waiting: number }) {
   return (
     <nav
       aria-label="Stages"
@@ -47,7 +46,7 @@ function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
               {stage.to === '/marking' && waiting > 0 ? (
                 <span className="block text-xs leading-none font-bold text-rust dark:text-ink">
                   {waiting}
-                  <span className="sr-only"> answers wait</span>
+                  <span className="sr-only"> {waiting === 1 ? 'answer waits' : 'answers wait'}</span>
                 </span>
               ) : null}
             </>
@@ -58,7 +57,8 @@ function LadderNav({ marker, waiting }: { marker: boolean; waiting: number }) {
   )
 }
 
-function Account({ name, team, onLeave }: { name: string; team: string; onLeave: () => void }) {
+function Account({ staff, onLeave }: { staff: Schemas['IdentityStaffView']; onLeave: () => void }) {
+  const { name, team } = staff
   const [now, setNow] = useState(theme())
   const navigate = useNavigate()
   const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
@@ -81,9 +81,11 @@ function Account({ name, team, onLeave }: { name: string; team: string; onLeave:
             <br />
             {team}
           </DropdownMenu.Label>
-          <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
-            Outbox
-          </DropdownMenu.Item>
+          {staff.role === 'marker' ? null : (
+            <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
+              Outbox
+            </DropdownMenu.Item>
+          )}
           <DropdownMenu.Item
             className={item}
             onSelect={() => {
@@ -114,9 +116,12 @@ export function Shell() {
     enabled: Boolean(staff),
     staleTime: 20_000,
   })
+  const { pathname } = useLocation()
+  const marker = staff?.role === 'marker'
+  const stages = STAGES.filter((stage) => !marker || stage.markers)
   useKeys(
     Object.fromEntries(
-      STAGES.map((stage, i) => [
+      stages.map((stage, i) => [
         `Alt+${i + 1}`,
         { label: `Go to ${stage.label}`, run: () => void navigate(stage.to), inFields: true },
       ]),
@@ -131,9 +136,13 @@ export function Shell() {
         onDone={(next) => client.setQueryData(['session'], next)}
       />
     )
+  // A marker's job is marking; nothing else of the team's is open to them.
+  if (marker && !stages.some((stage) => pathname.startsWith(stage.to))) return <Navigate to={stages[0]!.to} replace />
   const leave = async () => {
     await take(api.DELETE('/api/session'))
-    client.clear()
+    // The session first: asking for it anew takes every screen away, and then nothing of theirs is kept.
+    await client.resetQueries({ queryKey: ['session'] })
+    client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
   }
   return (
     <div className="flex h-dvh flex-col md:flex-row print:block print:h-auto">
@@ -141,8 +150,8 @@ export function Shell() {
         Skip to the desk
       </a>
       <div className="no-print flex shrink-0 items-center border-b md:w-[92px] md:flex-col md:items-start md:border-b-0">
-        <LadderNav marker={staff.role === 'marker'} waiting={waiting.data?.waiting ?? 0} />
-        <Account name={staff.name} team={staff.team} onLeave={() => void leave()} />
+        <LadderNav stages={stages} waiting={waiting.data?.waiting ?? 0} />
+        <Account staff={staff} onLeave={() => void leave()} />
       </div>
       <main
         id="main"

@@ -7,6 +7,7 @@ import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
 import { Toasts } from '@/ui/Toasts'
 import { applyTheme } from '@/lib/theme'
+import { tellFaults } from './faults'
 import { queryClient } from './queries'
 import { Shell } from './Shell'
 
@@ -31,6 +32,7 @@ const GroupingDesk = lazy(() => import('@/features/regroup/GroupingDesk'))
 const PrintPaper = lazy(() => import('@/features/exchange/PrintPaper'))
 
 applyTheme()
+tellFaults()
 
 const router = createBrowserRouter([
   {

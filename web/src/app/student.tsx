@@ -8,12 +8,14 @@ import { applyTheme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
 import { Toasts } from '@/ui/Toasts'
+import { tellFaults } from './faults'
 import { queryClient } from './queries'
 
 const MyWork = lazy(() => import('@/features/sitting/MyWork'))
 const Sit = lazy(() => import('@/features/sitting/Sit'))
 
 applyTheme()
+tellFaults()
 
 const router = createBrowserRouter([
   { path: '/join', element: <Join /> },

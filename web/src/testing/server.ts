@@ -36,6 +36,8 @@ export async function answer(request: Request): Promise<Response> {
   const value: unknown = typeof reply === 'function' ? (reply as (s: Sent) => unknown)({ path, body }) : reply
   const settled = await value
   if (settled instanceof Refusal) return problem(settled)
+  // Whatever stands between page and server may answer in its own way.
+  if (settled instanceof Response) return settled
   return settled === null ? new Response(null, { status: 204 }) : Response.json(settled)
 }
 

@@ -68,6 +68,7 @@ final readonly class ProblemListener
         if ($e instanceof HttpExceptionInterface) {
             return match ($e->getStatusCode()) {
                 400 => new Problem(400, 'The request could not be read.', 'Its body is not the JSON that is expected here.'),
+                403 => Problem::refused('Your role does not allow it.'),
                 404 => new Problem(404, 'There is nothing here.'),
                 405 => new Problem(405, 'This cannot be done here.'),
                 413 => new Problem(413, 'This is too large.'),

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
-import { api, take } from '@/lib/api/client'
+import { api, problemOf, take } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
@@ -28,7 +28,9 @@ export default function PaperList() {
         }),
       ),
     onSuccess: (paper) => void navigate(`/papers/${paper.id}`),
+    onError: (thrown) => toast(problemOf(thrown).message, { bad: true }),
   })
+  const start = () => create.isPending || create.mutate()
   const archive = async (id: string, title: string) => {
     await take(api.DELETE('/api/papers/{id}', { params: { path: { id } } }))
     void client.invalidateQueries({ queryKey: ['papers'] })
@@ -39,11 +41,11 @@ export default function PaperList() {
         ),
     })
   }
-  useKeys({ n: { label: 'New paper', run: () => create.mutate() } })
+  useKeys({ n: { label: 'New paper', run: start } })
   return (
     <>
       <Head title="Papers" note={list.data ? plural(list.data.papers.length, 'paper') : ''}>
-        <Button kind="do" hint="n" disabled={create.isPending} onClick={() => create.mutate()}>
+        <Button kind="do" hint="n" disabled={create.isPending} onClick={start}>
           New paper
         </Button>
       </Head>

@@ -85,7 +85,7 @@ function NewClass({ open, onClose }: { open: boolean; onClose: () => void }) {
       <form
         onSubmit={(e) => {
           e.preventDefault()
-          create.mutate()
+          if (!create.isPending) create.mutate()
         }}
       >
         <TextField

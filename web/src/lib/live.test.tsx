@@ -1,0 +1,129 @@
+import { act, render, screen } from '@testing-library/react'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { useLive } from './live'
+
+/** A stream whose ups and downs the test decides. */
+class Stream {
+  static readonly OPEN = 1
+  static readonly CLOSED = 2
+  static made: Stream[] = []
+  readyState = 0
+  onopen = () => undefined as unknown
+  onmessage: (event: { data: string }) => unknown = () => undefined
+  onerror = () => undefined as unknown
+  constructor(readonly url: string) {
+    Stream.made.push(this)
+  }
+  close() {
+    this.readyState = Stream.CLOSED
+  }
+  up() {
+    this.readyState = Stream.OPEN
+    return act(() => this.onopen())
+  }
+  down(state: number) {
+    this.readyState = state
+    return act(() => this.onerror())
+  }
+}
+
+const CONNECTING = 0
+const refresh = vi.fn(() => Promise.resolve())
+const heard = vi.fn()
+function Picture({ url }: { url: string | null }) {
+  return <p>{useLive(url, heard, refresh)}</p>
+}
+const pause = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms))
+const latest = () => Stream.made.at(-1) as Stream
+const plainSource = globalThis.EventSource
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  Stream.made = []
+  globalThis.EventSource = Stream as never
+  refresh.mockReset().mockResolvedValue(undefined)
+  heard.mockReset()
+})
+afterEach(() => {
+  vi.useRealTimers()
+  globalThis.EventSource = plainSource
+})
+
+describe('A live picture', () => {
+  it('takes a snapshot once the stream stands, and then hears messages alone', async () => {
+    render(<Picture url="/live/h1" />)
+    expect(latest().url).toBe('/live/h1')
+    expect(refresh).not.toHaveBeenCalled()
+    await latest().up()
+    expect(screen.getByText('live')).toBeTruthy()
+    expect(refresh).toHaveBeenCalledTimes(1)
+    act(() => void latest().onmessage({ data: '{"student":"s1","step":2}' }))
+    expect(heard).toHaveBeenCalledWith({ student: 's1', step: 2 })
+    await pause(20_000)
+    expect(refresh).toHaveBeenCalledTimes(1)
+  })
+
+  it('is asked for every two seconds while there is no stream', async () => {
+    render(<Picture url="/live/h1" />)
+    await pause(1999)
+    expect(refresh).not.toHaveBeenCalled()
+    await pause(1)
+    expect(refresh).toHaveBeenCalledTimes(1)
+    await pause(4000)
+    expect(refresh).toHaveBeenCalledTimes(3)
+    expect(screen.getByText('asking')).toBeTruthy()
+  })
+
+  it('goes over to asking when the stream breaks, and back with a fresh snapshot', async () => {
+    render(<Picture url="/live/h1" />)
+    await latest().up()
+    await latest().down(CONNECTING)
+    await pause(2000)
+    expect(refresh).toHaveBeenCalledTimes(2)
+    expect(screen.getByText('asking')).toBeTruthy()
+    await latest().up()
+    expect(refresh).toHaveBeenCalledTimes(3)
+    expect(screen.getByText('live')).toBeTruthy()
+    await pause(20_000)
+    expect(refresh).toHaveBeenCalledTimes(3)
+    expect(Stream.made).toHaveLength(1)
+  })
+
+  it('opens a new stream when the old one was ended for good', async () => {
+    render(<Picture url="/live/h1" />)
+    await latest().down(Stream.CLOSED)
+    await pause(3999)
+    expect(Stream.made).toHaveLength(1)
+    await pause(1)
+    expect(Stream.made).toHaveLength(2)
+    await latest().up()
+    expect(screen.getByText('live')).toBeTruthy()
+  })
+
+  it('says that it is lost when asking fails too, and tries on', async () => {
+    refresh.mockRejectedValue(new Error('no way'))
+    render(<Picture url="/live/h1" />)
+    await pause(2000)
+    expect(screen.getByText('lost')).toBeTruthy()
+    refresh.mockResolvedValue(undefined)
+    await pause(2000)
+    expect(screen.getByText('asking')).toBeTruthy()
+  })
+
+  it('ends with its screen, and moves with its address', async () => {
+    const { rerender, unmount } = render(<Picture url="/live/h1" />)
+    const first = latest()
+    rerender(<Picture url="/live/h2" />)
+    expect([first.readyState, latest().url]).toEqual([Stream.CLOSED, '/live/h2'])
+    unmount()
+    expect(latest().readyState).toBe(Stream.CLOSED)
+    await pause(20_000)
+    expect([refresh.mock.calls.length, Stream.made.length]).toEqual([0, 2])
+  })
+
+  it('asks for nothing where there is nothing to hear', async () => {
+    render(<Picture url={null} />)
+    await pause(20_000)
+    expect([refresh.mock.calls.length, Stream.made.length]).toEqual([0, 0])
+  })
+})
