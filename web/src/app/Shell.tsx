@@ -140,6 +140,7 @@ export function Shell() {
   if (marker && !stages.some((stage) => pathname.startsWith(stage.to))) return <Navigate to={stages[0]!.to} replace />
   const leave = async () => {
     await take(api.DELETE('/api/session'))
+    sessionStorage.clear()
     // The session first: asking for it anew takes every screen away, and then nothing of theirs is kept.
     await client.resetQueries({ queryKey: ['session'] })
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })

@@ -11,6 +11,7 @@ import { toast } from '@/ui/Toasts'
 import { ItemForm } from './ItemForm'
 import { TryBox } from './TryBox'
 import { blankItem, typeName, type Item, type ItemType } from './types'
+import { dropUnsaved, keepUnsaved, unsaved } from './unsaved'
 
 /** Write or change one question of the bank. */
 export default function ItemDesk() {
@@ -29,11 +30,14 @@ export default function ItemDesk() {
 }
 
 function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['BankItemView'] | null; kind: ItemType }) {
-  const [item, setItem] = useState<Item>(stored?.item ?? blankItem(kind))
-  const [version, setVersion] = useState(stored?.version ?? 0)
+  const place = id ?? `new-${kind}`
+  const start = stored?.item ?? blankItem(kind)
+  const [back, setBack] = useState(() => unsaved(place, start.type))
+  const [item, setItem] = useState<Item>(back?.item ?? start)
+  const [version, setVersion] = useState(back?.version ?? stored?.version ?? 0)
   const [defects, setDefects] = useState(stored?.defects ?? [])
   const [problem, setProblem] = useState<Problem | null>(null)
-  const [saved, setSaved] = useState<'clean' | 'dirty' | 'saving'>('clean')
+  const [saved, setSaved] = useState<'clean' | 'dirty' | 'saving'>(back ? 'dirty' : 'clean')
   const [savedAt, setSavedAt] = useState<Date | null>(null)
   const [params] = useSearchParams()
   const forPaper = id === null ? params.get('paper') : null
@@ -44,8 +48,22 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     latest.current = next
     setItem(next)
     setSaved('dirty')
+    keepUnsaved(place, { item: next, version })
   }
+  const startAgain = () => {
+    dropUnsaved(place)
+    latest.current = start
+    setItem(start)
+    setVersion(stored?.version ?? 0)
+    setBack(null)
+    setProblem(null)
+    setSaved('clean')
+  }
+  const underWay = useRef(false)
   const save = async () => {
+    // The key may come twice before the first answer does.
+    if (underWay.current) return
+    underWay.current = true
     const sent = latest.current
     setSaved('saving')
     setProblem(null)
@@ -58,7 +76,10 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       setVersion(answer.version)
       setDefects(answer.defects)
       setSavedAt(new Date())
+      setBack(null)
       setSaved(latest.current === sent ? 'clean' : 'dirty')
+      if (latest.current === sent) dropUnsaved(place)
+      else keepUnsaved(place, { item: latest.current, version: answer.version })
       client.removeQueries({ queryKey: ['item', answer.id] })
       void client.invalidateQueries({ queryKey: ['items'] })
       void client.invalidateQueries({ queryKey: ['terms'] })
@@ -68,6 +89,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     } catch (thrown) {
       setProblem(problemOf(thrown))
       setSaved('dirty')
+    } finally {
+      underWay.current = false
     }
   }
   useEffect(() => {
@@ -150,6 +173,14 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       >
         <div className="mx-auto max-w-3xl p-6">
           <FaultLine error={problem} />
+          {back ? (
+            <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
+              What you had not saved is back.
+              <Button size="small" onClick={startAgain}>
+                {id ? 'Take the saved one instead' : 'Start with an empty one'}
+              </Button>
+            </p>
+          ) : null}
           <div className="rung-top mt-2 rounded border bg-sheet p-6">
             <ItemForm item={item} onChange={change} faults={problem?.fields} />
           </div>

@@ -1,0 +1,129 @@
+import { screen, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { show } from '@/testing/page'
+import { Refusal, sent, serve } from '@/testing/server'
+import PrintPaper from './PrintPaper'
+
+const base = { version: 1, title: '', skill: null, hint: '', explanation: '' }
+const items = {
+  e1: {
+    ...base,
+    type: 'choice',
+    prompt: '<p>Which bank?</p>',
+    points: '1',
+    rule: {
+      options: [
+        { id: 'a', text: '<p>north</p>', key: false, feedback: 'That is the old bank.', misconception: null },
+        { id: 'b', text: '<p>south</p>', key: true, feedback: '', misconception: null },
+      ],
+    },
+  },
+  e2: {
+    ...base,
+    type: 'number',
+    prompt: '<p>How deep?</p>',
+    points: '3/2',
+    rule: {
+      targets: [
+        { value: '73/20', tolerance: '1/10', credit: '1' },
+        { value: '3', tolerance: '0', credit: '1/2' },
+        { value: '99', tolerance: '0', credit: '0' },
+      ],
+      unit: 'm',
+    },
+  },
+  e3: {
+    ...base,
+    type: 'open',
+    prompt: '<p>Why?</p>',
+    points: '2',
+    rule: {
+      criteria: [
+        {
+          name: 'Cause',
+          levels: [
+            { points: '0', descriptor: 'none' },
+            { points: '2', descriptor: 'sun and moon' },
+          ],
+        },
+      ],
+    },
+  },
+}
+const question = (id: string) => ({ id, kind: 'question', item: `i-${id}`, points: '1' })
+const document = {
+  paper: {
+    version: 1,
+    title: 'Heights of tide',
+    mastery: null,
+    sections: [
+      {
+        id: 's1',
+        title: 'First look',
+        route: null,
+        entries: [
+          {
+            id: 'src',
+            kind: 'source',
+            source: { title: 'Tide table', html: '<p>Low water 05:40</p>', picture: 'f1', alt: 'A table of tides' },
+          },
+          question('e1'),
+        ],
+      },
+      { id: 's2', title: 'Further', route: null, entries: [question('e2'), question('e3')] },
+    ],
+  },
+  items,
+  pictures: { f1: 'data:image/png;base64,AAAA' },
+  points: '4.5',
+}
+const open = (key: 0 | 1) => show(<PrintPaper />, `/print/paper/p1?key=${key}&ticket=t1`, '/print/paper/:id')
+beforeEach(() => serve({ 'GET /api/print/papers/p1': document }))
+
+describe('A printed paper', () => {
+  it('numbers its questions through, with marks, sources and a place for the name', async () => {
+    open(0)
+    await screen.findByText('Heights of tide')
+    expect(sent('GET', '/api/print/papers/p1')[0]?.path).toContain('ticket=t1')
+    expect(screen.getByText('4.5 marks')).toBeTruthy()
+    expect(screen.getByText('Name')).toBeTruthy()
+    expect(screen.getAllByRole('article').map((a) => a.querySelector('b')?.textContent)).toEqual(['1', '2', '3'])
+    expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual(['First look', 'Further'])
+    expect(screen.getByText('1.5 marks')).toBeTruthy()
+    expect(screen.getByText('1 mark')).toBeTruthy()
+    expect((screen.getByAltText('A table of tides') as HTMLImageElement).src).toContain('data:image/png')
+    expect(screen.getByText('Low water 05:40')).toBeTruthy()
+  })
+
+  it('tells nothing of the key', async () => {
+    open(0)
+    await screen.findByText('Heights of tide')
+    const text = screen.getByRole('main').textContent ?? ''
+    for (const secret of ['key', 'old bank', '3.65', 'sun and moon', '✓', 'credit']) expect(text).not.toContain(secret)
+    expect(window.document.querySelector('.bg-black')).toBeNull()
+  })
+
+  it('with its key says what is right in words, not by shade alone', async () => {
+    open(1)
+    const [choice, number, why] = await screen.findAllByRole('article')
+    expect(
+      within(choice as HTMLElement)
+        .getByText('south')
+        .closest('li')?.textContent,
+    ).toContain('✓ key')
+    expect(within(choice as HTMLElement).getByText('“That is the old bank.”')).toBeTruthy()
+    expect(
+      within(number as HTMLElement)
+        .getAllByRole('listitem')
+        .map((li) => li.textContent?.trim()),
+    ).toEqual(['✓ 3.65 m ± 0.1', '✓ 3 m credit 1/2'])
+    expect(within(why as HTMLElement).getByRole('row').textContent).toBe('Cause0 none2 sun and moon')
+    expect(screen.queryByText('Name')).toBeNull()
+  })
+
+  it('says when the ticket no longer opens it', async () => {
+    serve({ 'GET /api/print/papers/p1': new Refusal(403, 'This is not yours to do.', 'The ticket has run out.') })
+    open(0)
+    expect(await screen.findByText('The ticket has run out.')).toBeTruthy()
+  })
+})
