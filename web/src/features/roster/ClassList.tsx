@@ -85,7 +85,7 @@ function NewClass({ open, onClose }: { open: boolean; onClose: () => void }) {
       <form
         onSubmit={(e) => {
           e.preventDefault()
-          if (!create.isPending) create.mutate()
+          if (!create.isPending && !create.isSuccess) create.mutate()
         }}
       >
         <TextField
