@@ -90,7 +90,7 @@ final class BankBuilder
             'version' => 1, 'type' => $type, 'title' => Scenario::text($q['title'] ?? ''), 'prompt' => Scenario::text($q['prompt'] ?? ''),
             'points' => Scenario::text($q['points'] ?? '1'), 'skill' => $this->skills[Scenario::text($q['skill'] ?? '')] ?? null,
             'hint' => Scenario::text($q['hint'] ?? ''), 'explanation' => Scenario::text($q['explanation'] ?? ''), 'rule' => $rule,
-        ] + (isset($q['variables']) ? ['variables' => $q['variables'], 'decimals' => $q['decimals'] ?? 2] : []);
+        ] + (($q['confidence'] ?? false) === true ? ['confidence' => true] : []) + (isset($q['variables']) ? ['variables' => $q['variables'], 'decimals' => $q['decimals'] ?? 2] : []);
     }
 
     /**

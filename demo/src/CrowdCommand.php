@@ -118,7 +118,7 @@ final class CrowdCommand extends Command
         for ($i = 1; $i <= $questions; ++$i) {
             // Abler students and easier questions go right more often; the rest spreads over the distractors.
             $right = $random->getInt(0, 399) < $seed + 200 - 4 * $i;
-            $saves[] = new SaveInput('e'.$i, 1, Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3))), 1, "crowd-$i");
+            $saves[] = new SaveInput('e'.$i, 1, Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3))), 1, "crowd-$i", $random->getInt(8_000, 90_000));
         }
         $this->sittings->save($student, $view->id, new SavesInput($saves));
         $this->sittings->handIn($student, $view->id, new VisitInput($view->visit));
@@ -129,7 +129,7 @@ final class CrowdCommand extends Command
     {
         $this->database->run('CREATE TEMPORARY TABLE copied ON COMMIT DROP AS SELECT s.id AS old, gen_random_uuid() AS id, n AS attempt FROM sitting s, generate_series(2, :times::int) n WHERE s.handout_id = :id', ['id' => $handout, 'times' => self::TIMES]);
         $this->database->run('INSERT INTO sitting (id, handout_id, student_id, attempt, state, seed, walk, at_entry, opened_at, handed_in_at, handed_in_by, marks) SELECT c.id, s.handout_id, s.student_id, c.attempt, s.state, s.seed, s.walk, s.at_entry, s.opened_at, s.handed_in_at, s.handed_in_by, s.marks FROM sitting s JOIN copied c ON c.old = s.id');
-        $this->database->run('INSERT INTO response (sitting_id, entry, try, value, counter, client_id, saved_at, settled, credit, verdict, line, read_as) SELECT c.id, r.entry, r.try, r.value, r.counter, r.client_id, r.saved_at, r.settled, r.credit, r.verdict, r.line, r.read_as FROM response r JOIN copied c ON c.old = r.sitting_id');
+        $this->database->run('INSERT INTO response (sitting_id, entry, try, value, counter, client_id, saved_at, settled, credit, verdict, line, read_as, millis) SELECT c.id, r.entry, r.try, r.value, r.counter, r.client_id, r.saved_at, r.settled, r.credit, r.verdict, r.line, r.read_as, r.millis FROM response r JOIN copied c ON c.old = r.sitting_id');
     }
 
     private function cookie(StaffUser|StudentUser $who): string

@@ -6,12 +6,15 @@ namespace ChalkLadder\Demo;
 
 use ChalkLadder\Server\Handout\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\StudentUser;
 use ChalkLadder\Server\Marking\Desk;
 use ChalkLadder\Server\Marking\MarkInput;
 use ChalkLadder\Server\Marking\Returning;
 use ChalkLadder\Server\Marking\ReturnInput;
+use ChalkLadder\Server\Marking\SecondMarking;
+use ChalkLadder\Server\Marking\SecondMarkInput;
 use ChalkLadder\Server\Platform\Storage\Database;
 use ChalkLadder\Server\Regroup\FollowUpInput;
 use ChalkLadder\Server\Regroup\FollowUpsInput;
@@ -45,6 +48,7 @@ final class History
         private readonly Sitter $sitter,
         private readonly Handouts $handouts,
         private readonly Desk $desk,
+        private readonly SecondMarking $second,
         private readonly Returning $returning,
         private readonly Groupings $groupings,
     ) {
@@ -79,6 +83,7 @@ final class History
         $this->sitAll($unit, 0.94);
         $this->handouts->close($lead, $unit);
         $this->markSome($marker, $unit);
+        $this->markAgain($unit);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
@@ -139,6 +144,23 @@ final class History
                 default => '',
             };
             $this->desk->mark($marker, new MarkInput($answer->sittingId, $entry, $answer->try, $levels, null, $comment, $answer->markVersion));
+        }
+    }
+
+    /** A colleague has marked the same answers a second time, and is milder on the second criterion alone. */
+    private function markAgain(string $handoutId): void
+    {
+        $row = $this->database->row("SELECT id, team_id, name FROM staff WHERE role = 'teacher' AND team_id = (SELECT team_id FROM handout WHERE id = :id) ORDER BY name LIMIT 1", ['id' => $handoutId]);
+        if ($row === null) {
+            return;
+        }
+        $who = new StaffUser($row->text('id'), $row->text('team_id'), $row->text('name'), Role::Teacher);
+        $entry = (string) array_search('e-why-springs', $this->slugsOf($handoutId), true);
+        foreach ($this->desk->desk($who, $handoutId, $entry, true)->answers as $i => $answer) {
+            $levels = $this->levelsFor('e-why-springs', $answer->given);
+            if ($levels !== null) {
+                $this->second->mark($who, new SecondMarkInput($answer->sittingId, $entry, $answer->try, [$i % 11 === 7 ? max(0, $levels[0] - 1) : $levels[0], $i % 5 < 2 ? min(2, $levels[1] + 1) : $levels[1]]));
+            }
         }
     }
 

@@ -11,10 +11,12 @@ use Random\Randomizer;
 final class SimulatedStudent
 {
     private readonly Randomizer $random;
+    private readonly Randomizer $habits;
 
     /**
      * @param list<string>         $ideas slugs of the misconceptions held
      * @param array<string, float> $skills offset in ability by skill
+     * @param float                $pace   time taken beside a typical student’s
      */
     public function __construct(
         public readonly string $id,
@@ -22,9 +24,12 @@ final class SimulatedStudent
         public readonly array $ideas,
         public readonly array $skills,
         public readonly bool $rushes,
+        public readonly float $pace,
         string $seed,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar(hash('sha256', $seed, true)));
+        // A source of its own: how long a student takes must not change what they answer.
+        $this->habits = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'habits|'.$seed, true)));
     }
 
     /**
@@ -41,12 +46,56 @@ final class SimulatedStudent
         }
         $ideas = array_values(array_filter($allIdeas, static fn (): bool => ($random->getInt(0, 999_999) / 1e6) < 0.16 - 0.05 * max(-1.5, min(1.5, $ability))));
 
-        return new self($id, $ability, $ideas, $skills, ($random->getInt(0, 999_999) / 1e6) < 0.045, 'sits|'.$name);
+        return new self($id, $ability, $ideas, $skills, ($random->getInt(0, 999_999) / 1e6) < 0.045, ($random->getInt(0, 999_999) / 1e6) < 0.04 ? 2.6 : exp(0.5 * ($random->getInt(0, 999_999) / 1e6 - 0.5)), 'sits|'.$name);
     }
 
     public function chance(): float
     {
         return $this->random->getInt(0, 999_999) / 1e6;
+    }
+
+    /**
+     * How long an answer takes.
+     *
+     * @param array<array-key, mixed> $question as in bank.yaml
+     *
+     * @return int milliseconds
+     */
+    public function time(array $question): int
+    {
+        $habit = $this->habits->getInt(0, 999_999) / 1e6;
+        if ($this->rushes && $this->habits->getInt(0, 9) < 7) {
+            return (int) (700 + 1200 * $habit);
+        }
+        $seconds = match (true) {
+            isset($question['options']) => 24.0,
+            isset($question['number']) => 55.0,
+            isset($question['forms']) => 28.0,
+            default => 120.0,
+        };
+        $difficulty = is_numeric($question['difficulty'] ?? null) ? (float) $question['difficulty'] : 0.0;
+
+        return (int) (1000 * $seconds * $this->pace * exp(0.3 * $difficulty + 1.2 * ($habit - 0.5)));
+    }
+
+    /**
+     * How sure the student is: able ones rightly, those with a wrong idea wrongly.
+     *
+     * @param array<array-key, mixed> $question as in bank.yaml
+     *
+     * @return int|null 1 to 3; null where the question does not ask
+     */
+    public function confidence(array $question): ?int
+    {
+        if (($question['confidence'] ?? false) !== true) {
+            return null;
+        }
+        $named = array_filter(array_merge(...array_map(static fn (mixed $o): array => is_array($o) ? $o : [], array_values(is_array($question['options'] ?? null) ? $question['options'] : (is_array($question['targets'] ?? null) ? $question['targets'] : [])))), is_string(...));
+        $convinced = array_intersect($this->ideas, $named) !== [] ? 0.35 : 0.0;
+        $difficulty = is_numeric($question['difficulty'] ?? null) ? (float) $question['difficulty'] : 0.0;
+        $feel = $convinced + 1 / (1 + exp(-1.2 * ($this->ability - $difficulty))) + 0.6 * ($this->habits->getInt(0, 999_999) / 1e6 - 0.5);
+
+        return $feel > 0.62 ? 3 : ($feel > 0.35 ? 2 : 1);
     }
 
     /**

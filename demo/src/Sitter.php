@@ -31,9 +31,10 @@ final readonly class Sitter
         for ($pass = 0; $pass < 20; ++$pass) {
             $saves = [];
             foreach (self::openSteps($view) as $step) {
-                $value = $student->answer($this->scenario->question($slugs[$step->entry] ?? ''));
+                $question = $this->scenario->question($slugs[$step->entry] ?? '');
+                $value = $student->answer($question);
                 if ($value !== null) {
-                    $saves[] = new SaveInput($step->entry, $step->try, Response::fromArray($value), $counter, 'demo-'.$step->entry.'-'.$step->try);
+                    $saves[] = new SaveInput($step->entry, $step->try, Response::fromArray($value), $counter, 'demo-'.$step->entry.'-'.$step->try, $student->time($question), $student->confidence($question));
                 }
             }
             if ($student->rushes && $student->chance() < 0.3) {
@@ -63,8 +64,9 @@ final readonly class Sitter
         $view = $this->sittings->open($user, $handoutId);
         $todo = array_values(array_filter(self::openSteps($view), static fn (StepView $s): bool => $s->counter === 0));
         if ($todo !== []) {
-            $value = $student->answer($this->scenario->question($slugs[$todo[0]->entry] ?? '')) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
-            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, Response::fromArray($value), $counter, 'demo-'.$counter)], ($todo[1] ?? $todo[0])->entry));
+            $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');
+            $value = $student->answer($question) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
+            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, Response::fromArray($value), $counter, 'demo-'.$counter, $student->time($question), $student->confidence($question))], ($todo[1] ?? $todo[0])->entry));
 
             return true;
         }

@@ -96,7 +96,7 @@ final class World
             'choice' => $item('choice', 'Which?', '1', ['options' => [
                 ['id' => 'a', 'text' => '<p>right</p>', 'key' => true, 'feedback' => 'SECRET praise', 'misconception' => null],
                 ['id' => 'b', 'text' => '<p>wrong</p>', 'key' => false, 'feedback' => 'SECRET feedback', 'misconception' => $this->idea],
-            ]]),
+            ]]) + ['confidence' => true],
             'text' => $item('text', 'Name the bank.', '2', ['forms' => [['text' => 'SECRETROCK', 'credit' => '1', 'feedback' => '', 'misconception' => null], ['text' => 'SECRETBROOK', 'credit' => '1/2', 'feedback' => 'SECRET spelling', 'misconception' => null]]]),
             'number' => $item('number', 'How deep?', '2', ['targets' => [['value' => '98.76', 'credit' => '1'], ['value' => '12.34', 'credit' => '0', 'feedback' => 'SECRET slip', 'misconception' => $this->idea]], 'unit' => 'm', 'unitUse' => 'optional']),
             'open' => $item('open', 'Explain.', '4', ['criteria' => [['name' => 'Cause', 'levels' => [['points' => '0', 'descriptor' => 'SECRET none', 'misconception' => $this->idea], ['points' => '2', 'descriptor' => 'SECRET all', 'misconception' => null]]]]]),

@@ -10,6 +10,43 @@ test('the main staff screens are clean for axe', async ({ page }) => {
   }
 })
 
+test('every view of the results is clean for axe, and so are rehearsal and second marking', async ({ page }) => {
+  await signIn(page, 'Maren Ostrander')
+  await stage(page, 'Results')
+  await page.getByRole('link', { name: /End of unit/ }).click()
+  await expect(page.getByText('mean of 18')).toBeVisible()
+  for (const view of [
+    'Confusions',
+    'Misconceptions',
+    'Students',
+    'Skills',
+    'Pace',
+    'Classes',
+    'Change',
+    'Map',
+    'Markers',
+  ]) {
+    await page.getByRole('button', { name: view, exact: true }).click()
+    await page.waitForLoadState('networkidle')
+    await axeClean(page)
+  }
+  // The demo's two markers agree on the cause and not on the evidence.
+  await expect(page.getByRole('row', { name: /^Evidence/ })).toContainText('63 %')
+  await page.getByRole('link', { name: 'Mark more' }).click()
+  await expect(page.getByText('0 of 27 marked')).toBeVisible()
+  await axeClean(page)
+  await page.keyboard.press('0')
+  await page.keyboard.press('0')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 of 27 marked')).toBeVisible()
+
+  await stage(page, 'Papers')
+  await page.getByRole('link', { name: /Heights of tide/ }).click()
+  await page.getByRole('button', { name: /Rehearse/ }).click()
+  await expect(page.getByRole('heading', { name: 'Which way do they go?' })).toBeVisible()
+  await axeClean(page)
+})
+
 test('a second tab and a reload go on with the same answers, and the Lookout sees them', async ({ page, browser }) => {
   const [, code = '', name = '', pin = ''] =
     /8 Heron\s+code (\w+) · (.+) · PIN (\d+)/.exec(process.env.CHALK_ACCOUNTS ?? '') ?? []

@@ -13,6 +13,10 @@ namespace ChalkLadder\Core\Analysis;
 final class Curves
 {
     private const LANCZOS = [0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7];
+    private const REMEMBERED = 1000;
+
+    /** @var array<string, float> values of t that were found, by probability and degrees of freedom */
+    private static array $t = [];
 
     /** The value below which a standard normal lies with probability p, 0 < p < 1. */
     public static function normalQuantile(float $p): float
@@ -44,10 +48,12 @@ final class Curves
         if ($p < 0.5) {
             return -self::tQuantile(1 - $p, $nu);
         }
-        // P(T ≤ t) = 1 − I_{ν/(ν+t²)}(ν/2, 1/2) / 2 for t ≥ 0.
-        $x = self::betaQuantile(2 * (1 - $p), $nu / 2, 0.5);
+        // Hundreds of students with as many answers each ask for the same value, and finding one takes a millisecond.
+        if (count(self::$t) >= self::REMEMBERED) {
+            self::$t = [];
+        }
 
-        return $x <= 0.0 ? INF : sqrt($nu * (1 - $x) / $x);
+        return self::$t[sprintf('%.17g|%.17g', $p, $nu)] ??= self::findT($p, $nu);
     }
 
     /** The regularised incomplete beta function I_x(a, b). */
@@ -113,6 +119,14 @@ final class Curves
         $t = $x + 7.5;
 
         return 0.5 * log(2 * M_PI) + ($x + 0.5) * log($t) - $t + log($sum);
+    }
+
+    /** P(T ≤ t) = 1 − I_{ν/(ν+t²)}(ν/2, 1/2) / 2 for t ≥ 0. */
+    private static function findT(float $p, float $nu): float
+    {
+        $x = self::betaQuantile(2 * (1 - $p), $nu / 2, 0.5);
+
+        return $x <= 0.0 ? INF : sqrt($nu * (1 - $x) / $x);
     }
 
     private static function betaFraction(float $x, float $a, float $b): float

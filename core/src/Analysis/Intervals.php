@@ -40,6 +40,32 @@ final class Intervals
     }
 
     /**
+     * Distribution-free interval for a median: the order statistics that an exact sign test leaves standing, so that it
+     * covers at least 95 %. Source: W. J. Conover, Practical Nonparametric Statistics, 3rd ed. (1999), section 3.2.
+     *
+     * @param list<float> $x
+     *
+     * @return array{float, float}|null null below n = 6, where no two of them reach 95 %
+     */
+    public static function median(array $x): ?array
+    {
+        $n = count($x);
+        $all = Curves::logGamma($n + 1) - $n * M_LN2;
+        $below = 0.0;
+        // So many of the lowest, and of the highest, may be left out: the chance of fewer heads in n throws is 2.5 % at most.
+        $out = 0;
+        while ($out < $n / 2 && ($below += exp($all - Curves::logGamma($out + 1) - Curves::logGamma($n - $out + 1))) <= 0.025) {
+            ++$out;
+        }
+        if ($out === 0) {
+            return null;
+        }
+        sort($x);
+
+        return [$x[$out - 1], $x[$n - $out]];
+    }
+
+    /**
      * Fisher's z interval for a correlation. Source: R. A. Fisher, Metron 1 (1921), 3–32.
      *
      * @return array{float, float}|null null below n = 4 or at ±1

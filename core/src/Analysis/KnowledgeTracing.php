@@ -54,6 +54,20 @@ final readonly class KnowledgeTracing
         return $trace;
     }
 
+    /**
+     * The chance that the skill is known now, as results tell it.
+     *
+     * @param list<bool> $answers in the order they were given
+     */
+    public function figure(array $answers): Figure
+    {
+        $formula = sprintf('Bayesian knowledge tracing (Corbett & Anderson 1995) over all first tries on this skill in the order they were made, part credit counting as wrong. Known at the start with %.2f, learnt at a step with %.2f, slip %.2f, guess %.2f.', $this->known, $this->learn, $this->slip, $this->guess);
+        $trace = $this->trace($answers);
+        $n = count($trace);
+
+        return $n === 0 ? Figure::missing(0, $formula, 'No answer on this skill yet.') : new Figure($trace[$n - 1], $n, $formula, note: $n < 5 ? 'few' : null);
+    }
+
     /** @param list<bool> $answers */
     public function sentence(array $answers, float $from = 0.95): string
     {

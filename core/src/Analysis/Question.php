@@ -12,6 +12,8 @@ final readonly class Question
      * @param list<Cell>            $cells   one for each student
      * @param list<float|null>      $credits 0…1 for each student; null unless answered or omitted
      * @param list<list<string>>    $picks   the option ids each student took (first try)
+     * @param list<float|null>      $seconds time each student took to their answer (first try); empty where none is known
+     * @param list<int|null>        $sure    how sure each student was, 1 to 3 (first try); empty where it was not asked
      */
     public function __construct(
         public string $id,
@@ -20,6 +22,8 @@ final readonly class Question
         public array $cells,
         public array $credits,
         public array $picks,
+        public array $seconds = [],
+        public array $sure = [],
     ) {
     }
 }

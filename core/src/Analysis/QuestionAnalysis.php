@@ -42,10 +42,25 @@ final class QuestionAnalysis
             $picks[] = $question->picks[$s];
         }
         $options = self::options($question->options, $picks, $rest);
+        $seconds = array_values(array_filter($question->seconds, is_float(...)));
         $facility = self::facility($credits);
         $itemRest = self::correlation($credits, $rest, self::REST);
 
-        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, count($credits) === count($totals) ? $tails : Tails::by($whole)), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting));
+        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, count($credits) === count($totals) ? $tails : Tails::by($whole)), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds), Speed::median($seconds), $question->sure === [] ? null : Confidence::of(self::confidence($question)));
+    }
+
+    /** @return list<array{int, float}> confidence and credit of each answer that has both */
+    private static function confidence(Question $question): array
+    {
+        $answers = [];
+        foreach ($question->sure as $s => $level) {
+            $credit = $question->credits[$s] ?? null;
+            if ($level !== null && $credit !== null && $question->cells[$s] === Cell::Answered) {
+                $answers[] = [$level, $credit];
+            }
+        }
+
+        return $answers;
     }
 
     /** @param list<float> $credits */
@@ -156,10 +171,11 @@ final class QuestionAnalysis
 
     /**
      * @param list<OptionReport> $options
+     * @param list<float>        $seconds
      *
      * @return list<Flag>
      */
-    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached, int $waiting): array
+    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached, int $waiting, array $seconds): array
     {
         if ($n > 0 && $n < self::FEW) {
             return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
@@ -195,6 +211,10 @@ final class QuestionAnalysis
                 $flags[] = new Flag(Flag::IDLE, sprintf('%d of %d took this option: below 5 %%.', $option->count, $n), $option->id);
                 break;
             }
+        }
+        $rushed = Speed::flag($seconds);
+        if ($rushed !== null) {
+            $flags[] = $rushed;
         }
         $asked = $n + $waiting + $notReached;
         if ($notReached > 0 && $notReached >= 0.1 * $asked) {

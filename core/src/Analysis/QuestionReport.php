@@ -9,6 +9,8 @@ final readonly class QuestionReport
     /**
      * @param list<OptionReport> $options
      * @param list<Flag>         $flags
+     * @param Figure             $medianTime seconds
+     * @param Confidence|null    $confidence null where it was not asked
      */
     public function __construct(
         public string $id,
@@ -22,6 +24,8 @@ final readonly class QuestionReport
         public int $waiting,
         public array $options,
         public array $flags,
+        public Figure $medianTime,
+        public ?Confidence $confidence,
     ) {
     }
 }

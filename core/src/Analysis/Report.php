@@ -52,10 +52,11 @@ final readonly class Report
         $mean = Sample::mean($totals);
         $sd = Sample::sd($totals);
         $interval = $mean === null ? null : Intervals::mean($mean, $sd, $students);
+        $middle = Intervals::median($totals);
 
         return new self(
             new Figure($mean, $students, 'Sum of the counting marks divided by the number of students; 95 % interval by Student’s t.', $interval[0] ?? null, $interval[1] ?? null),
-            new Figure(Sample::quantile($totals, 0.5), $students, 'The middle mark when all are put in order; between two middle ones, their mean.'),
+            new Figure(Sample::quantile($totals, 0.5), $students, 'The middle mark when all are put in order; between two middle ones, their mean. 95 % interval from the order of the marks (sign test).', $middle[0] ?? null, $middle[1] ?? null),
             $sd === null ? Figure::missing($students, 'Standard deviation with n − 1.', 'At least two students are needed.') : new Figure($sd, $students, 'Standard deviation with n − 1: the root of the mean squared distance from the mean.'),
             new Figure(null, $students, 'A quarter of the students lie below the first figure, a quarter above the second (linear interpolation).', Sample::quantile($totals, 0.25), Sample::quantile($totals, 0.75)),
             $reliability->alpha,

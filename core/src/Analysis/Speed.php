@@ -13,6 +13,24 @@ final class Speed
     private const LAGS = 2.0;
 
     /**
+     * The middle time, with an exact interval from the order of the times.
+     *
+     * @param list<float> $seconds of all who answered
+     */
+    public static function median(array $seconds): Figure
+    {
+        $formula = 'The middle of the times, in seconds, from seeing the question to the last change of the first answer; 95 % interval from the order of the times (sign test).';
+        $n = count($seconds);
+        $median = Sample::quantile($seconds, 0.5);
+        if ($median === null) {
+            return Figure::missing(0, $formula, 'No times are known.');
+        }
+        $interval = Intervals::median($seconds);
+
+        return new Figure($median, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, $n < 10 ? 'few' : null);
+    }
+
+    /**
      * Below this many seconds an answer counts as rushed: a tenth of the question's mean time, at most ten seconds
      * (Wise & Ma 2012, NT10).
      *

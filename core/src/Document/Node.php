@@ -80,6 +80,11 @@ final class Node
         return $value;
     }
 
+    public function intOrNull(string $key, int $least, int $most): ?int
+    {
+        return $this->has($key) ? $this->int($key, $least, $most) : null;
+    }
+
     /**
      * @param non-empty-list<string> $allowed
      */

@@ -9,7 +9,10 @@ use Brick\Math\BigRational;
 /** A question: one thing to answer. Prompt, hint, explanation and options are sanitised HTML. */
 final readonly class Item
 {
-    /** @param list<Check> $checks tried before the rule; the first that holds wins */
+    /**
+     * @param list<Check> $checks     tried before the rule; the first that holds wins
+     * @param bool        $confidence students are asked how sure they are
+     */
     public function __construct(
         public string $title,
         public string $prompt,
@@ -19,6 +22,7 @@ final readonly class Item
         public string $hint = '',
         public string $explanation = '',
         public array $checks = [],
+        public bool $confidence = false,
     ) {
     }
 
@@ -29,12 +33,12 @@ final readonly class Item
 
     public function withRule(Rule $rule): self
     {
-        return new self($this->title, $this->prompt, $this->points, $rule, $this->skill, $this->hint, $this->explanation, $this->checks);
+        return new self($this->title, $this->prompt, $this->points, $rule, $this->skill, $this->hint, $this->explanation, $this->checks, $this->confidence);
     }
 
     public function withPoints(BigRational $points): self
     {
-        return new self($this->title, $this->prompt, $points, $this->rule, $this->skill, $this->hint, $this->explanation, $this->checks);
+        return new self($this->title, $this->prompt, $points, $this->rule, $this->skill, $this->hint, $this->explanation, $this->checks, $this->confidence);
     }
 
     /**
@@ -101,6 +105,7 @@ final readonly class Item
             'hint' => $this->hint,
             'explanation' => $this->explanation,
             'rule' => $this->rule->toArray(),
-        ] + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)]);
+        ] + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)])
+            + ($this->confidence ? ['confidence' => true] : []);
     }
 }

@@ -56,6 +56,7 @@ final class ItemReader
             $node->text('hint', self::RICH, ''),
             $node->text('explanation', self::RICH, ''),
             array_map(Check::read(...), $node->children('checks', self::MOST_CHECKS)),
+            $node->bool('confidence', false),
         );
         $node->rejectUnknown();
 

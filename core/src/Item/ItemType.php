@@ -22,6 +22,17 @@ enum ItemType: string
     case Upload = 'upload';
     case Floor = 'floor';
 
+    /** How long such a question is taken to need, in seconds, while no record says otherwise. */
+    public function seconds(): float
+    {
+        return match ($this) {
+            self::Choice, self::Text => 30.0,
+            self::Number, self::Order, self::Match, self::Spot => 60.0,
+            self::Expression, self::Gaps, self::Plot, self::Table => 90.0,
+            self::Open, self::Working, self::Recording, self::Upload, self::Floor => 240.0,
+        };
+    }
+
     /** Marked with a rubric, by hand. */
     public function hasRubric(): bool
     {

@@ -76,6 +76,12 @@ final readonly class PaperProof
         return $paper->sections === [] || self::circle($paper) !== [] ? [BigRational::zero(), BigRational::zero(), 0, 0] : self::range($paper, $paper->sections[0]->id);
     }
 
+    /** Whether some way through the paper never ends. */
+    public static function goesRound(Paper $paper): bool
+    {
+        return self::circle($paper) !== [];
+    }
+
     public function mayPublish(): bool
     {
         foreach ($this->defects as $defect) {

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Paper\Entry;
 use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\PaperProof;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -17,7 +20,7 @@ use Random\Randomizer;
  *
  * A student has an ability from a standard normal and answers a question rightly with chance
  * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)); one who holds a wrong idea is right where that idea leads
- * astray by a slip alone. A route sends wrongly when the section's share, had the
+ * astray by a slip alone. A way takes the typical seconds of its questions, a return as long again. A route sends wrongly when the section's share, had the
  * student answered it without luck, lies on the other side of the cut.
  */
 final readonly class Rehearsal
@@ -29,8 +32,9 @@ final readonly class Rehearsal
      * @param array<int, int>                               $lengths how many answered so many questions, returns counted
      * @param list<array{from: float, students: int, share: float}> $byAbility mean share of the marks by fifths of ability, the lowest first
      * @param array<string, array{students: int, wrong: int}>       $routes  by section that a route leaves
+     * @param array{float, float, float}                            $seconds that a tenth of the students, half, nine tenths stay within
      */
-    private function __construct(public int $students, public array $ways, public array $lengths, public array $byAbility, public array $routes)
+    private function __construct(public int $students, public array $ways, public array $lengths, public array $byAbility, public array $routes, public array $seconds)
     {
     }
 
@@ -40,29 +44,38 @@ final readonly class Rehearsal
      * @param array<string, array{share: float, entries: list<string>}> $ideas wrong ideas: how many hold each, and the questions it leads astray in
      * @param float                $slip          chance of a wrong answer though the student knows
      * @param float                $guess         chance of a right answer though they do not
+     * @param array<string, float> $guesses       the same by entry id, where it is another
+     * @param array<string, float> $seconds       typical time by entry id; absent: none
+     *
+     * @throws \DomainException when some way through the paper never ends
      */
-    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2, array $ideas = []): self
+    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2, array $ideas = [], array $guesses = [], array $seconds = []): self
     {
+        if (PaperProof::goesRound($paper)) {
+            throw new \DomainException('These routes go round without end; nobody could sit the paper.');
+        }
         $students = max(1, min(self::MOST, $students));
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'rehearsal|'.$seed, true)));
         $chance = static fn (): float => $random->getInt(0, 999_999_999) / 1e9;
-        $ways = $lengths = $routes = $people = [];
+        $ways = $lengths = $routes = $people = $times = [];
         for ($s = 0; $s < $students; ++$s) {
             $ability = self::normal($chance);
             $astray = [];
             foreach ($ideas as $idea) {
                 $astray += $chance() < $idea['share'] ? array_fill_keys($idea['entries'], true) : [];
             }
-            $p = static fn (string $entry): float => isset($astray[$entry]) ? $slip : $guess + (1 - $guess - $slip) / (1 + exp(($difficulty[$entry] ?? 0.0) - $ability));
+            $p = static fn (string $entry): float => isset($astray[$entry]) ? $slip : self::chance($ability, $difficulty[$entry] ?? 0.0, $slip, $guesses[$entry] ?? $guess);
             $walk = Walk::start($paper, new Conditions(), $seed.$s);
             $outcomes = [];
             $way = [];
             $length = 0;
+            $time = 0.0;
             while (($visit = $walk->current()) !== null) {
                 $section = $paper->section($visit->section);
                 foreach ($visit->entries as $entry) {
                     if ($paper->entry($entry)?->isQuestion() === true) {
                         ++$length;
+                        $time += $seconds[$entry] ?? 0.0;
                         $outcomes[$entry][$visit->try] = Outcome::of(BigRational::of($chance() < $p($entry) ? 1 : 0), '', '');
                     }
                 }
@@ -83,12 +96,38 @@ final readonly class Rehearsal
             $name = implode(' → ', $way);
             $ways[$name] = ($ways[$name] ?? 0) + 1;
             $lengths[$length] = ($lengths[$length] ?? 0) + 1;
+            $times[] = $time;
             $people[] = [$ability, self::total($paper, $walk, $outcomes)];
         }
         arsort($ways);
         ksort($lengths);
+        sort($times);
+        $within = static fn (float $share): float => $times[max(0, (int) ceil($share * $students) - 1)];
 
-        return new self($students, $ways, $lengths, self::fifths($people), $routes);
+        return new self($students, $ways, $lengths, self::fifths($people), $routes, [$within(0.1), $within(0.5), $within(0.9)]);
+    }
+
+    /**
+     * How hard a question is when so large a share of answers is right: the difficulty at which a student of average
+     * ability has that chance. Shares that slips and guesses alone explain are drawn in to 0.02 and 0.98 of what lies
+     * between.
+     */
+    public static function difficulty(float $facility, float $slip = 0.05, float $guess = 0.2): float
+    {
+        $share = max(0.02, min(0.98, ($facility - $guess) / (1 - $guess - $slip)));
+
+        return log((1 - $share) / $share);
+    }
+
+    /** The chance of a right answer by guessing: one of the options, or one in twenty where there is nothing to pick from. */
+    public static function guess(Rule $rule): float
+    {
+        return $rule instanceof ChoiceRule && !$rule->several ? 1 / max(2, count($rule->options)) : 0.05;
+    }
+
+    private static function chance(float $ability, float $difficulty, float $slip, float $guess): float
+    {
+        return $guess + (1 - $guess - $slip) / (1 + exp($difficulty - $ability));
     }
 
     /**

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Analysis;
 
-use ChalkLadder\Core\Analysis\Confidence;
 use ChalkLadder\Core\Analysis\Difference;
 use ChalkLadder\Core\Analysis\Severity;
 use ChalkLadder\Core\Analysis\SkillShare;
-use ChalkLadder\Core\Analysis\Speed;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -74,40 +72,6 @@ final class DifferenceTest extends TestCase
         self::assertEqualsWithDelta((4 * 1.0 + 8 * 0.5) / 12, $severity['Maren']->value, 1e-9);
         self::assertNull($severity['Bram']->value);
         self::assertSame('Nobody else has marked the same work.', $severity['Bram']->note);
-    }
-
-    public function testRushedAnswersAreThoseBelowATenthOfTheMeanTime(): void
-    {
-        self::assertEqualsWithDelta(4.0, Speed::threshold([30.0, 50.0]), 1e-12);
-        self::assertSame(10.0, Speed::threshold([400.0, 600.0]), 'ten seconds at most');
-        self::assertNull(Speed::threshold([]));
-        $rushed = Speed::rushed(['a' => 2.0, 'b' => 30.0, 'c' => 1.0, 'd' => 9.0], ['a' => 4.0, 'b' => 4.0, 'c' => 4.0, 'd' => null]);
-        self::assertSame([2 / 3, 3], [$rushed->value, $rushed->n]);
-        self::assertTrue(Speed::isRushing($rushed));
-        self::assertFalse(Speed::isRushing(Speed::rushed([], [])));
-        self::assertNull(Speed::flag(array_fill(0, 30, 20.0)));
-        self::assertSame('3 of 30 answered in less than 1.8 s, a tenth of the mean time.', Speed::flag([...array_fill(0, 27, 20.0), 1.0, 1.0, 1.0])?->evidence);
-        self::assertNull(Speed::flag([1.0, 20.0]), 'too few to say');
-    }
-
-    public function testPaceIsTheTypicalRatioToTheMedian(): void
-    {
-        $medians = ['a' => 20.0, 'b' => 40.0, 'c' => 10.0, 'd' => 30.0];
-        self::assertEqualsWithDelta(1.0, Speed::pace(['a' => 40.0, 'b' => 20.0], $medians)->value, 1e-12, 'twice and half even out');
-        $slow = Speed::pace(['a' => 45.0, 'b' => 90.0, 'c' => 25.0, 'd' => 60.0], $medians);
-        self::assertEqualsWithDelta((2.25 * 2.25 * 2.5 * 2.0) ** 0.25, $slow->value, 1e-12);
-        self::assertTrue(Speed::isLagging($slow));
-        self::assertFalse(Speed::isLagging(Speed::pace(['a' => 45.0], $medians)), 'one answer is no pace');
-        self::assertNull(Speed::pace(['x' => 3.0], $medians)->value);
-    }
-
-    public function testConfidenceIsHeldAgainstWhatWasRight(): void
-    {
-        $found = Confidence::of([[3, 1.0], [3, 1.0], [3, 0.0], [3, 1.0], [1, 0.0], [1, 0.5], [2, 1.0]]);
-        self::assertSame([1, 2, 3], array_keys($found->byLevel));
-        self::assertSame([0.25, 2], [$found->byLevel[1]->value, $found->byLevel[1]->n]);
-        self::assertSame([0.25, 4], [$found->sureAndWrong->value, $found->sureAndWrong->n]);
-        self::assertNull(Confidence::of([[1, 1.0]])->sureAndWrong->value);
     }
 
     public function testASkillIsStrongOrWeakOnlyWhenItsIntervalSaysSo(): void

@@ -37,6 +37,17 @@ final class KnowledgeTracingTest extends TestCase
         self::assertStringStartsWith('Shown: known with probability 0.9', $model->sentence([true, true, true]));
     }
 
+    public function testTheFigureSaysWhatItStandsOn(): void
+    {
+        $model = new KnowledgeTracing();
+        $figure = $model->figure([true, true, false, true, true]);
+        self::assertSame([5, null], [$figure->n, $figure->note]);
+        self::assertSame($model->trace([true, true, false, true, true])[4], $figure->value);
+        self::assertStringContainsString('slip 0.10, guess 0.25', $figure->formula);
+        self::assertSame('few', $model->figure([true])->note);
+        self::assertSame([null, 'No answer on this skill yet.'], [$model->figure([])->value, $model->figure([])->note]);
+    }
+
     public function testParametersThatMakeNoSenseAreRefused(): void
     {
         foreach ([[-0.1, 0.1, 0.1, 0.1], [0.3, 1.1, 0.1, 0.1], [0.3, 0.1, 0.6, 0.5], [NAN, 0.1, 0.1, 0.1]] as [$k, $l, $s, $g]) {

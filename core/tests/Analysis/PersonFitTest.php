@@ -75,6 +75,6 @@ final class PersonFitTest extends TestCase
         $n = array_sum(array_column($options, 2));
         $none = new Figure(null, $n, '');
 
-        return new QuestionReport($id, new Figure(0.5, $n, ''), $none, $none, $none, $none, 0, 0, 0, array_map(static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0), $options), []);
+        return new QuestionReport($id, new Figure(0.5, $n, ''), $none, $none, $none, $none, 0, 0, 0, array_map(static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0), $options), [], $none, null);
     }
 }

@@ -72,6 +72,38 @@ final class RehearsalTest extends TestCase
         self::assertSame(200, array_sum($found->ways));
     }
 
+    public function testAQuestionIsAsHardAsItsRecordSays(): void
+    {
+        foreach ([0.25, 0.5, 0.61, 0.9] as $facility) {
+            $difficulty = Rehearsal::difficulty($facility, 0.05, 0.2);
+            self::assertEqualsWithDelta($facility, 0.2 + 0.75 / (1 + exp($difficulty)), 1e-12);
+        }
+        self::assertSame(Rehearsal::difficulty(0.0), Rehearsal::difficulty(0.2), 'below what guessing brings, all are alike');
+        self::assertSame(Rehearsal::difficulty(1.0), Rehearsal::difficulty(0.95));
+        self::assertGreaterThan(Rehearsal::difficulty(0.5, 0.05, 0.2), Rehearsal::difficulty(0.5, 0.05, 0.4), 'half right by guessing two in five is hard');
+    }
+
+    public function testWhereNothingCanBeGuessedFewerGoOn(): void
+    {
+        $on = static fn (float $guess): int => Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), 3.0), self::all(), 400, 'a', 0.0, 0.5, guesses: array_fill_keys(self::all(), $guess))->ways['First look → Further out'] ?? 0;
+        self::assertGreaterThan(4 * $on(0.0), $on(0.5));
+    }
+
+    public function testALongerWayTakesLonger(): void
+    {
+        $found = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::all(), 400, 'a', seconds: array_fill_keys(self::all(), 30.0));
+        self::assertSame([180.0, 240.0], [$found->seconds[0], $found->seconds[2]], 'six questions or eight');
+        self::assertContains($found->seconds[1], [180.0, 240.0]);
+        self::assertSame([0.0, 0.0, 0.0], self::rehearse('a')->seconds, 'no times are known');
+    }
+
+    public function testAPaperThatNeverEndsIsNotSat(): void
+    {
+        $paper = PaperReader::read(self::paper(4, ['below' => '1/2', 'then' => 's1', 'else' => 's1']));
+        $this->expectException(\DomainException::class);
+        Rehearsal::of($paper, [], self::all(), 10, 'a');
+    }
+
     /** @param array<string, float> $difficulty */
     private static function rehearse(string $seed, int $students = 300, array $difficulty = []): Rehearsal
     {
@@ -84,14 +116,18 @@ final class RehearsalTest extends TestCase
         return ['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'];
     }
 
-    /** @return array<string, mixed> */
-    private static function paper(int $first): array
+    /**
+     * @param array<string, string>|null $back the route after the second section
+     *
+     * @return array<string, mixed>
+     */
+    private static function paper(int $first, ?array $back = null): array
     {
         $entries = static fn (int $from, int $to): array => array_map(static fn (int $i): array => ['id' => "e$i", 'kind' => 'question', 'item' => "i$i", 'points' => '1'], range($from, $to));
 
         return ['version' => 1, 'title' => 'Rehearsed', 'mastery' => null, 'sections' => [
             ['id' => 's1', 'title' => 'First look', 'entries' => $entries(1, $first), 'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3']],
-            ['id' => 's2', 'title' => 'Second look', 'entries' => $entries($first + 1, $first + 2), 'route' => null],
+            ['id' => 's2', 'title' => 'Second look', 'entries' => $entries($first + 1, $first + 2), 'route' => $back],
             ['id' => 's3', 'title' => 'Further out', 'entries' => $entries($first + 3, $first + 4), 'route' => null],
         ]];
     }

@@ -29,14 +29,8 @@ final readonly class Bank
     private const WITH_SCREENS = [ItemType::Choice, ItemType::Text, ItemType::Number, ItemType::Open];
     /** What a check may name besides the variables and earlier questions of the section. */
     private const NAMES = ['answer', 'text', 'table', 'true', 'false', 'pi'];
-    /** First tries of handed-in work, by bank question, through the editions that hold it. */
-    private const RECORD = "SELECT eq.item_id, h.id AS handout_id, s.student_id, r.line, coalesce(r.hand_credit, r.credit) AS credit
-        FROM edition_item eq
-        JOIN handout h ON h.edition_id = eq.edition_id
-        JOIN sitting s ON s.handout_id = h.id AND s.state <> 'open'
-        JOIN response r ON r.sitting_id = s.id AND r.entry = eq.entry AND r.try = 1";
 
-    public function __construct(private Database $database, private Trail $trail, private RichText $richText, private Terms $terms, private Teams $teams, private CacheInterface $cache)
+    public function __construct(private Database $database, private Trail $trail, private RichText $richText, private Terms $terms, private Teams $teams, private Records $records, private CacheInterface $cache)
     {
     }
 
@@ -65,7 +59,7 @@ final readonly class Bank
             $where .= ' AND i.type = :type';
             $parameters['type'] = $type;
         }
-        $rows = $this->database->rows('WITH record AS (SELECT item_id, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM ('.self::RECORD.") q GROUP BY item_id)
+        $rows = $this->database->rows('WITH record AS (SELECT item_id, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM ('.Records::FIRST_TRIES.") q GROUP BY item_id)
             SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id, array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author,
                    (SELECT count(DISTINCT e.paper_id) FROM edition_item ei JOIN edition e ON e.id = ei.edition_id WHERE ei.item_id = i.id) AS used_in, record.facility, coalesce(record.students, 0) AS students
             FROM item i JOIN staff a ON a.id = i.created_by LEFT JOIN record ON record.item_id = i.id
@@ -107,7 +101,7 @@ final readonly class Bank
             $row->textOrNull('archived_at') !== null,
             self::defects($item),
             array_map(static fn (Row $r): string => $r->text('title'), $papers),
-            $this->record($id),
+            $this->records->show($id),
         );
     }
 
@@ -219,19 +213,6 @@ final readonly class Bank
     private function keepRevision(string $id, int $version, string $content, string $by): void
     {
         $this->database->insert('item_revision', ['item_id' => $id, 'version' => $version, 'content' => $content, 'made_by' => $by, 'made_at' => $this->database->now()]);
-    }
-
-    private function record(string $id): RecordView
-    {
-        $rows = $this->database->rows('SELECT line, count(*) AS n, count(DISTINCT handout_id) AS handouts, sum(credit_number(credit)) AS credit, count(credit) AS credited FROM ('.self::RECORD.' WHERE eq.item_id = :id) q GROUP BY line ORDER BY n DESC, line LIMIT 12', ['id' => $id]);
-        $whole = $this->database->row('SELECT count(DISTINCT handout_id) AS handouts, count(DISTINCT student_id) AS students, avg(credit_number(credit)) AS facility FROM ('.self::RECORD.' WHERE eq.item_id = :id) q', ['id' => $id]);
-
-        return new RecordView(
-            $whole?->int('handouts') ?? 0,
-            $whole?->int('students') ?? 0,
-            $whole?->floatOrNull('facility'),
-            array_map(static fn (Row $r): RecordLineView => new RecordLineView($r->text('line'), $r->int('n')), $rows),
-        );
     }
 
     /** @param array<string, mixed> $json */

@@ -21,13 +21,13 @@ final readonly class Exports
     {
         $handout = $this->handouts->find($teamId, $handoutId);
         $numbers = $handout->edition->numbers();
-        $table = [['student', 'attempt', 'question', 'title', 'try', 'response', 'verdict', 'credit', 'marked by', 'comment', 'saved at']];
-        foreach ($this->database->rows("SELECT st.name, s.attempt, r.entry, r.try, r.value, r.verdict, coalesce(r.hand_credit, r.credit) AS credit, m.name AS marker, r.comment, r.saved_at
+        $table = [['student', 'attempt', 'question', 'title', 'try', 'response', 'verdict', 'credit', 'marked by', 'comment', 'saved at', 'seconds', 'confidence']];
+        foreach ($this->database->rows("SELECT st.name, s.attempt, r.entry, r.try, r.value, r.verdict, coalesce(r.hand_credit, r.credit) AS credit, m.name AS marker, r.comment, r.saved_at, r.millis, r.confidence
             FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN student st ON st.id = s.student_id LEFT JOIN staff m ON m.id = r.hand_by AND r.hand_credit IS NOT NULL
             WHERE s.handout_id = :id AND s.state <> 'open' ORDER BY st.name_folded, st.id, s.attempt, r.entry, r.try", ['id' => $handoutId]) as $row) {
             $item = $handout->edition->item($row->text('entry'));
             if ($item !== null) {
-                $table[] = [$row->text('name'), $row->int('attempt'), $numbers[$row->text('entry')], $handout->edition->title($row->text('entry')), $row->int('try'), Lookout::given($item, Response::fromArray($row->json('value'))), $row->text('verdict'), $row->textOrNull('credit') ?? '', $row->textOrNull('marker') ?? 'machine', $row->text('comment'), $row->time('saved_at')];
+                $table[] = [$row->text('name'), $row->int('attempt'), $numbers[$row->text('entry')], $handout->edition->title($row->text('entry')), $row->int('try'), Lookout::given($item, Response::fromArray($row->json('value'))), $row->text('verdict'), $row->textOrNull('credit') ?? '', $row->textOrNull('marker') ?? 'machine', $row->text('comment'), $row->time('saved_at'), $row->intOrNull('millis') === null ? '' : sprintf('%.1f', $row->int('millis') / 1000), $row->intOrNull('confidence') ?? ''];
             }
         }
 

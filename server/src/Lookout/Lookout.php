@@ -160,6 +160,8 @@ final class Lookout
             $answer->markVersion ?? 0,
             array_map(static fn (string $id): string => $names[$id] ?? '', $misconceptions),
             $answer?->savedAt,
+            $answer?->millis === null ? null : $answer->millis / 1000,
+            $answer?->confidence,
         );
     }
 

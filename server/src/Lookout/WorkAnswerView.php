@@ -7,7 +7,11 @@ namespace ChalkLadder\Server\Lookout;
 /** One answer of a student's work, as a teacher reads it. */
 final readonly class WorkAnswerView
 {
-    /** @param list<string> $misconceptions names */
+    /**
+     * @param list<string> $misconceptions names
+     * @param float|null   $seconds        how long the question was in front of the student
+     * @param int|null     $confidence     1 guessing, 2 fairly sure, 3 sure
+     */
     public function __construct(
         public string $entry,
         public int $try,
@@ -26,6 +30,8 @@ final readonly class WorkAnswerView
         public int $markVersion,
         public array $misconceptions,
         public ?string $savedAt,
+        public ?float $seconds,
+        public ?int $confidence,
     ) {
     }
 }

@@ -29,6 +29,8 @@ use Psr\EventDispatcher\EventDispatcherInterface;
 final readonly class Desk
 {
     private const SHELF = 6;
+    /** What was marked twice stays on the second desk, whoever settled it since. */
+    private const MARKED_BY_OTHERS = ' AND (own.staff_id IS NOT NULL OR (r.hand_levels IS NOT NULL AND r.hand_by <> :who))';
 
     public function __construct(
         private Database $database,
@@ -56,15 +58,20 @@ final readonly class Desk
         return new WaitingListView($views, $waiting);
     }
 
-    public function desk(StaffUser $who, string $handoutId, string $entry): DeskView
+    /** @param bool $second the answers that somebody else has marked, without their marks */
+    public function desk(StaffUser $who, string $handoutId, string $entry, bool $second = false): DeskView
     {
         $handout = $this->handouts->find($who->teamId, $handoutId);
         $item = $handout->edition->item($entry) ?? throw Problem::notFound('The question');
         $hidden = $who->role === Role::Marker;
-        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.counter, r.settled, r.hint_opened, r.hand_credit, r.hand_levels, r.comment, r.saved_at, r.mark_version, r.credit, r.verdict, r.line, r.read_as, s.state, s.seed, st.name, dense_rank() OVER (ORDER BY s.seed) AS alias
+        if ($second && !$item->rule instanceof OpenRule) {
+            throw Problem::notFound('The open question');
+        }
+        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value, r.counter, r.settled, r.hint_opened, r.hand_credit, r.hand_levels, r.comment, r.saved_at, r.mark_version, r.millis, r.confidence, r.credit, r.verdict, r.line, r.read_as, s.state, s.seed, st.name, dense_rank() OVER (ORDER BY s.seed) AS alias, own.levels AS own_levels
             FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' JOIN student st ON st.id = s.student_id
-            WHERE s.handout_id = :handout AND r.entry = :entry AND r.verdict <> 'none' ORDER BY st.name_folded, s.attempt, r.try", ['handout' => $handoutId, 'entry' => $entry]);
-        $answers = array_map(static fn (Row $r): MarkedAnswerView => self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden), $rows);
+            LEFT JOIN moderation_mark own ON own.sitting_id = r.sitting_id AND own.entry = r.entry AND own.try = r.try AND own.staff_id = :who
+            WHERE s.handout_id = :handout AND r.entry = :entry AND r.verdict <> 'none'".($second ? self::MARKED_BY_OTHERS : '').' ORDER BY st.name_folded, s.attempt, r.try', ['handout' => $handoutId, 'entry' => $entry, 'who' => $who->id]);
+        $answers = array_map(static fn (Row $r): MarkedAnswerView => $second ? self::unmarked($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden) : self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden), $rows);
         $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
         /** @var array<string, string> $byPlace */
         $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), $texts);
@@ -73,7 +80,7 @@ final readonly class Desk
 
             return new LookAlikeView(mb_strimwidth($texts[$places[0]] ?? '', 0, 90, '…'), $places);
         }, LookAlike::sets($byPlace));
-        $shelf = $this->database->rows('SELECT r.comment FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id WHERE h.edition_id = :edition AND h.team_id = :team AND r.entry = :entry AND r.comment <> \'\' GROUP BY r.comment ORDER BY count(*) DESC, max(r.hand_at) DESC LIMIT '.self::SHELF, ['edition' => $handout->edition->id, 'team' => $who->teamId, 'entry' => $entry]);
+        $shelf = $second ? [] : $this->database->rows('SELECT r.comment FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id WHERE h.edition_id = :edition AND h.team_id = :team AND r.entry = :entry AND r.comment <> \'\' GROUP BY r.comment ORDER BY count(*) DESC, max(r.hand_at) DESC LIMIT '.self::SHELF, ['edition' => $handout->edition->id, 'team' => $who->teamId, 'entry' => $entry]);
         $waiting = [];
         foreach ($this->database->rows("SELECT r.entry, count(*) AS n FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' WHERE s.handout_id = :handout AND r.verdict = 'by hand' AND r.hand_credit IS NULL GROUP BY r.entry", ['handout' => $handoutId]) as $row) {
             $waiting[$row->text('entry')] = $row->int('n');
@@ -83,7 +90,7 @@ final readonly class Desk
             $tabs[] = new QuestionTabView((string) $id, $number, $handout->edition->title((string) $id), $waiting[$id] ?? 0);
         }
 
-        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden, $handout->markStep->toFloat());
+        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden, $handout->markStep->toFloat(), $second);
     }
 
     public function mark(StaffUser $who, MarkInput $input): MarkView
@@ -143,6 +150,16 @@ final readonly class Desk
         }
 
         return [$credit->simplified(), null];
+    }
+
+    /** An answer as if nobody but the reader had marked it. */
+    private static function unmarked(Item $item, Row $r, bool $hidden): MarkedAnswerView
+    {
+        $seen = self::answer($item, $r, $hidden);
+        $own = $r->textOrNull('own_levels');
+        $levels = $own === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($own)));
+
+        return new MarkedAnswerView($seen->sittingId, $seen->try, $seen->student, $seen->given, $seen->response, $seen->readAs, Verdict::ByHand->value, null, $levels !== null, $levels, '', 0, false);
     }
 
     private static function answer(Item $item, Row $r, bool $hidden): MarkedAnswerView

@@ -16,6 +16,7 @@ final readonly class DeskView
      * @param list<string>          $shelf    comments used on this question before, the most used first
      * @param list<QuestionTabView> $questions
      * @param float                 $markStep the team's smallest mark
+     * @param bool                  $second   answers that somebody else has marked, to be marked again without seeing how
      */
     public function __construct(
         public string $handoutId,
@@ -31,6 +32,7 @@ final readonly class DeskView
         public array $questions,
         public bool $namesHidden,
         public float $markStep,
+        public bool $second,
     ) {
     }
 }

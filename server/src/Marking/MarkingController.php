@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Marking;
 
 use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -14,7 +15,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route(requirements: ['id' => Requirement::UUID, 'entry' => '[a-z0-9][a-z0-9-]{0,35}'])]
 final readonly class MarkingController
 {
-    public function __construct(private Desk $desk, private Keys $keys, private Returning $returning)
+    public function __construct(private Desk $desk, private SecondMarking $second, private Keys $keys, private Returning $returning)
     {
     }
 
@@ -27,9 +28,9 @@ final readonly class MarkingController
 
     #[Route('/handouts/{id}/marking/{entry}', methods: ['GET'])]
     #[IsGranted('ROLE_STAFF')]
-    public function desk(#[CurrentUser] StaffUser $who, string $id, string $entry): DeskView
+    public function desk(#[CurrentUser] StaffUser $who, string $id, string $entry, #[MapQueryParameter] bool $second = false): DeskView
     {
-        return $this->desk->desk($who, $id, $entry);
+        return $this->desk->desk($who, $id, $entry, $second);
     }
 
     #[Route('/marks', methods: ['PUT'])]
@@ -37,6 +38,13 @@ final readonly class MarkingController
     public function mark(#[CurrentUser] StaffUser $who, #[MapRequestPayload] MarkInput $input): MarkView
     {
         return $this->desk->mark($who, $input);
+    }
+
+    #[Route('/second-marks', methods: ['PUT'])]
+    #[IsGranted('ROLE_STAFF')]
+    public function markAgain(#[CurrentUser] StaffUser $who, #[MapRequestPayload] SecondMarkInput $input): void
+    {
+        $this->second->mark($who, $input);
     }
 
     #[Route('/handouts/{id}/keys/{entry}/preview', methods: ['POST'])]

@@ -14,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class PaperController
 {
-    public function __construct(private Papers $papers)
+    public function __construct(private Papers $papers, private Rehearsals $rehearsals)
     {
     }
 
@@ -46,6 +46,12 @@ final readonly class PaperController
     public function publish(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PublishInput $input): PaperView
     {
         return $this->papers->publish($who, $id, $input);
+    }
+
+    #[Route('/papers/{id}/rehearsal', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function rehearse(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RehearsalInput $input): RehearsalView
+    {
+        return $this->rehearsals->of($who->teamId, $id, $input);
     }
 
     #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['DELETE'])]

@@ -22,6 +22,7 @@ use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Platform\Storage\Trail;
 use ChalkLadder\Server\Results\Counted;
 use ChalkLadder\Server\Results\Counting;
+use ChalkLadder\Server\Results\FigureView;
 
 /** Groups formed from results, kept, and handed their next piece of work. */
 final readonly class Groupings
@@ -123,16 +124,17 @@ final readonly class Groupings
      */
     private function proposal(string $teamId, Handout $handout, string $aim, string $suffix, array $groups, array $students, ?FitView $fit): GroupingView
     {
-        $names = [];
+        $names = $evidence = [];
         foreach ($students as $student) {
             $names[$student->id] = $student->name;
+            $evidence[$student->id] = $student->evidence;
         }
         $nextSteps = array_column($this->terms->all($teamId)->misconceptions, 'nextStep', 'id');
 
-        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Group $g) use ($names, $nextSteps): GroupView {
+        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Group $g) use ($names, $nextSteps, $evidence): GroupView {
             $members = [];
             foreach ($g->members as $id => $reason) {
-                $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason);
+                $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason, isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null);
             }
 
             return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
@@ -150,7 +152,7 @@ final readonly class Groupings
         $skills = $this->terms->skillNames($teamId);
         $students = [];
         foreach ($counted->students as $i => $s) {
-            $students[] = new Student($s['studentId'], $s['of'] > 0.0 ? $s['marks'] / $s['of'] : 0.0, $counted->evidence[$i], $s['name'], ['class' => $class[$s['studentId']] ?? ''], self::nextStep($handout, $counted, $i, $skills));
+            $students[] = new Student($s['studentId'], $s['share'] ?? 0.0, $counted->evidence[$i], $s['name'], ['class' => $class[$s['studentId']] ?? ''], self::nextStep($handout, $counted, $i, $skills));
         }
 
         return $students;

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Regroup;
 
+use ChalkLadder\Server\Results\FigureView;
+
+/** A student in a group, and why. */
 final readonly class MemberView
 {
-    public function __construct(public string $studentId, public string $name, public string $reason)
+    /** @param FigureView|null $rate how often the student shows the idea that the group is about; null where it is about none, or kept */
+    public function __construct(public string $studentId, public string $name, public string $reason, public ?FigureView $rate = null)
     {
     }
 }

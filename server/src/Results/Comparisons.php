@@ -35,9 +35,9 @@ final readonly class Comparisons
         $shares = $of = [];
         foreach ($counted->students as $s => $student) {
             $name = $class[$student['studentId']] ?? null;
-            if ($name !== null && $student['of'] > 0.0) {
+            if ($name !== null && $student['share'] !== null) {
                 $of[$s] = $name;
-                $shares[$name][] = $student['marks'] / $student['of'];
+                $shares[$name][] = $student['share'];
             }
         }
         ksort($shares);

@@ -13,7 +13,7 @@ use ChalkLadder\Core\Analysis\Report;
 final readonly class Counted
 {
     /**
-     * @param list<array{studentId: string, sittingId: string, name: string, marks: float, of: float, attempt: int, others: list<float>, averaged: list<float>, state: string}> $students
+     * @param list<array{studentId: string, sittingId: string, name: string, marks: float, of: float, waiting: float, share: float|null, attempt: int, others: list<float>, averaged: list<float>, state: string}> $students
      * @param list<Question>                         $questions
      * @param list<array<string, Evidence>>          $evidence  for each student, by misconception id
      * @param array<string, list<array{string, string}>> $written by entry: [answer, verdict] of each first try without options

@@ -14,7 +14,6 @@ use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Handout;
 use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Row;
 
 /** Reads a handout's handed-in work into columns: two queries, whatever the size. */
@@ -35,25 +34,33 @@ final readonly class Counting
             $offers[$entry] = $item->misconceptions();
             $points[$entry] = $item->points->toFloat();
         }
-        $columns = [];
+        $columns = $orders = [];
         $evidence = [];
         $students = [];
         $written = [];
         foreach ($sittings as $sitting) {
-            $attempts = array_map(fn (Row $row): array => $this->attempt($paper, $row, $given[$row->text('id')] ?? []), $sitting['rows']);
+            $answers = array_map(static fn (Row $row): array => $given[$row->text('id')] ?? [], $sitting['rows']);
+            $attempts = [];
+            foreach ($sitting['rows'] as $i => $row) {
+                // Most students are led the same way, so each way is read once.
+                $order = $orders[$row->text('walk')] ??= self::order($paper, $row);
+                $attempts[] = $this->attempt($paper, $order, $answers[$i]);
+            }
             $shownRow = $sitting['rows'][count($sitting['rows']) - 1];
             $shown = [];
             $offered = [];
             foreach ($items as $entry => $item) {
-                [$cell, $credit] = Cell::mean(array_map(static fn (array $cells): array => $cells[$entry] ?? [Cell::NotGiven, null], $attempts));
+                [$cell, $credit] = count($attempts) === 1 ? $attempts[0][$entry] ?? [Cell::NotGiven, null] : Cell::mean(array_map(static fn (array $cells): array => $cells[$entry] ?? [Cell::NotGiven, null], $attempts));
                 // The latest attempt that has an answer says what the student thinks.
                 $answer = null;
-                foreach ($sitting['rows'] as $row) {
-                    $answer = $given[$row->text('id')][$entry] ?? $answer;
+                foreach ($answers as $byEntry) {
+                    $answer = $byEntry[$entry] ?? $answer;
                 }
                 $columns[$entry]['cells'][] = $cell;
                 $columns[$entry]['credits'][] = $credit;
                 $columns[$entry]['picks'][] = $answer['options'] ?? [];
+                $columns[$entry]['seconds'][] = isset($answer['millis']) ? $answer['millis'] / 1000.0 : null;
+                $columns[$entry]['sure'][] = $answer['confidence'] ?? null;
                 if ($answer !== null && $answer['options'] === []) {
                     $written[$entry][] = [$answer['readAs'], $answer['verdict']];
                 }
@@ -70,12 +77,19 @@ final readonly class Counting
             }
             $evidence[] = $found;
             $marks = array_map(static fn (Row $r): float => $r->float('marks'), $sitting['rows']);
+            $worth = static fn (array $cells): float => array_sum(array_intersect_key($points, $cells));
+            $of = array_sum(array_map($worth, $attempts)) / count($attempts);
+            $waiting = array_sum(array_map(static fn (array $cells): float => $worth(array_filter($cells, static fn (array $c): bool => $c[0] === Cell::Waiting)), $attempts)) / count($attempts);
+            $mark = array_sum($marks) / count($marks);
             $students[] = [
                 'studentId' => $shownRow->text('student_id'),
                 'sittingId' => $shownRow->text('id'),
                 'name' => $shownRow->text('name'),
-                'marks' => array_sum($marks) / count($marks),
-                'of' => array_sum(array_map(static fn (array $cells): float => array_sum(array_intersect_key($points, $cells)), $attempts)) / count($attempts),
+                'marks' => $mark,
+                'of' => $of,
+                'waiting' => $waiting,
+                // What waits for a marker says nothing yet, neither for nor against the student.
+                'share' => $of - $waiting > 0.0 ? $mark / ($of - $waiting) : null,
                 'attempt' => $shownRow->int('attempt'),
                 'others' => $sitting['others'],
                 'averaged' => count($marks) > 1 ? $marks : [],
@@ -88,7 +102,7 @@ final readonly class Counting
             foreach ($item->rule instanceof ChoiceRule ? $item->rule->options : [] as $option) {
                 $options[$option->id] = $option->key;
             }
-            $questions[] = new Question((string) $entry, $points[$entry], $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? []);
+            $questions[] = new Question((string) $entry, $points[$entry], $options, $columns[$entry]['cells'] ?? [], $columns[$entry]['credits'] ?? [], $columns[$entry]['picks'] ?? [], $columns[$entry]['seconds'] ?? [], $item->confidence ? $columns[$entry]['sure'] ?? [] : []);
         }
 
         return new Counted($students, $questions, $evidence, $written, Report::of($questions, count($students), array_map(static fn (array $s): float => $s['marks'], $students)));
@@ -97,15 +111,13 @@ final readonly class Counting
     /**
      * What one attempt gave the student, by entry.
      *
+     * @param list<string>                                               $order the entries it led to
      * @param array<string, array{credits: array<int, float|null>, ...}> $given
      *
      * @return array<string, array{Cell, float|null}>
      */
-    private function attempt(Paper $paper, Row $row, array $given): array
+    private function attempt(Paper $paper, array $order, array $given): array
     {
-        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
-        $stored = $row->json('walk');
-        $order = array_values(array_unique(array_map(static fn (array $step): string => $step['entry'], Walk::fromArray($stored)->steps($paper))));
         $attempt = [];
         foreach (Cell::ofOrder(array_map(static fn (string $e): bool => isset($given[$e]), $order)) as $i => $cell) {
             $credit = isset($given[$order[$i]]) ? self::best($paper, $given[$order[$i]]['credits']) : null;
@@ -117,6 +129,15 @@ final readonly class Counting
         }
 
         return $attempt;
+    }
+
+    /** @return list<string> the entries that a sitting's way led to, in the order shown */
+    private static function order(Paper $paper, Row $sitting): array
+    {
+        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored written by ourselves */
+        $stored = $sitting->json('walk');
+
+        return array_values(array_unique(array_column(Walk::fromArray($stored)->steps($paper), 'entry')));
     }
 
     /**
@@ -145,30 +166,26 @@ final readonly class Counting
     /**
      * @param array<string, true> $counting ids of the sittings that count
      *
-     * @return array<string, array<string, array{credits: array<int, float|null>, options: list<string>, readAs: string, verdict: string, misconceptions: list<string>}>> by sitting and entry
+     * @return array<string, array<string, array{credits: array<int, float|null>, options: list<string>, readAs: string, verdict: string, misconceptions: list<string>, millis: int|null, confidence: int|null}>> by sitting and entry
      */
     private function responses(string $handoutId, array $counting): array
     {
-        $given = $known = $numbers = [];
-        $rows = $this->database->rows("SELECT r.sitting_id, r.entry, r.try, r.value ->> 'options' AS options, r.read_as, r.verdict, r.misconceptions::text AS misconceptions, coalesce(r.hand_credit, r.credit) AS credit
-            FROM response r JOIN sitting s ON s.id = r.sitting_id WHERE s.handout_id = :id AND s.state <> 'open' AND (r.verdict <> 'none' OR r.hand_credit IS NOT NULL) ORDER BY r.sitting_id, r.entry, r.try", ['id' => $handoutId]);
-        // Thousands of responses hold few different texts: each is read once.
-        $list = static function (?string $json) use (&$known): array {
-            return $known[$json ?? ''] ??= array_values(array_filter($json === null ? [] : Json::decode($json), is_string(...)));
-        };
-        $ids = static fn (string $array): array => $array === '{}' ? [] : explode(',', trim($array, '{}'));
-        $credit = static function (?string $credit) use (&$numbers): ?float {
-            return $credit === null ? null : $numbers[$credit] ??= BigRational::of($credit)->toFloat();
-        };
+        $given = $numbers = [];
+        // A row a sitting: thousands of rows take longer to fetch than the database takes to put them together.
+        $rows = $this->database->rows("SELECT r.sitting_id, json_agg(json_build_array(r.entry, r.try, r.value -> 'options', r.read_as, r.verdict, r.misconceptions, coalesce(r.hand_credit, r.credit), r.millis, r.confidence) ORDER BY r.entry, r.try) AS answers
+            FROM response r JOIN sitting s ON s.id = r.sitting_id WHERE s.handout_id = :id AND s.state <> 'open' AND (r.verdict <> 'none' OR r.hand_credit IS NOT NULL) GROUP BY r.sitting_id", ['id' => $handoutId]);
         foreach ($rows as $row) {
             $s = $row->text('sitting_id');
             if (!isset($counting[$s])) {
                 continue;
             }
-            $entry = $row->text('entry');
-            // The first try says what a student thought; later ones only add to the credit.
-            $given[$s][$entry] ??= ['credits' => [], 'options' => $list($row->textOrNull('options')), 'readAs' => $row->text('read_as'), 'verdict' => $row->text('verdict'), 'misconceptions' => $ids($row->text('misconceptions'))];
-            $given[$s][$entry]['credits'][$row->int('try')] = $credit($row->textOrNull('credit'));
+            /** @var list<array{string, int, list<string>|null, string, string, list<string>, string|null, int|null, int|null}> $answers as the query builds them */
+            $answers = $row->json('answers');
+            foreach ($answers as [$entry, $try, $options, $readAs, $verdict, $misconceptions, $credit, $millis, $confidence]) {
+                // The first try says what a student thought; later ones only add to the credit.
+                $given[$s][$entry] ??= ['credits' => [], 'options' => $options ?? [], 'readAs' => $readAs, 'verdict' => $verdict, 'misconceptions' => $misconceptions, 'millis' => $millis, 'confidence' => $confidence];
+                $given[$s][$entry]['credits'][$try] = $credit === null ? null : $numbers[$credit] ??= BigRational::of($credit)->toFloat();
+            }
         }
 
         return $given;

@@ -10,6 +10,8 @@ final readonly class QuestionView
      * @param list<OptionView> $options
      * @param list<LineView>   $lines   the most frequent written answers
      * @param list<FlagView>   $flags
+     * @param FigureView       $medianTime seconds
+     * @param list<SureView>   $confidence mean credit by how sure they were; empty where it was not asked
      */
     public function __construct(
         public string $entry,
@@ -28,6 +30,9 @@ final readonly class QuestionView
         public array $options,
         public array $lines,
         public array $flags,
+        public FigureView $medianTime,
+        public array $confidence,
+        public ?FigureView $sureAndWrong,
     ) {
     }
 }

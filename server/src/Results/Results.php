@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
+use ChalkLadder\Core\Analysis\Confidence;
 use ChalkLadder\Core\Analysis\Confusion;
 use ChalkLadder\Core\Analysis\Flag;
+use ChalkLadder\Core\Analysis\Manner;
 use ChalkLadder\Core\Analysis\OptionReport;
 use ChalkLadder\Core\Analysis\QuestionReport;
 use ChalkLadder\Core\Analysis\Rungs;
@@ -70,7 +72,9 @@ final readonly class Results
     /** @return list<StudentView> */
     private function students(Counted $counted, Rungs $rungs): array
     {
-        return array_map(static fn (array $s): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['of'] > 0.0 ? $rungs->reached($s['marks'] / $s['of']) : 1, $s['attempt'], $s['others'], $s['averaged'], $s['state']), $counted->students);
+        $manners = Manner::of($counted->questions, count($counted->students));
+
+        return array_map(static fn (array $s, Manner $m): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['waiting'], $s['share'] === null ? 0 : $rungs->reached($s['share']), $s['attempt'], $s['others'], $s['averaged'], $s['state'], FigureView::of($m->pace), FigureView::of($m->rushed), FigureView::of($m->sureAndWrong), $m->word), $counted->students, $manners);
     }
 
     /** @param array<string, string> $names of misconceptions */
@@ -95,7 +99,18 @@ final readonly class Results
             array_map(static fn (OptionReport $o): OptionView => self::option($item, $o, $names), $report->options),
             self::lines($counted->written[$report->id] ?? []),
             array_map(static fn (Flag $f): FlagView => new FlagView($f->kind, self::evidence($item, $f), $f->option), $report->flags),
+            FigureView::of($report->medianTime),
+            self::sure($report->confidence),
+            $report->confidence === null ? null : FigureView::of($report->confidence->sureAndWrong),
         );
+    }
+
+    /** @return list<SureView> */
+    private static function sure(?Confidence $confidence): array
+    {
+        $levels = $confidence === null ? [] : $confidence->byLevel;
+
+        return array_map(static fn (int $level): SureView => new SureView($level, FigureView::of($levels[$level])), array_keys($levels));
     }
 
     /** @param array<string, string> $names */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results;
 
 use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -13,7 +14,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class ResultsController
 {
-    public function __construct(private Results $results, private Models $models, private SkillTable $skills, private Comparisons $comparisons)
+    public function __construct(private Results $results, private Models $models, private SkillTable $skills, private Comparisons $comparisons, private Changes $changes, private Moderation $moderation)
     {
     }
 
@@ -39,5 +40,17 @@ final readonly class ResultsController
     public function classes(#[CurrentUser] StaffUser $who, string $id): ComparisonsView
     {
         return $this->comparisons->show($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/results/markers', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function markers(#[CurrentUser] StaffUser $who, string $id): ModerationView
+    {
+        return $this->moderation->show($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/results/change', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function change(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] ?string $since = null): ChangeView
+    {
+        return $this->changes->show($who->teamId, $id, $since);
     }
 }

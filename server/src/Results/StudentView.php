@@ -8,6 +8,11 @@ final readonly class StudentView
 {
     /**
      * @param list<float> $others   marks of the attempts that do not count
+     * @param float       $waiting  marks that wait for a marker
+     * @param int         $rung     by the marks that count so far, from 1; 0 while none do
+     * @param FigureView  $pace     time beside the median of each question
+     * @param FigureView  $rushed   share of answers too fast to have been thought about
+     * @param string|null $manner   "rushing", "lagging" or neither
      * @param list<float> $averaged marks of the attempts whose mean counts, where there are several
      */
     public function __construct(
@@ -16,11 +21,16 @@ final readonly class StudentView
         public string $name,
         public float $marks,
         public float $of,
+        public float $waiting,
         public int $rung,
         public int $attempt,
         public array $others,
         public array $averaged,
         public string $state,
+        public FigureView $pace,
+        public FigureView $rushed,
+        public FigureView $sureAndWrong,
+        public ?string $manner,
     ) {
     }
 }

@@ -61,7 +61,7 @@ final readonly class Rosters
             [$fate, $note] = match (true) {
                 mb_strlen($row['name']) > 80 => ['fault', 'Longer than 80 characters.'],
                 preg_match('/\p{L}/u', $row['name']) !== 1 => ['fault', 'No letter in it.'],
-                isset($here[$folded]) => ['here', 'Already in this class.'],
+                isset($here[$folded]) => ['here', ''],
                 isset($seen[$folded]) => ['double', sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded])],
                 default => ['add', ''],
             };

@@ -14,7 +14,11 @@ use ChalkLadder\Server\Platform\Storage\Row;
 /** A response with what was made of it, by machine or by hand. */
 final readonly class Answer
 {
-    /** @param list<int|null>|null $handLevels the rubric level picked for each criterion */
+    /**
+     * @param list<int|null>|null $handLevels the rubric level picked for each criterion
+     * @param int|null            $millis     how long the question was in front of the student, in milliseconds
+     * @param int|null            $confidence how sure the student is, 1 to 3
+     */
     public function __construct(
         public string $entry,
         public int $try,
@@ -28,6 +32,8 @@ final readonly class Answer
         public bool $hintOpened = false,
         public string $savedAt = '',
         public int $markVersion = 0,
+        public ?int $millis = null,
+        public ?int $confidence = null,
     ) {
     }
 
@@ -50,6 +56,8 @@ final readonly class Answer
             $row->bool('hint_opened'),
             $row->time('saved_at'),
             $row->int('mark_version'),
+            $row->intOrNull('millis'),
+            $row->intOrNull('confidence'),
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class FaceView
         public string $unitUse,
         public array $criteria,
         public bool $hasHint,
+        public bool $asksConfidence,
     ) {
     }
 }

@@ -46,7 +46,7 @@ final readonly class Picture
                 $entry = $edition->paper()->entry($id);
                 if ($entry?->source !== null) {
                     $s = $entry->source;
-                    $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null);
+                    $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null, 0, null);
                 }
                 $item = $edition->own($id, $seed)?->item;
                 if ($item === null) {
@@ -69,6 +69,8 @@ final readonly class Picture
                     $answer->settled ?? false,
                     ($answer->hintOpened ?? false) ? $item->hint : null,
                     self::told($item, $answer, $conditions->feedback, $tellsAll, $score->marks[$id] ?? null),
+                    $answer->millis ?? 0,
+                    $answer?->confidence,
                 );
             }
         }
@@ -122,6 +124,7 @@ final readonly class Picture
             $rule instanceof NumberRule ? $rule->unitUse : 'none',
             $rule instanceof OpenRule ? array_map(static fn ($c): string => $c->name, $rule->criteria) : [],
             $item->hint !== '',
+            $item->confidence,
         );
     }
 

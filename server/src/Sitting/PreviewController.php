@@ -42,7 +42,7 @@ final readonly class PreviewController
         $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, 'preview'), $given);
         foreach ($input->saves as $save) {
             if ($edition->has($save->entry)) {
-                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $checking->outcome($save->entry, $save->value), hintOpened: $marked($input->hints, $save->entry, $save->try));
+                $answers[] = new Answer($save->entry, $save->try, $save->value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $checking->outcome($save->entry, $save->value), hintOpened: $marked($input->hints, $save->entry, $save->try), confidence: $save->confidence);
             }
         }
         foreach ($input->hints as $hint) {

@@ -75,7 +75,7 @@ final readonly class SittingStore
     /** @return list<Answer> */
     public function answers(StoredSitting $sitting): array
     {
-        $rows = $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
+        $rows = $this->database->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version, millis, confidence FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
         $given = [];
         foreach ($rows as $row) {
             $given[$row->text('entry')][$row->int('try')] = Response::fromArray($row->json('value'));
@@ -102,13 +102,13 @@ final readonly class SittingStore
     /** Writes a response unless a newer one is stored or it can no longer change. */
     public function write(string $sittingId, Answer $answer, string $clientId): bool
     {
-        return $this->database->run('INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
-            VALUES (:sitting, :entry, :try, :value, :counter, :client, :at, :credit, :verdict, :line, :readAs, :misconceptions)
+        return $this->database->run('INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions, millis, confidence)
+            VALUES (:sitting, :entry, :try, :value, :counter, :client, :at, :credit, :verdict, :line, :readAs, :misconceptions, :millis, :confidence)
             ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
-                credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
+                credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions, millis = greatest(r.millis, excluded.millis), confidence = coalesce(excluded.confidence, r.confidence)
             WHERE r.counter < excluded.counter AND NOT r.settled', [
             'sitting' => $sittingId, 'entry' => $answer->entry, 'try' => $answer->try, 'value' => Json::encode($answer->response->toArray()),
-            'counter' => $answer->counter, 'client' => $clientId, 'at' => $this->database->now(),
+            'counter' => $answer->counter, 'client' => $clientId, 'at' => $this->database->now(), 'millis' => $answer->millis, 'confidence' => $answer->confidence,
         ] + self::outcome($answer)) === 1;
     }
 
@@ -125,16 +125,16 @@ final readonly class SittingStore
     {
         $rows = array_map(static fn (array $a): array => [
             'e' => $a[0]->entry, 't' => $a[0]->try, 'v' => $a[0]->response->toArray(), 'n' => $a[0]->counter, 'i' => $a[1], 'c' => $a[0]->outcome->credit === null ? null : (string) $a[0]->outcome->credit,
-            'd' => $a[0]->outcome->verdict->value, 'l' => $a[0]->outcome->line, 'r' => mb_substr($a[0]->outcome->readAs, 0, 500), 'm' => '{'.implode(',', $a[0]->outcome->misconceptions).'}',
+            'd' => $a[0]->outcome->verdict->value, 'l' => $a[0]->outcome->line, 'r' => mb_substr($a[0]->outcome->readAs, 0, 500), 'm' => '{'.implode(',', $a[0]->outcome->misconceptions).'}', 's' => $a[0]->millis, 'k' => $a[0]->confidence,
         ], $answers);
         $row = $this->database->row("WITH here AS (
                 UPDATE sitting s SET at_entry = coalesce(:at, at_entry), version = version + 1 FROM handout h JOIN edition e ON e.id = h.edition_id
                 WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id AND h.visible AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
             ), kept AS (
-                INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions)
-                SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[] FROM here, jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text)
+                INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions, millis, confidence)
+                SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[], n.s, n.k FROM here, jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text, s int, k int)
                 ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
-                    credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions
+                    credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions, millis = greatest(r.millis, excluded.millis), confidence = coalesce(excluded.confidence, r.confidence)
                 WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry
             ) SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", ['at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id, 'rules' => $sitting->rulesVersion, 'walk' => Json::encode($sitting->walk->toArray()), 'now' => $this->database->now(), 'rows' => Json::encode($rows)]);
 

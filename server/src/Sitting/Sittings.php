@@ -92,7 +92,7 @@ final readonly class Sittings
             $id = $this->database->newId();
             $seed = bin2hex(random_bytes(8));
             $walk = Walk::start($edition->paper(), $conditions, $seed);
-            $this->database->insert('sitting', ['id' => $id, 'handout_id' => $handoutId, 'student_id' => $who->id, 'attempt' => $attempt, 'state' => 'open', 'seed' => $seed, 'walk' => Json::encode($walk->toArray()), 'at_entry' => $walk->steps($edition->paper())[0]['entry'] ?? null, 'opened_at' => $this->database->now()]);
+            $this->database->insert('sitting', ['id' => $id, 'handout_id' => $handoutId, 'student_id' => $who->id, 'attempt' => $attempt, 'state' => 'open', 'seed' => $seed, 'walk' => Json::encode($walk->toArray()), 'at_entry' => $walk->current()->entries[0] ?? null, 'opened_at' => $this->database->now()]);
             $this->events->dispatch(new SittingChanged($handoutId, $id));
 
             return $id;
@@ -250,7 +250,7 @@ final readonly class Sittings
             if ($own === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
                 return null;
             }
-            $answers[$save->entry] = [new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value)), $save->clientId];
+            $answers[$save->entry] = [new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value), millis: $save->millis, confidence: $save->confidence), $save->clientId];
         }
         $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
         $written = $this->store->writeAll($sitting, array_values($answers), $at);
@@ -268,7 +268,7 @@ final readonly class Sittings
         if ($own === null) {
             return 'unknown';
         }
-        $answer = new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value));
+        $answer = new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value), millis: $save->millis, confidence: $save->confidence);
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
             return $this->store->write($sitting->id, $answer, $save->clientId) ? 'kept' : 'older';
         }

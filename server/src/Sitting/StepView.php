@@ -10,8 +10,10 @@ use ChalkLadder\Server\Platform\OpenApi\Shape;
 final readonly class StepView
 {
     /**
-     * @param int                       $visit the pass it was shown in, from 1
-     * @param array<string, mixed>|null $value the stored response
+     * @param int                       $visit      the pass it was shown in, from 1
+     * @param array<string, mixed>|null $value      the stored response
+     * @param int                       $millis     how long it has been in front of the student, as far as is stored
+     * @param int|null                  $confidence how sure the student said they are, 1 to 3
      */
     public function __construct(
         public string $entry,
@@ -28,6 +30,8 @@ final readonly class StepView
         public bool $settled,
         public ?string $hint,
         public ?ToldView $told,
+        public int $millis,
+        public ?int $confidence,
     ) {
     }
 }

@@ -18,7 +18,7 @@ final class ExportsTest extends ApiCase
         $this->as($this->world->teacher);
         $rows = $this->csv("/handouts/$handout/responses.csv");
 
-        self::assertSame('student,attempt,question,title,try,response,verdict,credit,marked by,comment,saved at', implode(',', $rows[0]));
+        self::assertSame('student,attempt,question,title,try,response,verdict,credit,marked by,comment,saved at,seconds,confidence', implode(',', $rows[0]));
         self::assertSame(['Benoît Larsen', '1', '1', 'A choice question', '1', 'B wrong', 'wrong', '0', 'machine', ''], array_slice($rows[1], 0, 10));
         self::assertSame('12,34 m', $rows[2][5]);
         self::assertSame("Line one\nline \"two\", end", $rows[3][5]);

@@ -39,6 +39,9 @@ final class RegroupTest extends ApiCase
         self::assertSame($this->world->idea, $byIdea->text('groups.0.about'));
         self::assertCount(3, $byIdea->list('groups.0.members'));
         self::assertStringContainsString('2 of 2', $byIdea->text('groups.0.members.0.reason'));
+        self::assertEqualsWithDelta(0.5, $byIdea->at('groups.0.members.0.rate.value'), 1e-12);
+        self::assertSame(2, $byIdea->int('groups.0.members.0.rate.n'));
+        self::assertNull($byRung->at('groups.0.members.0.rate'), 'a rung is about no idea');
     }
 
     public function testGroupsAreFormedByAPlanAndKeepWhatTheyCan(): void

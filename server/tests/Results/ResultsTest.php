@@ -130,6 +130,30 @@ final class ResultsTest extends ApiCase
         self::assertSame(2, $results->int('students.0.rung'), '5 of 9 is on the second rung');
     }
 
+    public function testWhatWaitsForAMarkerPutsNobodyOnALowerRung(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76'], 'e-open' => ['text' => 'The moon.']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76']]);
+        $students = fn (): array => array_map(static fn (Json $s): array => [$s->at('marks'), $s->at('of'), $s->at('waiting'), $s->at('rung')], $this->results($handout)->list('students'));
+        self::assertEquals([[5, 9, 4, 3], [5, 9, 0, 2]], $students(), 'who left it blank has lost it; who waits has not');
+
+        $this->get('PUT', '/marks', ['sittingId' => $this->results($handout)->text('students.0.sittingId'), 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'comment' => '', 'markVersion' => 0]);
+        self::assertEquals([[5, 9, 0, 2], [5, 9, 0, 2]], $students());
+    }
+
+    public function testWhereNothingCountsYetNobodyIsOnARung(): void
+    {
+        $this->as($this->world->teacher)->get('PUT', '/papers/'.$this->world->paperId, ['paper' => ['sections' => [['id' => 's1', 'title' => 'Open', 'entries' => [['id' => 'e-open', 'kind' => 'question', 'item' => $this->world->items['open'], 'points' => '4']], 'route' => null]]] + $this->world->paperDocument(), 'version' => 1]);
+        $handout = $this->world->handOut([], $this->get('POST', '/papers/'.$this->world->paperId.'/publish', ['version' => 2])->text('editionId'));
+        $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The moon.']]);
+        $results = $this->results($handout);
+
+        self::assertSame(0, $results->int('students.0.rung'));
+        self::assertSame([0, 0, 0], $results->column('rungs', 'students'));
+        self::assertSame('rung', $this->get('GET', "/handouts/$handout/groups?by=rung")->text('aim'));
+    }
+
     public function testAMapNeedsEnoughToStandOn(): void
     {
         $handout = $this->world->handOut();
@@ -155,7 +179,11 @@ final class ResultsTest extends ApiCase
         self::assertSame([['Heights', 2]], array_map(static fn (Json $s): array => [$s->at('name'), $s->at('questions')], $skills->list('skills')));
         self::assertEquals([0.5, 2], [$skills->at('students.0.shares.0.value'), $skills->at('students.0.shares.0.n')]);
         self::assertEquals([1.0, 1], [$skills->at('students.1.shares.0.value'), $skills->at('students.1.shares.0.n')], 'what was not reached says nothing');
-        self::assertSame([0, 0], [$skills->at('students.0.standing.0'), $skills->at('students.1.standing.0')], 'too few to speak of strength');
+        self::assertSame([0, 0, 0, 0], [$skills->at('students.0.standing.0'), $skills->at('students.1.standing.0'), $skills->at('students.0.toOthers.0'), $skills->at('students.1.toOthers.0')], 'too few to speak of strength');
+        // 0.3 at the start; right, then wrong, by hand: 0.3·0.9/(0.3·0.9+0.7·0.25) = 0.6067, then 0.15 of the rest.
+        $right = 0.27 / 0.445;
+        self::assertEqualsWithDelta($right + 0.15 * (1 - $right), $skills->at('students.1.known.0.value'), 1e-12);
+        self::assertSame([2, 'few'], [$skills->at('students.0.known.0.n'), $skills->at('students.0.known.0.note')]);
     }
 
     public function testClassesAreComparedByTheShareOfTheMarks(): void

@@ -83,6 +83,22 @@ final class SittingTest extends ApiCase
         self::assertFalse($view->at('steps.0.open'));
     }
 
+    public function testAStudentBeginsWithTheSourceThatStandsFirst(): void
+    {
+        $source = ['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'The chart', 'html' => '<p>Soundings in metres</p>', 'picture' => null, 'alt' => '']];
+        $question = ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2'];
+        $paper = ['sections' => [['id' => 's1', 'title' => 'Chart', 'entries' => [$source, $question], 'route' => null]]] + $this->world->paperDocument();
+        $path = '/papers/'.$this->world->paperId;
+        $this->as($this->world->teacher)->get('PUT', $path, ['paper' => $paper, 'version' => 1]);
+        $handout = $this->world->handOut([], $this->get('POST', "$path/publish", ['version' => 2])->text('editionId'));
+        $view = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open");
+
+        self::assertSame(['chart', 'chart', 'The chart'], [$view->text('at'), $view->text('steps.0.entry'), $view->text('steps.0.source.title')]);
+        // Where they have gone since is where they go on.
+        $this->get('PUT', '/me/sittings/'.$view->text('id').'/responses', ['saves' => [], 'at' => 'e-text']);
+        self::assertSame('e-text', $this->get('POST', "/me/handouts/$handout/open")->text('at'));
+    }
+
     public function testRepeatsAreHarmlessAndLateArrivalsDoNotOverwriteNewerAnswers(): void
     {
         $handout = $this->world->handOut();

@@ -10,16 +10,22 @@ export default function MarkingRoute() {
   const { id = '', entry = '' } = useParams()
   const [params, setParams] = useSearchParams()
   const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
+  const second = params.get('second') === '1'
   const desk = useQuery({
-    queryKey: ['desk', id, entry],
-    queryFn: () => take(api.GET('/api/handouts/{id}/marking/{entry}', { params: { path: { id, entry } } })),
+    queryKey: ['desk', id, entry, second],
+    queryFn: () =>
+      take(
+        api.GET('/api/handouts/{id}/marking/{entry}', {
+          params: { path: { id, entry }, query: second ? { second: true } : {} },
+        }),
+      ),
     refetchOnWindowFocus: false,
   })
   if (desk.isPending) return <Loading what="Laying out the answers" />
   if (desk.isError) return <Failed error={desk.error} retry={() => void desk.refetch()} />
   return (
     <MarkingDesk
-      key={`${id}-${entry}-${desk.dataUpdatedAt}`}
+      key={`${id}-${entry}-${second}-${desk.dataUpdatedAt}`}
       desk={desk.data}
       startWithKey={params.get('key') === '1' && desk.data.item.type !== 'open'}
       onKeyShut={() => setParams({}, { replace: true })}

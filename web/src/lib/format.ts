@@ -21,6 +21,17 @@ export const marks = (value: number) => String(Math.round(value * 100) / 100)
 export const typeset = (sentence: string) =>
   sentence.replace(/(?<== )-(?=\d)/g, '−').replace(/ (?=[=%])|(?<==) /g, '\u00a0')
 
+/** A time as people say it: 4.2 s, 48 s, 2 min 5 s. */
+export function duration(seconds: number): string {
+  if (seconds < 9.95) return `${seconds.toFixed(1)} s`
+  const whole = Math.round(seconds)
+  const minutes = Math.floor(whole / 60)
+  return minutes === 0 ? `${whole} s` : whole % 60 === 0 ? `${minutes} min` : `${minutes} min ${whole % 60} s`
+}
+
+/** The three steps of confidence, the first for 1. */
+export const SURE = ['guessing', 'fairly sure', 'sure'] as const
+
 export const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 
 const DAY = 86_400_000

@@ -24,7 +24,7 @@ export function Dialog({ open, onClose, title, wide = false, children, foot }: P
             <Radix.Title className="flex-1 text-lg">{title}</Radix.Title>
             <Radix.Close asChild>
               <Button kind="quiet" size="small">
-                Close
+                Put away
               </Button>
             </Radix.Close>
           </header>

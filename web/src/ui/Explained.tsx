@@ -19,7 +19,7 @@ export function Explained({
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="cursor-help rounded underline decoration-line decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink"
+        className="inline-block min-h-6 min-w-6 cursor-help rounded underline decoration-line decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink"
         aria-label={`${label}: how was this computed?`}
       >
         {children}

@@ -82,8 +82,9 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
     onUpdate: ({ editor: e }) => latest.current(empty(e.getHTML())),
   })
   useEffect(() => {
-    // Only what comes from outside (undo, a reload) is put in; one's own typing is already there.
-    if (editor && !editor.isFocused && empty(editor.getHTML()) !== value)
+    // Only what comes from outside (undo, a reload) is put in; one's own typing is already there. A tree that was hidden
+    // for a moment comes back with an editor that has been taken down, and gets a new one with the next rendering.
+    if (editor && !editor.isDestroyed && !editor.isFocused && empty(editor.getHTML()) !== value)
       editor.commands.setContent(value, { emitUpdate: false })
   }, [editor, value])
   return (

@@ -36,7 +36,7 @@ const view = (id: string, title: string) => ({
   archived: false,
   defects: [],
   papers: ['Tides'],
-  record: { handouts: 4, students: 84, facility: 0.61, lines: [] },
+  record: { handouts: 4, students: 84, facility: 0.61, seconds: 48.2, lines: [] },
 })
 beforeEach(() =>
   serve({
@@ -61,7 +61,9 @@ describe('The bank', () => {
   it('reads the first question with its key and record', async () => {
     open()
     expect(await screen.findByRole('heading', { name: 'Neap tide' })).toBeTruthy()
-    expect(screen.getByText('61 % mean credit, 84 students in 4 handouts, first tries.')).toBeTruthy()
+    expect(
+      screen.getByText('61 % mean credit, 84 students in 4 handouts, first tries. Half answer within 48 s.'),
+    ).toBeTruthy()
     expect(screen.getByText(/Neap tide key/)).toBeTruthy()
     expect(screen.getByText('2 questions')).toBeTruthy()
   })

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, take } from '@/lib/api/client'
-import { percent, plural } from '@/lib/format'
+import { duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
@@ -216,6 +216,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
           <p>
             {record.facility === null ? '' : `${percent(record.facility)} mean credit, `}
             {plural(record.students, 'student')} in {plural(record.handouts, 'handout')}, first tries.
+            {record.seconds === null ? '' : ` Half answer within ${duration(record.seconds)}.`}
           </p>
         )}
         <p className="text-quiet">

@@ -1,6 +1,6 @@
 import { RichEditor } from '@/ui/RichEditor'
 import { ExactField } from '@/ui/ExactField'
-import { TextField } from '@/ui/Field'
+import { TextField, Tick } from '@/ui/Field'
 import { RuleEditor } from './RuleEditor'
 import { TermSelect } from './TermSelect'
 import type { Item } from './types'
@@ -15,8 +15,9 @@ export function ItemForm({
   onChange: (item: Item) => void
   faults?: Record<string, string>
 }) {
-  const set = (change: Partial<Pick<Item, 'title' | 'prompt' | 'points' | 'skill' | 'hint' | 'explanation'>>) =>
-    onChange({ ...item, ...change })
+  const set = (
+    change: Partial<Pick<Item, 'title' | 'prompt' | 'points' | 'skill' | 'hint' | 'explanation' | 'confidence'>>,
+  ) => onChange({ ...item, ...change })
   const ruleFaults = Object.entries(faults).filter(([path]) => path.startsWith('rule'))
   return (
     <div className="flex flex-col gap-5">
@@ -58,6 +59,11 @@ export function ItemForm({
           onChange={(explanation) => set({ explanation })}
         />
       </div>
+      <Tick
+        label="Ask students how sure they are of their answer"
+        checked={item.confidence ?? false}
+        onChange={(e) => set({ confidence: e.target.checked })}
+      />
     </div>
   )
 }

@@ -33,7 +33,6 @@ export function Meaning({
         placeholder="Feedback to the student"
         value={feedback}
         onChange={(e) => onFeedback(e.target.value)}
-        className="!py-1 text-[15px]"
       />
       <TermSelect
         kind="misconceptions"

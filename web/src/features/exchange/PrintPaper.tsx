@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { rational } from '@/lib/format'
+import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Failed, Loading } from '@/ui/States'
 
@@ -65,6 +65,16 @@ export default function PrintPaper() {
                     </span>
                   </div>
                   <AnswerPlace item={item} withKey={withKey} />
+                  {item.confidence && !withKey ? (
+                    <p className="mt-3 flex gap-5 text-sm">
+                      How sure are you?
+                      {SURE.map((word) => (
+                        <span key={word} className="flex items-center gap-1.5">
+                          <span aria-hidden className="inline-block size-3.5 border border-black" /> {word}
+                        </span>
+                      ))}
+                    </p>
+                  ) : null}
                 </div>
               </article>
             ) : null

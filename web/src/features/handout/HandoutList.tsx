@@ -97,7 +97,7 @@ export default function HandoutList() {
                         Show to students
                       </Button>
                     ) : (
-                      <span className="inline-flex gap-4">
+                      <span className="inline-flex items-baseline gap-4">
                         <Link className="font-semibold text-blue underline" to={`/lookout/${h.id}`}>
                           Lookout
                         </Link>

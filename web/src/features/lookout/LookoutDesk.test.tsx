@@ -117,6 +117,20 @@ describe('The Lookout', () => {
     expect(sent('GET', '/api/handouts/h1/lookout').length).toBe(before + 1)
   })
 
+  it('says plainly that nobody is at work when it closes', async () => {
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot([row('Ada', { state: 'handed in' })]),
+      'POST /api/handouts/h1/close': { handedIn: 0 },
+    })
+    const user = open()
+    await screen.findByText('Ada')
+    await user.click(screen.getByRole('button', { name: 'Close' }))
+    expect(await screen.findByText(/Nobody is at work/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Close the handout' }))
+    expect(await screen.findByText('Closed. Nobody was at work any more.')).toBeTruthy()
+    expect(sent('POST', '/api/handouts/h1/close')).toHaveLength(1)
+  })
+
   it('finds the silent ones', async () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: 'Silent 1' }))

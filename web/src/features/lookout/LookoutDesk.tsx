@@ -69,10 +69,14 @@ export default function LookoutDesk() {
   const close = async () => {
     setClosing(false)
     try {
-      await take(api.POST('/api/handouts/{id}/close', { params: { path: { id } } }))
+      const closed = await take(api.POST('/api/handouts/{id}/close', { params: { path: { id } } }))
       await client.invalidateQueries({ queryKey: key })
       void client.invalidateQueries({ queryKey: ['handouts'] })
-      toast('Closed. What students had entered has been handed in.')
+      toast(
+        closed.handedIn === 0
+          ? 'Closed. Nobody was at work any more.'
+          : 'Closed. What students had entered has been handed in.',
+      )
     } catch (thrown) {
       toast(problemOf(thrown).message, { bad: true })
     }
@@ -201,7 +205,7 @@ export default function LookoutDesk() {
           <>
             <Button onClick={() => setClosing(false)}>Keep it open</Button>
             <Button kind="do" onClick={() => void close()}>
-              Close and hand in {plural(working, 'open sitting')}
+              {working === 0 ? 'Close the handout' : `Close and hand in ${plural(working, 'open sitting')}`}
             </Button>
           </>
         }

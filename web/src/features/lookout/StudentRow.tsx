@@ -18,7 +18,7 @@ type Props = {
 export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen }: Props) {
   return (
     <tr
-      className={`border-b ${row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
+      className={`border-b ${open ? 'bg-sheet' : row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
       onClick={() => row.sittingId && onOpen(row.studentId)}
     >
       <th

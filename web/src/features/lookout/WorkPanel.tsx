@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, take } from '@/lib/api/client'
-import { moment } from '@/lib/format'
+import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Failed, Loading } from '@/ui/States'
@@ -48,6 +48,13 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
                   <Bar code={barOf(a.verdict)} />
                 </p>
                 <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
+                {a.seconds !== null || a.confidence !== null ? (
+                  <p className="pl-5 text-sm text-quiet">
+                    {[a.seconds === null ? '' : `in ${duration(a.seconds)}`, SURE[(a.confidence ?? 0) - 1] ?? '']
+                      .filter(Boolean)
+                      .join(', ')}
+                  </p>
+                ) : null}
                 {a.verdict !== 'right' && a.key ? <p className="pl-5 text-sm text-quiet">key: {a.key}</p> : null}
                 {a.misconceptions.length > 0 ? (
                   <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p>

@@ -49,7 +49,8 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
   const apply = () =>
     act(async () => {
       const done = await take(api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body }))
-      await refresh()
+      // Before the desk is laid out anew: it would open the dialog again over the way back.
+      onClose()
       toast(
         `Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`,
         {
@@ -59,8 +60,9 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
               .then(() => toast('The old key holds again, and the old marks.')),
         },
       )
-      onClose()
+      await refresh()
     })
+  const untouched = !accept && item === desk.item
   const nothing = effect && effect.gains.length + effect.loses.length === 0
   return (
     <Dialog
@@ -77,7 +79,12 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
             </Button>
           </>
         ) : (
-          <Button kind="do" disabled={busy} onClick={() => void preview()}>
+          <Button
+            kind="do"
+            disabled={busy || untouched}
+            title={untouched ? 'Change the key above first' : undefined}
+            onClick={() => void preview()}
+          >
             See who gains and who loses
           </Button>
         )

@@ -14,7 +14,13 @@ export function MarkPanel({ desk, marking, onAccept }: Props) {
   return (
     <div className="flex flex-col gap-5">
       {open ? <Rubric marking={marking} /> : <MachineMark answer={answer} marking={marking} onAccept={onAccept} />}
-      <Comment shelf={desk.shelf} marking={marking} />
+      {desk.second ? (
+        <p className="text-[15px] text-quiet">
+          What you give here changes no mark. It is held against the first mark in the results, under Markers.
+        </p>
+      ) : (
+        <Comment shelf={desk.shelf} marking={marking} />
+      )}
       <Total desk={desk} marking={marking} />
     </div>
   )

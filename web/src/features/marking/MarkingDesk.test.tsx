@@ -59,6 +59,7 @@ const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['Markin
     { label: 'Answer 0', answers: [0, 2] },
     { label: 'Answer 1', answers: [1] },
   ],
+  second: false,
   shelf: ['Name the sun too.'],
   questions: [{ entry: 'e4', number: 4, title: 'Why two tides?', waiting: 3 }],
   namesHidden: false,
@@ -229,5 +230,50 @@ describe('Correcting the machine', () => {
     expect(screen.queryByRole('button', { name: /Accept for all/ })).toBeNull()
     expect(screen.queryByRole('button', { name: 'Change the key' })).toBeNull()
     expect(screen.queryByRole('button', { name: 'Return' })).toBeNull()
+  })
+})
+
+describe('Marking a second time', () => {
+  const second = (change: Partial<Schemas['MarkingDeskView']> = {}) => desk({ second: true, shelf: [], ...change })
+
+  it('keeps levels as a second mark, which changes no mark and takes no comment', async () => {
+    serve({ 'PUT /api/second-marks': null })
+    const user = open(second())
+    expect(screen.getByText(/second marking, first marks hidden/)).toBeTruthy()
+    expect(screen.queryByLabelText('Comment')).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Return' })).toBeNull()
+    await user.keyboard('10{Enter}')
+    expect(atHand().getByText('Answer 2')).toBeTruthy()
+    expect(bodies('PUT', '/api/second-marks')).toEqual([{ sittingId: 's0', entry: 'e4', try: 1, levels: [1, 0] }])
+    expect(bodies('PUT', '/api/marks')).toEqual([])
+    expect(await screen.findByText('1 of 3 marked')).toBeTruthy()
+  })
+
+  it('goes back to the last one to change it, since there is no taking it back to none', async () => {
+    serve({ 'PUT /api/second-marks': null })
+    const user = open(second())
+    await user.keyboard('10{Enter}')
+    await screen.findByText('1 of 3 marked')
+    await user.keyboard('z')
+    expect(atHand().getByText('Answer 0')).toBeTruthy()
+    expect(bodies('PUT', '/api/second-marks')).toHaveLength(1)
+    await user.keyboard('01{Enter}')
+    expect(bodies('PUT', '/api/second-marks')[1]).toMatchObject({ sittingId: 's0', levels: [0, 1] })
+  })
+
+  it('leads to how far the two agree once all are marked', async () => {
+    const answers = [answer(0), answer(1)].map((a) => ({ ...a, byHand: true, levels: [1, 1] }))
+    open(second({ answers, sets: [{ label: 'Both', answers: [0, 1] }] }))
+    expect(screen.getByText(/All 2 answers to this question are marked a second time/)).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'How far do you agree?' }).getAttribute('href')).toBe(
+      '/results/h1?view=markers',
+    )
+  })
+
+  it('says so where nobody else has marked yet, and is no act for a machine’s question', () => {
+    open(second({ answers: [], sets: [] }))
+    expect(screen.getByText(/Nobody else has marked an answer to this question yet/)).toBeTruthy()
+    open(desk({ item: written, answers: [], sets: [] }))
+    expect(screen.queryByRole('button', { name: 'Mark a second time' })).toBeNull()
   })
 })

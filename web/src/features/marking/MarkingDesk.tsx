@@ -41,7 +41,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
     <>
       <Head
         title={desk.title}
-        note={`Question ${desk.number} · ${desk.handout}${desk.namesHidden ? ' · names hidden' : ''}`}
+        note={`Question ${desk.number} · ${desk.handout}${desk.second ? ' · second marking, first marks hidden' : ''}${desk.namesHidden ? ' · names hidden' : ''}`}
       >
         <span className="text-[15px] text-quiet tabular-nums">
           {marked} of {answers.length} marked
@@ -63,7 +63,14 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           ))}
         </select>
         {mayChangeKey && !open ? <Button onClick={() => setKeyOpen({ accept: null })}>Change the key</Button> : null}
-        {mayChangeKey ? (
+        {open ? (
+          <Button
+            onClick={() => void navigate(`/marking/${desk.handoutId}/${desk.entry}${desk.second ? '' : '?second=1'}`)}
+          >
+            {desk.second ? 'First marks' : 'Mark a second time'}
+          </Button>
+        ) : null}
+        {mayChangeKey && !desk.second ? (
           <Button kind="do" onClick={() => setReturning(true)}>
             Return
           </Button>
@@ -84,7 +91,10 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
             <AnswerSheet answer={answer} set={set} at={at} open={open} />
           ) : (
             <p className="rounded border border-dashed border-edge p-6 text-quiet">
-              Nobody has handed in an answer to this question. <Link to="/marking">Back to marking</Link>
+              {desk.second
+                ? 'Nobody else has marked an answer to this question yet.'
+                : 'Nobody has handed in an answer to this question.'}{' '}
+              <Link to="/marking">Back to marking</Link>
             </p>
           )}
           {ahead.map((p) => (
@@ -98,7 +108,12 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           ))}
           {marked === answers.length && answers.length > 0 && open ? (
             <p role="status" className="text-good">
-              ✓ All {plural(answers.length, 'answer')} to this question are marked.
+              ✓ All {plural(answers.length, 'answer')} to this question are marked{desk.second ? ' a second time' : ''}.{' '}
+              {desk.second && mayChangeKey ? (
+                <Link to={`/results/${desk.handoutId}?view=markers`} className="underline">
+                  How far do you agree?
+                </Link>
+              ) : null}
             </p>
           ) : null}
         </div>

@@ -45,6 +45,16 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     const before = answers[place]
     if (!before) return false
     try {
+      if (desk.second) {
+        const given = (change.levels ?? []).filter((l) => l !== null)
+        await take(
+          api.PUT('/api/second-marks', {
+            body: { sittingId: before.sittingId, entry: desk.entry, try: before.try, levels: given },
+          }),
+        )
+        setAnswers((old) => old.map((a, i) => (i === place ? { ...a, levels: given, byHand: true } : a)))
+        return true
+      }
       const mark = await take(
         api.PUT('/api/marks', {
           body: {
@@ -97,6 +107,11 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
   const undo = async () => {
     const last = trail.current.pop()
     if (!last) return
+    // A second mark is kept or changed; there is no taking it back to none.
+    if (desk.second && !last.before.byHand) {
+      setAt(last.place)
+      return
+    }
     setAt(last.place)
     if (
       await put(last.place, {
@@ -119,7 +134,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     Enter: { label: 'Keep the mark and go to the next answer', run: () => void keep() },
     ArrowRight: { label: 'Next answer', run: () => step(1) },
     ArrowLeft: { label: 'Previous answer', run: () => step(-1) },
-    c: { label: 'Write a comment', run: () => box.current?.focus() },
+    ...(desk.second ? {} : { c: { label: 'Write a comment', run: () => box.current?.focus() } }),
     z: { label: 'Take the last mark back', run: () => void undo() },
     Escape: { label: 'Leave the comment', run: () => box.current?.blur(), inFields: true },
     'Ctrl+Enter': { label: 'Keep and next, from the comment', run: () => void keep(), inFields: true },

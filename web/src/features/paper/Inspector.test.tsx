@@ -59,7 +59,14 @@ function Desk({ paper = start, at = null, said = proof }: { paper?: Paper; at?: 
         />
       </nav>
       <main>
-        <Inspector paper={doc} proof={said} selected={place} onChange={setDoc} onSelect={setPlace} />
+        <Inspector
+          paper={doc}
+          proof={said}
+          selected={place}
+          onChange={setDoc}
+          onSelect={setPlace}
+          onRehearse={() => undefined}
+        />
       </main>
     </>
   )

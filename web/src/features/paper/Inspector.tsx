@@ -11,10 +11,11 @@ type Props = {
   selected: string | null
   onChange: (paper: Paper) => void
   onSelect: (id: string | null) => void
+  onRehearse: () => void
 }
 
 /** What can be said of, and set for, the part that is selected; below it, the whole paper. */
-export function Inspector({ paper, proof, selected, onChange, onSelect }: Props) {
+export function Inspector({ paper, proof, selected, onChange, onSelect, onRehearse }: Props) {
   const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === selected)
   const section = entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)
   return (
@@ -81,6 +82,11 @@ export function Inspector({ paper, proof, selected, onChange, onSelect }: Props)
             </li>
           ))}
         </ul>
+        {proof.mostQuestions > 0 ? (
+          <Button className="mt-3" hint="r" onClick={onRehearse}>
+            Rehearse
+          </Button>
+        ) : null}
       </section>
     </div>
   )

@@ -67,6 +67,17 @@ const serving = (by: object = {}) =>
   })
 const open = (view = stored(), at = '/papers/p1') =>
   show(<PaperDesk stored={view} question={(item) => <p>{item.title} in full</p>} />, at, '/papers/:id')
+const rehearsed = {
+  students: 400,
+  questions: 2,
+  known: 0,
+  timed: 0,
+  ways: [],
+  lengths: [],
+  abilities: [],
+  routes: [],
+  seconds: [60, 90, 120],
+}
 const address = () => screen.getByLabelText('address').textContent
 const last = () => (bodies('PUT', '/api/papers/p1').at(-1) as { paper: Paper } | undefined)?.paper
 const outline = () =>
@@ -207,6 +218,22 @@ describe('Publishing', () => {
     await user.click(screen.getByRole('button', { name: 'Publish edition 1' }))
     expect(await screen.findByText(/This cannot be published yet\. A question has gone\./)).toBeTruthy()
   })
+})
+
+it('is rehearsed as it stands: what was just changed is saved first', async () => {
+  serving({ 'POST /api/papers/p1/rehearsal': rehearsed })
+  const user = open()
+  await user.type(screen.getAllByLabelText('Title')[0] as HTMLElement, '!')
+  await user.click(screen.getByRole('button', { name: /Rehearse/ }))
+  expect(await screen.findByText('400 made-up students sit this draft')).toBeTruthy()
+  expect((await screen.findByText(/Half are done within/)).textContent).toContain('1 min 30 s')
+  expect(sent('PUT', '/api/papers/p1')).toHaveLength(1)
+})
+
+it('offers no rehearsal of nothing', () => {
+  serving()
+  open(stored({ proof: { ...proof, leastQuestions: 0, mostQuestions: 0 } }))
+  expect(screen.queryByRole('button', { name: /Rehearse/ })).toBeNull()
 })
 
 it('a paper that somebody else changed keeps what was typed until the newer one is opened', async () => {

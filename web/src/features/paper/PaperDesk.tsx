@@ -22,6 +22,7 @@ import {
 } from './draft'
 import { Inspector } from './Inspector'
 import { Outline } from './Outline'
+import { Rehearsal } from './Rehearsal'
 import { SourceForm } from './SourceForm'
 import { useDraft } from './useDraft'
 
@@ -38,6 +39,7 @@ export default function PaperDesk({ stored, question }: Props) {
     paper.sections[0]?.entries[0]?.id ?? paper.sections[0]?.id ?? null,
   )
   const [picking, setPicking] = useState(false)
+  const [rehearsing, setRehearsing] = useState(false)
   // Questions taken in this sitting are known by title before the save brings them in full.
   const [taken, setTaken] = useState<Record<string, { title: string }>>({})
   const navigate = useNavigate()
@@ -104,6 +106,9 @@ export default function PaperDesk({ stored, question }: Props) {
     await draft.flush()
     void navigate(`/bank/new/${type}?paper=${stored.id}&at=${entry?.id ?? section?.id ?? ''}`)
   }
+  const rehearse = () => {
+    if (view.proof.mostQuestions > 0) void draft.flush().then(() => setRehearsing(true))
+  }
   const publish = async () => {
     try {
       const published = await draft.publish()
@@ -123,6 +128,7 @@ export default function PaperDesk({ stored, question }: Props) {
     'Alt+ArrowUp': { label: 'Move the part up', run: () => entry && change(stepped(paper, entry.id, -1)) },
     a: { label: 'Take questions from the bank', run: () => setPicking(true) },
     s: { label: 'Add a source', run: addSource },
+    r: { label: 'Rehearse', run: rehearse },
     Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
   })
   const said =
@@ -210,7 +216,14 @@ export default function PaperDesk({ stored, question }: Props) {
           </div>
         }
         right={
-          <Inspector paper={paper} proof={view.proof} selected={selected} onChange={change} onSelect={setSelected} />
+          <Inspector
+            paper={paper}
+            proof={view.proof}
+            selected={selected}
+            onChange={change}
+            onSelect={setSelected}
+            onRehearse={rehearse}
+          />
         }
       >
         <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
@@ -249,6 +262,7 @@ export default function PaperDesk({ stored, question }: Props) {
           ))}
         </div>
       </Desk>
+      <Rehearsal paperId={stored.id} version={view.version} open={rehearsing} onClose={() => setRehearsing(false)} />
       <BankPicker
         open={picking}
         onClose={() => setPicking(false)}

@@ -14,7 +14,7 @@ const group = (
   name,
   about: null,
   nextStep: '',
-  members: members.map((m) => ({ studentId: m, name: m, reason: `${m} chose so.` })),
+  members: members.map((m) => ({ studentId: m, name: m, reason: `${m} chose so.`, rate: null })),
   handouts: [],
   ...change,
 })
@@ -68,6 +68,18 @@ describe('A proposed grouping', () => {
     propose()
     expect(await screen.findByText('Ada chose so.')).toBeTruthy()
     expect(inGroup('Adds instead').getByText('2 students · Draw the curve.')).toBeTruthy()
+  })
+
+  it('says how often a student shows the group’s idea, with interval and formula', async () => {
+    const rate = { value: 0.5, n: 2, low: 0.147, high: 0.853, formula: 'Posterior mean.', note: 'few' }
+    const members = [{ studentId: 'Ada', name: 'Ada', reason: 'Showed this idea 2 of 2 times.', rate }]
+    serve({ 'GET /api/handouts/h1/groups': { ...proposal, groups: [{ ...group('Adds instead', []), members }] } })
+    const user = propose()
+    expect((await screen.findByText(/Showed this idea 2 of 2 times/)).textContent).toBe(
+      'Showed this idea 2 of 2 times. Rate 50 %, 15 to 85 %, few.',
+    )
+    await user.click(screen.getByRole('button', { name: 'Rate of Ada: how was this computed?' }))
+    expect(await screen.findByText('Posterior mean.')).toBeTruthy()
   })
 
   it('is changed by hand, step by step back, and says who moved whom', async () => {

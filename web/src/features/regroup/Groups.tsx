@@ -1,4 +1,5 @@
-import { plural, typeset } from '@/lib/format'
+import { percent, plural, typeset } from '@/lib/format'
+import { Explained } from '@/ui/Explained'
 import type { Group } from './groups'
 
 /** Groups side by side, with why each student is there; moved by dragging, or by the list beside the name. */
@@ -51,7 +52,21 @@ export function Groups({ groups, onMove }: { groups: Group[]; onMove?: (studentI
                     </select>
                   ) : null}
                 </div>
-                <p className="text-sm text-quiet">{typeset(m.reason)}</p>
+                <p className="text-sm text-quiet">
+                  {typeset(m.reason)}
+                  {m.rate && m.rate.value !== null ? (
+                    <>
+                      {' Rate '}
+                      <Explained figure={m.rate} label={`Rate of ${m.name}`} show={percent}>
+                        <span className="tabular-nums">{percent(m.rate.value)}</span>
+                      </Explained>
+                      {m.rate.low === null || m.rate.high === null
+                        ? ''
+                        : `, ${percent(m.rate.low).replace(' %', '')} to ${percent(m.rate.high)}`}
+                      {m.rate.note === 'few' ? ', few' : ''}.
+                    </>
+                  ) : null}
+                </p>
               </li>
             ))}
           </ul>

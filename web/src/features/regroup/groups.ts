@@ -40,7 +40,7 @@ export function movedTo(groups: Group[], studentId: string, to: number): Group[]
     i === from
       ? { ...g, members: g.members.filter((m) => m !== member) }
       : i === to
-        ? { ...g, members: [...g.members, { ...member, reason }] }
+        ? { ...g, members: [...g.members, { ...member, reason, rate: null }] }
         : g,
   )
 }

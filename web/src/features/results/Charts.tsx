@@ -37,7 +37,7 @@ export function Distribution({ bins }: { bins: Schemas['ResultsBinView'][] }) {
               </text>
             ) : null}
             <text x={i * step + step / 2} y={h + 13} textAnchor="middle" className="fill-quiet text-[11px]">
-              {b.to - b.from <= 1 ? b.from : `${b.from}–${b.to}`}
+              {b.to - b.from <= 1 && i < bins.length - 1 ? b.from : `${b.from}–${b.to}`}
             </text>
           </g>
         ))}

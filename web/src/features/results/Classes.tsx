@@ -4,10 +4,7 @@ import { percent, plural } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { Failed, Loading } from '@/ui/States'
 import { Whisker } from './Charts'
-import { two } from './figures'
-
-/** A difference of two shares is told in points of a hundred, not in per cent of anything. */
-const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(Math.round(100 * x))} points`
+import { points, two } from './figures'
 
 /** How do the classes differ? Whole marks first, then questions that differ among students of the same score. */
 export function Classes({ id }: { id: string }) {

@@ -1,7 +1,7 @@
 import { Fragment } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
-import { percent, plural, typeset } from '@/lib/format'
+import { duration, percent, plural, SURE, typeset } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { OptionLines, Whisker } from './Charts'
 import { two } from './figures'
@@ -28,6 +28,9 @@ export function QuestionTable({
             r
           </th>
           <th className="px-2 text-right font-medium">Blank</th>
+          <th className="px-2 text-right font-medium" title="Median time to the first answer">
+            Time
+          </th>
           <th className="px-2 font-medium">To look at</th>
         </tr>
       </thead>
@@ -63,6 +66,15 @@ export function QuestionTable({
               )}
             </td>
             <td className="px-2 text-right tabular-nums">{q.omitted || ''}</td>
+            <td className="px-2 text-right whitespace-nowrap">
+              {q.medianTime.value === null ? (
+                <span className="text-quiet">–</span>
+              ) : (
+                <Explained figure={q.medianTime} label={`Median time of question ${q.number}`} show={duration}>
+                  <span className="tabular-nums">{duration(q.medianTime.value)}</span>
+                </Explained>
+              )}
+            </td>
             <td className="px-2">
               {q.flags.map((f) => (
                 <span
@@ -174,6 +186,7 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
           ),
         )}
       </dl>
+      {q.confidence.length > 0 ? <HowRight q={q} /> : null}
       {q.notReached > 0 ? <p className="text-[15px]">{plural(q.notReached, 'student')} did not reach it.</p> : null}
       <div className="no-print flex flex-wrap gap-2">
         <Link className={link} to={`/marking/${handoutId}/${q.entry}`}>
@@ -192,5 +205,49 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
         </p>
       ) : null}
     </section>
+  )
+}
+
+/** Were they right when they were sure? A line a level; the values stand beside it. */
+function HowRight({ q }: { q: Question }) {
+  return (
+    <div>
+      <h3 className="font-head font-semibold">Were they right when they were sure?</h3>
+      <table className="w-full text-[15px]">
+        <thead className="sr-only">
+          <tr>
+            <th>How sure</th>
+            <th>Mean credit, with 95 %</th>
+            <th>n</th>
+          </tr>
+        </thead>
+        <tbody>
+          {q.confidence.map(({ level, credit }) => (
+            <tr key={level} className="border-b">
+              <td className="py-1">{SURE[level - 1]}</td>
+              <td className="px-2 whitespace-nowrap">
+                <Whisker figure={credit} />{' '}
+                {credit.value === null ? null : (
+                  <Explained figure={credit} label={`Mean credit, ${SURE[level - 1]}`} show={two}>
+                    <span className="tabular-nums">{two(credit.value)}</span>
+                  </Explained>
+                )}
+              </td>
+              <td className="text-right text-sm whitespace-nowrap text-quiet tabular-nums">n = {credit.n}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {q.sureAndWrong && q.sureAndWrong.value !== null ? (
+        <p className="mt-1 text-[15px]">
+          Sure and wrong:{' '}
+          <Explained figure={q.sureAndWrong} label={`Sure and wrong, question ${q.number}`} show={percent}>
+            <b className="tabular-nums">{percent(q.sureAndWrong.value)}</b>
+          </Explained>{' '}
+          of {q.sureAndWrong.n}
+          {q.sureAndWrong.note === 'few' ? ', few' : ''}
+        </p>
+      ) : null}
+    </div>
   )
 }

@@ -37,6 +37,9 @@ const question = (
   options: [],
   lines: [],
   flags: [],
+  medianTime: figure(null),
+  confidence: [],
+  sureAndWrong: null,
   ...change,
 })
 const option = (letter: string, key: boolean, count: number, upper: number): Schemas['ResultsOptionView'] => ({
@@ -52,6 +55,12 @@ const option = (letter: string, key: boolean, count: number, upper: number): Sch
   rest: 0.1,
   works: null,
   misconception: key ? null : 'adds instead of subtracts',
+})
+const manner = (pace: number | null, word: string | null, sureAndWrong: Schemas['ResultsFigureView']) => ({
+  pace: figure(pace, { n: 7, low: pace && pace / 2, high: pace && pace * 2, formula: 'Time over the median time.' }),
+  rushed: pace === null ? figure(null) : figure(word ? 4 / 7 : 0, { n: 7 }),
+  sureAndWrong,
+  manner: word,
 })
 const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['ResultsResultsView'] =>
   ({
@@ -124,11 +133,13 @@ const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['
         name: 'Ada',
         marks: 1,
         of: 3,
+        waiting: 1,
         rung: 1,
         attempt: 2,
         others: [0.5],
         averaged: [],
         state: 'marked',
+        ...manner(0.12, 'rushing', figure(2 / 3, { n: 3, note: 'few' })),
       },
       {
         studentId: 's2',
@@ -136,11 +147,13 @@ const results = (change: Partial<Schemas['ResultsResultsView']> = {}): Schemas['
         name: 'Benoît',
         marks: 3,
         of: 3,
+        waiting: 0,
         rung: 2,
         attempt: 1,
         others: [],
         averaged: [3, 2.5, 3.5],
         state: 'marked',
+        ...manner(1.1, null, figure(null, { n: 0 })),
       },
     ],
     ...change,
@@ -174,6 +187,16 @@ describe('Results', () => {
     await user.keyboard('4')
     expect(screen.getByText('attempt 2 counts; others 0.5')).toBeTruthy()
     expect(screen.getByText('mean of 3, 2.5, 3.5')).toBeTruthy()
+    expect(screen.getByText(', 1 wait').closest('td')?.textContent).toBe('1 of 3, 1 wait')
+  })
+
+  it('put nobody on a rung whose work still waits as a whole', async () => {
+    const students = results().students.map((s, i) => (i === 0 ? { ...s, rung: 0, waiting: 3 } : s))
+    serve({ 'GET /api/handouts/h1/results': results({ students, waiting: 1 }) })
+    open('/results/h1?view=students')
+    const ada = within((await screen.findByRole('cell', { name: 'Ada' })).closest('tr') as HTMLElement)
+    expect(ada.getByText('not yet')).toBeTruthy()
+    expect(screen.getByText(/without those that wait for a marker; n = 1/)).toBeTruthy()
   })
 
   it('name who shows an idea, how often it was on offer, and the next step', async () => {
@@ -196,6 +219,57 @@ describe('Results', () => {
     expect(screen.getByLabelText('address').textContent).toBe('/results/h1?q=e2')
     await user.keyboard('r')
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/groups/of/h1'))
+  })
+
+  it('say who rushes and who is wrongly sure, those to look at first', async () => {
+    const user = open()
+    await screen.findByText('Question 1')
+    await user.keyboard('6')
+    expect(screen.getByRole('img', { name: /Rushing: Ada. Lagging: nobody./ })).toBeTruthy()
+    const rows = screen.getAllByRole('row').slice(1)
+    expect(rows.map((r) => r.textContent)).toEqual([
+      'Ada0.120.06–0.244 of 72 of 3rushing',
+      'Benoît1.100.55–2.200 of 7–',
+    ])
+    await user.click(screen.getByRole('button', { name: 'Pace of Ada: how was this computed?' }))
+    expect((await screen.findByText('Time over the median time.')).parentElement?.textContent).toContain('n = 7')
+  })
+
+  it('say that no times are known where none are', async () => {
+    const nobody = manner(null, null, figure(null))
+    serve({
+      'GET /api/handouts/h1/results': results({ students: results().students.map((s) => ({ ...s, ...nobody })) }),
+    })
+    open('/results/h1?view=pace')
+    expect(await screen.findByText(/No times are known here/)).toBeTruthy()
+  })
+
+  it('tell a question’s median time, and whether the sure were right', async () => {
+    serve({
+      'GET /api/handouts/h1/results': results({
+        questions: [
+          question(1, {
+            medianTime: figure(48.4, { formula: 'The middle of the times.' }),
+            confidence: [
+              { level: 1, credit: figure(0.25, { n: 8 }) },
+              { level: 3, credit: figure(0.4, { n: 20 }) },
+            ],
+            sureAndWrong: figure(0.6, { n: 20 }),
+          }),
+        ],
+      }),
+    })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Median time of question 1: how was this computed?' }))
+    expect(await screen.findByText('The middle of the times.')).toBeTruthy()
+    const levels = within(screen.getByRole('heading', { name: /right when they were sure/ }).parentElement!)
+    expect(
+      levels
+        .getAllByRole('row')
+        .slice(1)
+        .map((r) => r.textContent),
+    ).toEqual(['guessing 0.25n = 8', 'sure 0.40n = 20'])
+    expect(screen.getByText('Sure and wrong:', { exact: false }).textContent).toBe('Sure and wrong: 60 % of 20')
   })
 
   it('show no figure where there is none', async () => {
@@ -288,25 +362,6 @@ describe('Results', () => {
     })
     open('/results/h1?view=map')
     expect(await screen.findByText(/A map needs at least 30 students/)).toBeTruthy()
-  })
-
-  it('show skills with what is strong and weak in words', async () => {
-    serve({
-      'GET /api/handouts/h1/results': results(),
-      'GET /api/handouts/h1/results/skills': {
-        skills: [{ id: 'k1', name: 'Chart scale', questions: 3, share: figure(0.5) }],
-        students: [
-          { studentId: 's1', name: 'Ada', shares: [figure(0.9)], standing: [1] },
-          { studentId: 's2', name: 'Benoît', shares: [figure(null)], standing: [0] },
-        ],
-      },
-    })
-    open('/results/h1?view=skills')
-    const ada = within((await screen.findByRole('rowheader', { name: 'Ada' })).closest('tr') as HTMLElement)
-    expect(ada.getByText('▲ strong')).toBeTruthy()
-    expect(ada.getByText('90 %')).toBeTruthy()
-    const ben = within(screen.getByRole('rowheader', { name: 'Benoît' }).closest('tr') as HTMLElement)
-    expect(ben.getByText('–')).toBeTruthy()
   })
 
   it('compare classes in points, and name questions that differ at equal scores', async () => {

@@ -8,10 +8,13 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Explained } from '@/ui/Explained'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { Change } from './Change'
 import { Classes } from './Classes'
 import { Confusions } from './Confusions'
-import { two } from './figures'
+import { gravest, two } from './figures'
+import { Markers } from './Markers'
 import { Misconceptions } from './Misconceptions'
+import { Pace } from './Pace'
 import { ModelPanel, PersonMap } from './PersonMap'
 import { QuestionPanel, QuestionTable } from './Questions'
 import { Skills } from './Skills'
@@ -19,7 +22,18 @@ import { Rungs, Students } from './Students'
 
 type Results = Schemas['ResultsResultsView']
 type Question = Schemas['ResultsQuestionView']
-const VIEWS = ['questions', 'confusions', 'misconceptions', 'students', 'skills', 'classes', 'map'] as const
+const VIEWS = [
+  'questions',
+  'confusions',
+  'misconceptions',
+  'students',
+  'skills',
+  'pace',
+  'classes',
+  'change',
+  'map',
+  'markers',
+] as const
 type View = (typeof VIEWS)[number]
 const named = (view: View) => view.charAt(0).toUpperCase() + view.slice(1)
 
@@ -31,9 +45,11 @@ export default function ResultsDesk() {
     queryKey: ['results', id],
     queryFn: () => take(api.GET('/api/handouts/{id}/results', { params: { path: { id } } })),
   })
-  const view = VIEWS.find((v) => v === params.get('view')) ?? 'questions'
   const questions = results.data?.questions ?? []
-  const flagged = questions.find((q) => q.flags.some((f) => f.kind !== 'few'))
+  // Only open answers have markers who could differ.
+  const views = VIEWS.filter((v) => v !== 'markers' || questions.some((q) => q.type === 'open'))
+  const view = views.find((v) => v === params.get('view')) ?? 'questions'
+  const flagged = gravest(questions)
   const rivalled = view === 'confusions' ? results.data?.confusions[0]?.entry : undefined
   const chosen = questions.find((q) => q.entry === (params.get('q') ?? rivalled)) ?? flagged ?? questions[0]
   const set = (name: string, value: string) =>
@@ -46,7 +62,7 @@ export default function ResultsDesk() {
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
     ...Object.fromEntries(
-      VIEWS.map((v, i) => [String(i + 1), { label: named(v), run: () => set('view', v) }] as const),
+      views.map((v, i) => [String((i + 1) % 10), { label: named(v), run: () => set('view', v) }] as const),
     ),
     r: { label: 'Regroup', run: () => void navigate(`/groups/of/${id}`) },
   })
@@ -90,8 +106,12 @@ export default function ResultsDesk() {
         >
           <div className="px-6 py-4">
             <Figures results={r} />
-            <div role="group" aria-label="What to read" className="no-print mt-4 flex gap-5 border-b pb-1 text-[15px]">
-              {VIEWS.map((v, i) => (
+            <div
+              role="group"
+              aria-label="What to read"
+              className="no-print mt-4 flex flex-wrap gap-x-4 gap-y-1 border-b pb-1 text-[15px]"
+            >
+              {views.map((v, i) => (
                 <button
                   key={v}
                   aria-pressed={view === v}
@@ -100,7 +120,7 @@ export default function ResultsDesk() {
                       ? 'font-bold underline decoration-rust decoration-4 underline-offset-[7px]'
                       : 'text-quiet hover:text-ink'
                   }
-                  title={`Key: ${i + 1}`}
+                  title={`Key: ${(i + 1) % 10}`}
                   onClick={() => set('view', v)}
                 >
                   {named(v)}
@@ -117,8 +137,14 @@ export default function ResultsDesk() {
               <Students results={r} />
             ) : view === 'skills' ? (
               <Skills id={id} />
+            ) : view === 'pace' ? (
+              <Pace students={r.students} />
             ) : view === 'classes' ? (
               <Classes id={id} />
+            ) : view === 'markers' ? (
+              <Markers id={id} />
+            ) : view === 'change' ? (
+              <Change id={id} since={params.get('since')} onSince={(earlier) => set('since', earlier)} />
             ) : (
               <PersonMap id={id} />
             )}

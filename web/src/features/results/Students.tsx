@@ -6,7 +6,7 @@ import { Distribution } from './Charts'
 type Results = Schemas['ResultsResultsView']
 
 export function Rungs({ results: r }: { results: Results }) {
-  const n = r.students.length
+  const n = r.students.filter((s) => s.rung > 0).length
   return (
     <section className="flex flex-col gap-6">
       <Distribution bins={r.bins} />
@@ -26,7 +26,8 @@ export function Rungs({ results: r }: { results: Results }) {
           ))}
         </ul>
         <p className="mt-2 text-sm text-quiet">
-          By the share of the marks of the questions that each student’s way led to, n = {n}.
+          By the share of the marks of the questions that each student’s way led to
+          {r.waiting > 0 ? ', without those that wait for a marker' : ''}; n = {n}.
         </p>
       </div>
     </section>
@@ -50,10 +51,15 @@ export function Students({ results: r }: { results: Results }) {
           <tr key={s.studentId} className="border-b">
             <td className="py-1 font-semibold">{s.name}</td>
             <td className="px-2">
-              <Ladder reached={s.rung} of={r.rungs.length} name={r.rungs[s.rung - 1]?.name ?? ''} />
+              {s.rung > 0 ? (
+                <Ladder reached={s.rung} of={r.rungs.length} name={r.rungs[s.rung - 1]?.name ?? ''} />
+              ) : (
+                <span className="text-quiet">not yet</span>
+              )}
             </td>
             <td className="px-2 text-right tabular-nums">
               {marks(s.marks)} of {marks(s.of)}
+              {s.waiting > 0 ? <span className="text-quiet">, {marks(s.waiting)} wait</span> : null}
             </td>
             <td className="px-2">
               {s.others.length > 0 ? `attempt ${s.attempt} counts; others ${s.others.map(marks).join(', ')}` : ''}

@@ -15,6 +15,7 @@ export default function Preview({ paperId }: { paperId: string }) {
   const [input, setInput] = useState<Input>(START)
   const [view, setView] = useState<Schemas['SittingSittingView'] | null>(null)
   const [values, setValues] = useState<Map<string, Value>>(new Map())
+  const [sure, setSure] = useState<Map<string, number>>(new Map())
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const ask = useCallback(
@@ -48,19 +49,24 @@ export default function Preview({ paperId }: { paperId: string }) {
       </>
     )
   }
+  const at = (s: Step) => ({ entry: s.entry, try: s.try })
   const saves = (): Input['saves'] =>
     view.steps.flatMap((s) => {
-      const value = values.get(keyOf(view.id, s.entry, s.try))
-      return value ? [{ entry: s.entry, try: s.try, value, counter: 1, clientId: 'preview' }] : []
+      const key = keyOf(view.id, s.entry, s.try)
+      const value = values.get(key)
+      return value
+        ? [{ ...at(s), value, counter: 1, clientId: 'preview', millis: null, confidence: sure.get(key) ?? null }]
+        : []
     })
-  const at = (s: Step) => ({ entry: s.entry, try: s.try })
   const driver: Driver = {
     view,
     values,
+    sure,
     line: 'preview, nothing is kept',
     busy,
     pictures: '/api/files/',
     answer: (step, value) => setValues((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), value)),
+    saySure: (step, level) => setSure((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), level)),
     moveTo: () => undefined,
     settle: (step) => ask({ ...input, saves: saves(), settled: [...input.settled, at(step)] }),
     hint: (step) => ask({ ...input, saves: saves(), hints: [...input.hints, at(step)] }),

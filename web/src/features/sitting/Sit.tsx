@@ -8,6 +8,7 @@ import { toast } from '@/ui/Toasts'
 import { Keeper, wordsOf, type Line } from './keeper'
 import { Returned } from './Returned'
 import { SitScreen, type Driver } from './SitScreen'
+import { Stopwatch } from './stopwatch'
 import { deviceStore, keyOf, type Step, type Value } from './store'
 
 type View = Schemas['SittingSittingView']
@@ -18,10 +19,12 @@ export default function Sit() {
   const client = useQueryClient()
   const [view, setView] = useState<View | null>(null)
   const [values, setValues] = useState<Map<string, Value>>(new Map())
+  const [sure, setSure] = useState<Map<string, number>>(new Map())
   const [line, setLine] = useState<Line>({ kind: 'kept', at: null })
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const keeper = useRef<Keeper | null>(null)
+  const watch = useRef(new Stopwatch())
   const path = useMemo(() => ({ params: { path: { id } } }), [id])
   const refresh = useCallback(async () => setView(await take(api.GET('/api/me/sittings/{id}', path))), [path])
 
@@ -36,16 +39,21 @@ export default function Sit() {
     keeper.current = k
     take(api.GET('/api/me/sittings/{id}', path))
       .then(async (first) => {
-        const known = await k.begin(
-          first.steps.map((s) => ({ entry: s.entry, try: s.try, value: s.value, counter: s.counter })),
-        )
+        const known = [...(await k.begin(first.steps))]
         if (over) return
-        setValues(known)
+        for (const [key, kept] of known) watch.current.begin(key, kept.millis ?? 0)
+        setValues(new Map(known.map(([key, kept]) => [key, kept.value])))
+        setSure(new Map(known.flatMap(([key, kept]) => (kept.confidence ? [[key, kept.confidence] as const] : []))))
         setView(first)
       })
       .catch((thrown: unknown) => !over && setError(thrown))
     const online = () => void k.flush()
-    const leaving = () => document.visibilityState === 'hidden' && void k.flush()
+    const leaving = () => {
+      if (document.visibilityState === 'hidden') {
+        watch.current.pause()
+        void k.flush()
+      } else watch.current.resume()
+    }
     window.addEventListener('online', online)
     document.addEventListener('visibilitychange', leaving)
     return () => {
@@ -87,14 +95,24 @@ export default function Sit() {
   const driver: Driver = {
     view,
     values,
+    sure,
     line: wordsOf(line, timeOfDay),
     busy,
     pictures: '/api/me/files/',
     answer: (step: Step, value: Value) => {
-      setValues((old) => new Map(old).set(keyOf(id, step.entry, step.try), value))
-      void keeper.current?.answer(step.entry, step.try, value)
+      const key = keyOf(id, step.entry, step.try)
+      setValues((old) => new Map(old).set(key, value))
+      void keeper.current?.answer(step.entry, step.try, value, watch.current.of(key))
     },
-    moveTo: (step) => keeper.current?.moveTo(step.entry),
+    saySure: (step: Step, level: number) => {
+      const key = keyOf(id, step.entry, step.try)
+      setSure((old) => new Map(old).set(key, level))
+      void keeper.current?.sure(step.entry, step.try, level, watch.current.of(key))
+    },
+    moveTo: (step) => {
+      watch.current.show(step && keyOf(id, step.entry, step.try))
+      if (step) keeper.current?.moveTo(step.entry)
+    },
     settle: (step) =>
       act(() =>
         take(api.POST('/api/me/sittings/{id}/settle', { ...path, body: { entry: step.entry, try: step.try } })),

@@ -18,6 +18,7 @@ const face = (change: Partial<Schemas['SittingFaceView']> = {}): Schemas['Sittin
   unitUse: 'none',
   criteria: [],
   hasHint: false,
+  asksConfidence: false,
   ...change,
 })
 const step = (number: number, change: Partial<Step> = {}): Step => ({
@@ -34,6 +35,8 @@ const step = (number: number, change: Partial<Step> = {}): Step => ({
   settled: false,
   hint: null,
   told: null,
+  millis: 0,
+  confidence: null,
   ...change,
 })
 const view = (change: Partial<Driver['view']> = {}): Driver['view'] => ({
@@ -58,7 +61,7 @@ const view = (change: Partial<Driver['view']> = {}): Driver['view'] => ({
   ...change,
 })
 
-const acts = { moveTo: vi.fn(), settle: vi.fn(), hint: vi.fn(), goOn: vi.fn(), handIn: vi.fn() }
+const acts = { saySure: vi.fn(), moveTo: vi.fn(), settle: vi.fn(), hint: vi.fn(), goOn: vi.fn(), handIn: vi.fn() }
 const answers: [string, Value][] = []
 function Sitting({ view: given }: { view: Driver['view'] }) {
   const [values, setValues] = useState(() => new Map<string, Value>())
@@ -66,7 +69,11 @@ function Sitting({ view: given }: { view: Driver['view'] }) {
     answers.push([s.entry, value])
     setValues((old) => new Map(old).set(keyOf(given.id, s.entry, s.try), value))
   }
-  return <SitScreen driver={{ ...acts, view: given, values, line: 'kept', busy: false, pictures: '/files/', answer }} />
+  return (
+    <SitScreen
+      driver={{ ...acts, view: given, values, sure: new Map(), line: 'kept', busy: false, pictures: '/files/', answer }}
+    />
+  )
 }
 const sit = (change: Partial<Driver['view']> = {}) => show(<Sitting view={view(change)} />)
 const button = (name: string) => screen.getByRole('button', { name })
@@ -169,6 +176,33 @@ describe('A student at work', () => {
     expect(within(line).getByText(/0 of 1 mark/)).toBeTruthy()
     expect((screen.getByRole('group') as HTMLFieldSetElement).disabled).toBe(true)
     expect((screen.getByLabelText(/Green/) as HTMLInputElement).checked).toBe(true)
+  })
+
+  it('says how sure they are once there is an answer, where that is asked', async () => {
+    const user = sit({ steps: [step(1, { face: face({ asksConfidence: true }) }), step(2)] })
+    expect(screen.queryByRole('group', { name: 'How sure are you?' })).toBeNull()
+    await user.click(screen.getByLabelText(/Green/))
+    await user.click(screen.getByRole('radio', { name: 'fairly sure' }))
+    expect(acts.saySure.mock.calls.map(([s, level]) => [(s as Step).entry, level])).toEqual([['e1', 2]])
+    await user.click(button('Next'))
+    await user.click(screen.getByLabelText(/Red/))
+    expect(screen.queryByRole('group', { name: 'How sure are you?' })).toBeNull()
+  })
+
+  it('finds again how sure they said they were, and cannot change it once it is settled', () => {
+    sit({
+      steps: [step(1, { face: face({ asksConfidence: true }), value: { options: ['a'] }, confidence: 3, open: false })],
+    })
+    const sure = screen.getByRole('radio', { name: 'sure' }) as HTMLInputElement
+    expect(sure.checked).toBe(true)
+    expect((screen.getByRole('group', { name: 'How sure are you?' }) as HTMLFieldSetElement).disabled).toBe(true)
+  })
+
+  it('tells where they are, and that no question is before them while they look over', async () => {
+    const user = sit({ steps: [step(1)] })
+    await user.click(screen.getByLabelText(/Red/))
+    await user.click(button('Look over'))
+    expect(acts.moveTo.mock.calls.map(([s]) => (s as Step | null)?.entry ?? null)).toEqual(['e1', null])
   })
 
   it('opens a hint when asked, and offers none where there is none', async () => {

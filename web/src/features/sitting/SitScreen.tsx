@@ -6,17 +6,22 @@ import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Answer, isBlank } from './Answer'
 import { keyOf, type Step, type Value } from './store'
+import { HowSure } from './HowSure'
 import { Told } from './Told'
 
 /** What a sitting can do; a student's goes to the server and device, a preview's to the server alone. */
 export type Driver = {
   view: Schemas['SittingSittingView']
   values: Map<string, Value>
+  /** How sure the student said they are, 1 to 3. */
+  sure: Map<string, number>
   line: string
   busy: boolean
   pictures: string
   answer: (step: Step, value: Value) => void
-  moveTo: (step: Step) => void
+  saySure: (step: Step, level: number) => void
+  /** What is in front of the student now; null while they look over. */
+  moveTo: (step: Step | null) => void
   settle: (step: Step) => Promise<void>
   hint: (step: Step) => Promise<void>
   goOn: () => Promise<void>
@@ -47,11 +52,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     setOver(false)
   }, [view.visit])
   const step = here[Math.min(at, here.length - 1)]
+  const looking = over || view.ended || !step
   useEffect(() => {
-    if (step) driver.moveTo(step)
+    driver.moveTo(looking ? null : step)
     // Only a change of place is told.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [step?.entry, step?.try])
+  }, [step?.entry, step?.try, looking])
   const turn = (to: number) => {
     setAt(to)
     top.current?.focus()
@@ -83,7 +89,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
         </button>
       </header>
       <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
-        {over || view.ended || !step ? (
+        {looking ? (
           <LookOver
             driver={driver}
             questions={questions}
@@ -121,6 +127,13 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                   disabled={!step.open || driver.busy}
                   onChange={(value) => driver.answer(step, value)}
                 />
+                {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
+                  <HowSure
+                    level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
+                    disabled={!step.open || driver.busy}
+                    onSay={(level) => driver.saySure(step, level)}
+                  />
+                ) : null}
                 {step.hint ? (
                   <div className="rounded border border-blue p-3">
                     <b className="text-blue">Hint</b> <Rich html={step.hint} />
@@ -132,7 +145,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
           </>
         )}
       </main>
-      {over || view.ended || !step ? null : (
+      {looking ? null : (
         <footer className="sticky bottom-0 border-t bg-sheet">
           <div className="mx-auto flex max-w-2xl items-center gap-2 px-4 py-3">
             <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>

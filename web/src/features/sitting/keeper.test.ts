@@ -24,7 +24,7 @@ describe('Keeper', () => {
     }
     const store = device()
     const keeper = new Keeper('s', store, send, (l) => lines.push(l))
-    await keeper.answer('e1', 1, { text: '3.9 m' })
+    await keeper.answer('e1', 1, { text: '3.9 m' }, 4200)
     expect(await keeper.flush()).toBe(false)
     expect(keeper.line.kind).toBe('device')
     expect((await store.of('s'))[0]?.value).toEqual({ text: '3.9 m' })
@@ -44,7 +44,7 @@ describe('Keeper', () => {
       () => undefined,
       () => 50,
     )
-    await first.answer('e1', 1, { text: 'typed offline' })
+    await first.answer('e1', 1, { text: 'typed offline' }, 900)
     first.stop()
     const second = new Keeper(
       's',
@@ -52,8 +52,10 @@ describe('Keeper', () => {
       async (saves) => kept(saves),
       () => undefined,
     )
-    const values = await second.begin([{ entry: 'e1', try: 1, value: { text: 'older' }, counter: 20 }])
-    expect(values.get('s|e1|1')).toEqual({ text: 'typed offline' })
+    const values = await second.begin([
+      { entry: 'e1', try: 1, value: { text: 'older' }, counter: 20, millis: 0, confidence: null },
+    ])
+    expect(values.get('s|e1|1')?.value).toEqual({ text: 'typed offline' })
     expect(await second.flush()).toBe(true)
     second.stop()
   })
@@ -68,6 +70,8 @@ describe('Keeper', () => {
       value: { text: 'here' },
       counter: 10,
       sent: 10,
+      millis: 0,
+      confidence: null,
     })
     const keeper = new Keeper(
       's',
@@ -75,8 +79,10 @@ describe('Keeper', () => {
       async (saves) => kept(saves),
       () => undefined,
     )
-    const values = await keeper.begin([{ entry: 'e1', try: 1, value: { text: 'elsewhere' }, counter: 99 }])
-    expect(values.get('s|e1|1')).toEqual({ text: 'elsewhere' })
+    const values = await keeper.begin([
+      { entry: 'e1', try: 1, value: { text: 'elsewhere' }, counter: 99, millis: 0, confidence: null },
+    ])
+    expect(values.get('s|e1|1')?.value).toEqual({ text: 'elsewhere' })
     keeper.stop()
   })
 
@@ -90,10 +96,32 @@ describe('Keeper', () => {
       () => 7,
     )
     for (const text of ['a', 'b', 'c']) {
-      await keeper.answer('e1', 1, { text })
+      await keeper.answer('e1', 1, { text }, 0)
       await keeper.flush()
     }
     expect(counters).toEqual([7, 8, 9])
+    keeper.stop()
+  })
+
+  it('sends how long it took and how sure the student is, and keeps both with a change of the answer', async () => {
+    const sent: Schemas['SittingSaveInput'][] = []
+    const store = device()
+    const keeper = new Keeper(
+      's',
+      store,
+      async (saves) => (sent.push(...saves), kept(saves)),
+      () => undefined,
+    )
+    await keeper.begin([{ entry: 'e1', try: 1, value: { text: 'a' }, counter: 3, millis: 7000, confidence: null }])
+    await keeper.sure('e1', 1, 3, 9000)
+    await keeper.flush()
+    await keeper.answer('e1', 1, { text: 'b' }, 8000)
+    await keeper.flush()
+    expect(sent.map((s) => [s.value, s.millis, s.confidence])).toEqual([
+      [{ text: 'a' }, 9000, 3],
+      [{ text: 'b' }, 9000, 3],
+    ])
+    expect((await store.of('s'))[0]).toMatchObject({ value: { text: 'b' }, millis: 9000, confidence: 3 })
     keeper.stop()
   })
 
@@ -104,7 +132,7 @@ describe('Keeper', () => {
       async (saves) => ({ ...kept(saves), kept: kept(saves).kept.map((k) => ({ ...k, fate: 'closed' })) }),
       () => undefined,
     )
-    await keeper.answer('e1', 1, { text: 'late' })
+    await keeper.answer('e1', 1, { text: 'late' }, 0)
     await keeper.flush()
     expect(keeper.line.kind).toBe('closed')
     keeper.stop()

@@ -35,9 +35,15 @@ export class Keeper {
 
   /** Brings device and server together: for each answer the higher counter holds. */
   async begin(
-    steps: { entry: string; try: number; value: Value | null; counter: number }[],
-  ): Promise<Map<string, Value>> {
-    const values = new Map<string, Value>()
+    steps: {
+      entry: string
+      try: number
+      value: Value | null
+      counter: number
+      millis: number
+      confidence: number | null
+    }[],
+  ): Promise<ReadonlyMap<string, Kept>> {
     for (const step of steps) {
       if (step.value === null || step.counter === 0) continue
       const key = keyOf(this.sittingId, step.entry, step.try)
@@ -49,6 +55,8 @@ export class Keeper {
         value: step.value,
         counter: step.counter,
         sent: step.counter,
+        millis: step.millis,
+        confidence: step.confidence,
       })
     }
     try {
@@ -59,12 +67,26 @@ export class Keeper {
     } catch {
       this.unsafe = true
     }
-    for (const [key, kept] of this.kept) values.set(key, kept.value)
     if (this.unsent().length > 0) this.later(0)
-    return values
+    return this.kept
   }
 
-  async answer(entry: string, tryNumber: number, value: Value): Promise<void> {
+  /** @param millis how long the question has been in front of the student */
+  answer(entry: string, tryNumber: number, value: Value, millis: number): Promise<void> {
+    return this.keep(entry, tryNumber, millis, { value })
+  }
+
+  /** How sure the student is of the answer that stands, 1 to 3. */
+  sure(entry: string, tryNumber: number, confidence: number, millis: number): Promise<void> {
+    return this.keep(entry, tryNumber, millis, { confidence })
+  }
+
+  private async keep(
+    entry: string,
+    tryNumber: number,
+    millis: number,
+    change: { value: Value } | { confidence: number },
+  ): Promise<void> {
     const key = keyOf(this.sittingId, entry, tryNumber)
     const before = this.kept.get(key)
     const kept: Kept = {
@@ -72,9 +94,12 @@ export class Keeper {
       sittingId: this.sittingId,
       entry,
       try: tryNumber,
-      value,
+      value: before?.value ?? { text: '' },
+      confidence: before?.confidence ?? null,
       counter: Math.max(this.clock(), (before?.counter ?? 0) + 1),
       sent: before?.sent ?? 0,
+      millis: Math.max(millis, before?.millis ?? 0),
+      ...change,
     }
     this.kept.set(key, kept)
     this.say({ kind: 'sending' })
@@ -130,6 +155,8 @@ export class Keeper {
           value: k.value,
           counter: k.counter,
           clientId: `${k.entry}-${k.try}-${k.counter}`,
+          millis: k.millis,
+          confidence: k.confidence,
         })),
         at,
       )

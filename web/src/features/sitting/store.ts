@@ -13,6 +13,10 @@ export type Kept = {
   value: Value
   counter: number
   sent: number
+  /** How long the question had been in front of the student, in milliseconds. */
+  millis: number
+  /** How sure the student said they are, 1 to 3. */
+  confidence: number | null
 }
 
 export const keyOf = (sittingId: string, entry: string, tryNumber: number) => `${sittingId}|${entry}|${tryNumber}`

@@ -484,6 +484,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/results/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsChange"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/results/classes": {
         parameters: {
             query?: never;
@@ -492,6 +508,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["resultsClasses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/results/markers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsMarkers"];
         put?: never;
         post?: never;
         delete?: never;
@@ -980,6 +1012,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["paperRehearse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/restore": {
         parameters: {
             query?: never;
@@ -1005,6 +1053,22 @@ export interface paths {
         };
         get: operations["exchangePrint"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["markingMarkAgain"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1102,6 +1166,7 @@ export interface components {
             handouts: number;
             students: number;
             facility: number | null;
+            seconds: number | null;
             lines: components["schemas"]["BankRecordLineView"][];
         };
         BankSavedView: {
@@ -1262,6 +1327,8 @@ export interface components {
             markVersion: number;
             misconceptions: string[];
             savedAt: string | null;
+            seconds: number | null;
+            confidence: number | null;
         };
         LookoutWorkView: {
             sittingId: string;
@@ -1288,6 +1355,7 @@ export interface components {
             questions: components["schemas"]["MarkingQuestionTabView"][];
             namesHidden: boolean;
             markStep: number;
+            second: boolean;
         };
         MarkingEffectView: {
             student: string;
@@ -1373,6 +1441,12 @@ export interface components {
             returned: number;
             waiting: string[];
         };
+        MarkingSecondMarkInput: {
+            sittingId?: string;
+            entry?: string;
+            try?: number;
+            levels?: number[];
+        };
         MarkingWaitingListView: {
             questions: components["schemas"]["MarkingWaitingView"][];
             waiting: number;
@@ -1386,6 +1460,14 @@ export interface components {
             question: string;
             waiting: number;
             answers: number;
+        };
+        PaperAbilityView: {
+            students: number;
+            share: number;
+        };
+        PaperLengthView: {
+            questions: number;
+            students: number;
         };
         PaperPaperInput: {
             paper?: components["schemas"]["Paper"];
@@ -1427,6 +1509,31 @@ export interface components {
         };
         PaperPublishInput: {
             version?: number;
+        };
+        PaperRehearsalInput: {
+            students?: number;
+            seed?: string;
+            holders?: number;
+        };
+        PaperRehearsalView: {
+            students: number;
+            questions: number;
+            known: number;
+            timed: number;
+            ways: components["schemas"]["PaperWayView"][];
+            lengths: components["schemas"]["PaperLengthView"][];
+            abilities: components["schemas"]["PaperAbilityView"][];
+            routes: components["schemas"]["PaperRouteCheckView"][];
+            seconds: number[];
+        };
+        PaperRouteCheckView: {
+            section: string;
+            students: number;
+            wrong: number;
+        };
+        PaperWayView: {
+            way: string;
+            students: number;
         };
         RegroupFitView: {
             value: number;
@@ -1495,6 +1602,7 @@ export interface components {
             studentId: string;
             name: string;
             reason: string;
+            rate: components["schemas"]["ResultsFigureView"] | null;
         };
         RegroupPlanInput: {
             aim?: string;
@@ -1508,10 +1616,33 @@ export interface components {
                 [key: string]: number;
             };
         };
+        ResultsAgreementView: {
+            entry: string;
+            number: number;
+            title: string;
+            rubric: components["schemas"]["ResultsRubricLineView"][];
+            answers: number;
+            markers: string[];
+            criteria: components["schemas"]["ResultsCriterionAgreementView"][];
+            apart: components["schemas"]["ResultsDisagreementView"][];
+        };
         ResultsBinView: {
             from: number;
             to: number;
             students: number;
+        };
+        ResultsChangeLineView: {
+            skill: string | null;
+            before: number;
+            after: number;
+            change: components["schemas"]["ResultsFigureView"];
+        };
+        ResultsChangeView: {
+            earlier: components["schemas"]["ResultsEarlierView"][];
+            since: string | null;
+            same: boolean;
+            lines: components["schemas"]["ResultsChangeLineView"][];
+            students: components["schemas"]["ResultsStudentMoveView"][];
         };
         ResultsClassResultView: {
             name: string;
@@ -1540,12 +1671,37 @@ export interface components {
             p: number;
             misconception: string | null;
         };
+        ResultsCriterionAgreementView: {
+            name: string;
+            exact: components["schemas"]["ResultsFigureView"];
+            adjacent: components["schemas"]["ResultsFigureView"];
+            kappa: components["schemas"]["ResultsFigureView"];
+            alpha: components["schemas"]["ResultsFigureView"];
+            icc: components["schemas"]["ResultsFigureView"];
+            severity: components["schemas"]["ResultsSeverityView"][];
+        };
         ResultsDifferingView: {
             entry: string;
             number: number;
             title: string;
             delta: components["schemas"]["ResultsFigureView"];
             class: string;
+        };
+        ResultsDisagreementView: {
+            sittingId: string;
+            try: number;
+            student: string;
+            given: string;
+            marks: components["schemas"]["ResultsMarkerLevelsView"][];
+            now: (number | null)[] | null;
+            comment: string;
+            markVersion: number;
+        };
+        ResultsEarlierView: {
+            id: string;
+            title: string;
+            madeAt: string;
+            students: number;
         };
         ResultsFigureView: {
             value: number | null;
@@ -1572,6 +1728,10 @@ export interface components {
             answer: string;
             count: number;
             verdict: string;
+        };
+        ResultsMarkerLevelsView: {
+            marker: string;
+            levels: (number | null)[];
         };
         ResultsMisconceptionView: {
             id: string;
@@ -1607,6 +1767,9 @@ export interface components {
             formula: string;
             note: string | null;
         };
+        ResultsModerationView: {
+            questions: components["schemas"]["ResultsAgreementView"][];
+        };
         ResultsOptionView: {
             id: string;
             letter: string;
@@ -1638,6 +1801,9 @@ export interface components {
             options: components["schemas"]["ResultsOptionView"][];
             lines: components["schemas"]["ResultsLineView"][];
             flags: components["schemas"]["ResultsFlagView"][];
+            medianTime: components["schemas"]["ResultsFigureView"];
+            confidence: components["schemas"]["ResultsSureView"][];
+            sureAndWrong: components["schemas"]["ResultsFigureView"] | null;
         };
         ResultsResultsView: {
             handout: components["schemas"]["HandoutHandoutView"];
@@ -1658,16 +1824,26 @@ export interface components {
             misconceptions: components["schemas"]["ResultsMisconceptionView"][];
             students: components["schemas"]["ResultsStudentView"][];
         };
+        ResultsRubricLineView: {
+            name: string;
+            points: string[];
+        };
         ResultsRungView: {
             name: string;
             from: number;
             students: number;
+        };
+        ResultsSeverityView: {
+            marker: string;
+            severity: components["schemas"]["ResultsFigureView"];
         };
         ResultsSkillRowView: {
             studentId: string;
             name: string;
             shares: components["schemas"]["ResultsFigureView"][];
             standing: number[];
+            toOthers: number[];
+            known: components["schemas"]["ResultsFigureView"][];
         };
         ResultsSkillView: {
             id: string;
@@ -1679,17 +1855,32 @@ export interface components {
             skills: components["schemas"]["ResultsSkillView"][];
             students: components["schemas"]["ResultsSkillRowView"][];
         };
+        ResultsStudentMoveView: {
+            studentId: string;
+            name: string;
+            before: number;
+            after: number;
+        };
         ResultsStudentView: {
             studentId: string;
             sittingId: string;
             name: string;
             marks: number;
             of: number;
+            waiting: number;
             rung: number;
             attempt: number;
             others: number[];
             averaged: number[];
             state: string;
+            pace: components["schemas"]["ResultsFigureView"];
+            rushed: components["schemas"]["ResultsFigureView"];
+            sureAndWrong: components["schemas"]["ResultsFigureView"];
+            manner: string | null;
+        };
+        ResultsSureView: {
+            level: number;
+            credit: components["schemas"]["ResultsFigureView"];
         };
         RosterClassInput: {
             name?: string;
@@ -1749,6 +1940,7 @@ export interface components {
             unitUse: string;
             criteria: string[];
             hasHint: boolean;
+            asksConfidence: boolean;
         };
         SittingJoinInput: {
             code?: string;
@@ -1782,6 +1974,8 @@ export interface components {
             value?: components["schemas"]["Response"];
             counter?: number;
             clientId?: string;
+            millis?: number | null;
+            confidence?: number | null;
         };
         SittingSavedView: {
             kept: components["schemas"]["SittingKeptView"][];
@@ -1836,6 +2030,8 @@ export interface components {
             settled: boolean;
             hint: string | null;
             told: components["schemas"]["SittingToldView"] | null;
+            millis: number;
+            confidence: number | null;
         };
         SittingStudentSessionView: {
             name: string;
@@ -1953,6 +2149,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
             rule: components["schemas"]["ChoiceRule"];
         };
         TextItem: {
@@ -1967,6 +2165,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
             rule: components["schemas"]["TextRule"];
         };
         NumberItem: {
@@ -1981,6 +2181,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
             rule: components["schemas"]["NumberRule"];
         };
         OpenItem: {
@@ -1995,6 +2197,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
             rule: components["schemas"]["OpenRule"];
         };
         Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"];
@@ -2999,7 +3203,9 @@ export interface operations {
     };
     markingDesk: {
         parameters: {
-            query?: never;
+            query?: {
+                second?: boolean;
+            };
             header?: never;
             path: {
                 id: string;
@@ -3149,6 +3355,39 @@ export interface operations {
             };
         };
     };
+    resultsChange: {
+        parameters: {
+            query?: {
+                since?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsChangeView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     resultsClasses: {
         parameters: {
             query?: never;
@@ -3167,6 +3406,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ResultsComparisonsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsMarkers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsModerationView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -4360,6 +4630,41 @@ export interface operations {
             };
         };
     };
+    paperRehearse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperRehearsalInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperRehearsalView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     paperRestore: {
         parameters: {
             query?: never;
@@ -4410,6 +4715,37 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ExchangePrintView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markingMarkAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkingSecondMarkInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

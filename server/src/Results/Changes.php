@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\Difference;
+use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Platform\Storage\Row;
+
+/** Before and after: the same students in an earlier handout and in this one. */
+final readonly class Changes
+{
+    private const MOST_EARLIER = 30;
+    private const LEAST_STUDENTS = 2;
+
+    public function __construct(private Database $database, private Handouts $handouts, private Counting $counting, private Terms $terms)
+    {
+    }
+
+    /** @param string|null $since an earlier handout; the latest when left out */
+    public function show(string $teamId, string $handoutId, ?string $since): ChangeView
+    {
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $earlier = $this->earlier($handoutId);
+        $since ??= $earlier[0]->id ?? null;
+        if ($since === null) {
+            return new ChangeView([], null, false, [], []);
+        }
+        if (!in_array($since, array_column($earlier, 'id'), true)) {
+            throw Problem::notFound('The earlier handout');
+        }
+        $before = $this->handouts->find($teamId, $since);
+        $was = $this->shares($before);
+        $is = $this->shares($handout);
+        $names = $this->terms->skillNames($teamId);
+        $lines = $students = [];
+        foreach ($is as $skill => $now) {
+            if ($skill !== '' && !isset($names[$skill], $was[$skill])) {
+                continue;
+            }
+            $both = array_intersect_key($now, $was[$skill] ?? []);
+            $old = array_map(static fn (string $id): float => $was[$skill][$id]['share'], array_keys($both));
+            $new = array_column($both, 'share');
+            if (count($both) >= self::LEAST_STUDENTS) {
+                $lines[] = new ChangeLineView($names[$skill] ?? null, array_sum($old) / count($old), array_sum($new) / count($new), FigureView::of(Difference::paired($old, $new)));
+            }
+            if ($skill === '') {
+                $students = array_map(static fn (string $id, array $s, float $o): StudentMoveView => new StudentMoveView($id, $s['name'], $o, $s['share']), array_keys($both), $both, $old);
+            }
+        }
+        usort($students, static fn (StudentMoveView $a, StudentMoveView $b): int => [$b->after - $b->before, $a->name] <=> [$a->after - $a->before, $b->name]);
+
+        return new ChangeView($earlier, $since, self::questions($before) === self::questions($handout), $lines, $students);
+    }
+
+    /** @return list<EarlierView> */
+    private function earlier(string $handoutId): array
+    {
+        return array_map(static fn (Row $r): EarlierView => new EarlierView($r->text('id'), $r->text('title'), $r->time('made_at'), $r->int('students')), $this->database->rows("SELECT h.id, h.title, h.made_at, count(DISTINCT b.student_id) AS students
+            FROM handout here JOIN handout h ON h.team_id = here.team_id AND (h.made_at, h.id) < (here.made_at, here.id)
+            JOIN sitting b ON b.handout_id = h.id AND b.state <> 'open'
+            JOIN sitting a ON a.handout_id = here.id AND a.student_id = b.student_id AND a.state <> 'open'
+            WHERE here.id = :id GROUP BY h.id HAVING count(DISTINCT b.student_id) >= ".self::LEAST_STUDENTS.' ORDER BY h.made_at DESC, h.id LIMIT '.self::MOST_EARLIER, ['id' => $handoutId]));
+    }
+
+    /** @return list<string> ids of its questions in the bank, in an order of their own */
+    private static function questions(Handout $handout): array
+    {
+        $ids = array_values(array_unique(array_values($handout->edition->itemIds)));
+        sort($ids);
+
+        return $ids;
+    }
+
+    /** @return array<string, array<string, array{name: string, share: float}>> share of the marks by skill and student; '' is the whole */
+    private function shares(Handout $handout): array
+    {
+        $counted = $this->counting->count($handout);
+        $reached = $possible = [];
+        foreach ($counted->questions as $question) {
+            $skill = $handout->edition->item($question->id)->skill ?? '';
+            foreach ($skill === '' ? [] : $question->cells as $s => $cell) {
+                if (($cell === Cell::Answered || $cell === Cell::Omitted) && $question->credits[$s] !== null) {
+                    $reached[$skill][$s] = ($reached[$skill][$s] ?? 0.0) + $question->credits[$s] * $question->points;
+                    $possible[$skill][$s] = ($possible[$skill][$s] ?? 0.0) + $question->points;
+                }
+            }
+        }
+        $shares = ['' => []];
+        foreach ($counted->students as $s => $student) {
+            if ($student['share'] !== null) {
+                $shares[''][$student['studentId']] = ['name' => $student['name'], 'share' => $student['share']];
+            }
+        }
+        foreach ($possible as $skill => $bySeat) {
+            foreach ($bySeat as $s => $points) {
+                if ($points > 0.0) {
+                    $shares[$skill][$counted->students[$s]['studentId']] = ['name' => $counted->students[$s]['name'], 'share' => $reached[$skill][$s] / $points];
+                }
+            }
+        }
+
+        return $shares;
+    }
+}

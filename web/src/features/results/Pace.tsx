@@ -1,0 +1,181 @@
+import type { Schemas } from '@/lib/api/client'
+import { percent } from '@/lib/format'
+import { Explained } from '@/ui/Explained'
+import { apart, two } from './figures'
+
+type Student = Schemas['ResultsStudentView']
+
+/** How each student worked: fast or slow beside the others, thinking or rushing, rightly or wrongly sure. */
+export function Pace({ students }: { students: Student[] }) {
+  const known = students.filter((s) => s.pace.value !== null)
+  const asked = students.some((s) => s.sureAndWrong.value !== null)
+  if (known.length === 0) {
+    return (
+      <p className="py-4 text-quiet">
+        No times are known here. They are taken on the students’ devices, from seeing a question to the last change of
+        its answer.
+      </p>
+    )
+  }
+  return (
+    <div className="flex flex-col gap-4 pt-3">
+      <PaceChart students={known} />
+      <table className="w-full max-w-3xl text-[15px]">
+        <thead>
+          <tr className="border-b text-left text-sm text-quiet">
+            <th className="py-1.5 font-medium">Student</th>
+            <th className="px-2 text-right font-medium">Pace, with 95 %</th>
+            <th className="px-2 text-right font-medium">Rushed answers</th>
+            {asked ? <th className="px-2 text-right font-medium">Sure and wrong</th> : null}
+            <th className="px-2 font-medium">To look at</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...known]
+            .sort((a, b) => Number(!a.manner) - Number(!b.manner) || (a.pace.value ?? 0) - (b.pace.value ?? 0))
+            .map((s) => (
+              <tr key={s.studentId} className="border-b">
+                <td className="py-1 font-semibold">{s.name}</td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  <Explained figure={s.pace} label={`Pace of ${s.name}`} show={two}>
+                    <span className="tabular-nums">{two(s.pace.value ?? 0)}</span>
+                  </Explained>
+                  <span className="ml-2 inline-block w-24 text-left text-sm text-quiet tabular-nums">
+                    {s.pace.low === null || s.pace.high === null ? '' : `${two(s.pace.low)}–${two(s.pace.high)}`}
+                  </span>
+                </td>
+                <td className="px-2 text-right whitespace-nowrap">
+                  <Share figure={s.rushed} label={`Rushed answers of ${s.name}`} />
+                </td>
+                {asked ? (
+                  <td className="px-2 text-right whitespace-nowrap">
+                    <Share figure={s.sureAndWrong} label={`Sure and wrong, ${s.name}`} />
+                  </td>
+                ) : null}
+                <td className="px-2 font-semibold text-blue">{s.manner ?? ''}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      <p className="max-w-3xl text-sm text-quiet">
+        Pace 1 is like the others, 2 takes twice as long. Rushing: a tenth of the answers or more came too fast to have
+        been thought about. Lagging: surely slower than the others, and twice as slow. Neither says why; ask.
+      </p>
+    </div>
+  )
+}
+
+/** A share of few answers, as a count: 2 of 7. */
+function Share({ figure, label }: { figure: Schemas['ResultsFigureView']; label: string }) {
+  if (figure.value === null) return <span className="text-quiet">–</span>
+  return (
+    <Explained figure={figure} label={label} show={percent}>
+      <span className="tabular-nums">
+        {Math.round(figure.value * figure.n)} of {figure.n}
+      </span>
+    </Explained>
+  )
+}
+
+const WIDTH = 640
+const HEIGHT = 220
+const LEFT = 44
+const RIGHT = 500
+const TOP = 14
+const FOOT = 184
+
+/** Pace on a scale of doublings across, the share of the marks upwards; who rushes or lags is named. */
+function PaceChart({ students }: { students: Student[] }) {
+  const logs = students.map((s) => Math.log2(s.pace.value ?? 1))
+  const from = Math.min(-1, Math.floor(Math.min(...logs)))
+  const to = Math.max(1, Math.ceil(Math.max(...logs)))
+  const x = (log: number) => LEFT + ((log - from) / (to - from)) * (RIGHT - LEFT)
+  const y = (share: number) => FOOT - share * (FOOT - TOP)
+  const dots = students.map((s, i) => ({
+    student: s,
+    at: x(logs[i] ?? 0),
+    height: y(s.of > s.waiting ? Math.max(0, Math.min(1, s.marks / (s.of - s.waiting))) : 0),
+  }))
+  const named = (manner: string) => {
+    const some = dots.filter((d) => d.student.manner === manner).sort((a, b) => a.height - b.height)
+    const heights = apart(
+      some.map((d) => d.height),
+      15,
+      FOOT,
+    )
+    return some.map((d, i) => ({ ...d, label: heights[i] ?? d.height }))
+  }
+  const rushing = named('rushing')
+  const lagging = named('lagging')
+  const ticks = Array.from({ length: to - from + 1 }, (_, i) => from + i)
+  return (
+    <figure className="max-w-3xl">
+      <figcaption className="font-head font-semibold">Who rushes, who lags, and what comes of it?</figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="mt-1 w-full"
+        role="img"
+        aria-label={`Students by pace and share of the marks; the same values stand in the table below. Rushing: ${rushing.map((d) => d.student.name).join(', ') || 'nobody'}. Lagging: ${lagging.map((d) => d.student.name).join(', ') || 'nobody'}.`}
+      >
+        {ticks.map((t) => (
+          <g key={t}>
+            <path d={`M${x(t)} ${TOP}V${FOOT}`} className={t === 0 ? 'stroke-edge' : 'stroke-line'} />
+            <text x={x(t)} y={FOOT + 14} textAnchor="middle" className="fill-quiet text-[11px]">
+              {t < 0 ? `1/${2 ** -t}` : 2 ** t}
+            </text>
+          </g>
+        ))}
+        {[0, 0.5, 1].map((share) => (
+          <text key={share} x={LEFT - 6} y={y(share) + 4} textAnchor="end" className="fill-quiet text-[11px]">
+            {percent(share)}
+          </text>
+        ))}
+        <path d={`M${LEFT} ${FOOT}H${RIGHT}`} className="stroke-ink" />
+        <text x={(LEFT + RIGHT) / 2} y={HEIGHT - 4} textAnchor="middle" className="fill-quiet text-[11px]">
+          time beside the others: 1/2 is twice as fast, 2 twice as slow
+        </text>
+        {dots.map((d) =>
+          d.student.manner === 'rushing' ? (
+            <path
+              key={d.student.studentId}
+              d={`M${d.at - 5} ${d.height}l5 -5l5 5l-5 5z`}
+              className="fill-rust dark:fill-rust-dark"
+            />
+          ) : d.student.manner === 'lagging' ? (
+            <rect
+              key={d.student.studentId}
+              x={d.at - 4.5}
+              y={d.height - 4.5}
+              width="9"
+              height="9"
+              className="fill-rust dark:fill-rust-dark"
+            />
+          ) : (
+            <circle
+              key={d.student.studentId}
+              cx={d.at}
+              cy={d.height}
+              r="4"
+              className="fill-pale stroke-r3"
+              strokeWidth="1.5"
+            />
+          ),
+        )}
+        {rushing.map((d) => (
+          <text key={d.student.studentId} x={d.at + 10} y={d.label + 4} className="fill-ink text-[12px]">
+            {d.student.name}
+          </text>
+        ))}
+        {lagging.map((d) => (
+          <g key={d.student.studentId}>
+            <path d={`M${d.at + 7} ${d.height}L${RIGHT + 6} ${d.label}`} className="stroke-line" />
+            <text x={RIGHT + 10} y={d.label + 4} className="fill-ink text-[12px]">
+              {d.student.name}
+            </text>
+          </g>
+        ))}
+      </svg>
+      <p className="text-sm text-quiet">Up: share of the marks. A diamond rushes, a square lags.</p>
+    </figure>
+  )
+}
