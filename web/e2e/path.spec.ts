@@ -207,7 +207,7 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('return with a message; the student reads it and replies once', async () => {
     await page.getByRole('button', { name: 'Return', exact: true }).click()
     await page.getByLabel('A message to all of them').fill('Read the log once more.')
-    await page.getByRole('button', { name: 'Return what is marked' }).click()
+    await page.getByRole('button', { name: 'Return to 3 students' }).click()
     await expect(page.getByText('Returned to 3 students')).toBeVisible()
     await phone.goto('/my')
     await phone.getByRole('button', { name: 'See' }).click()

@@ -8,6 +8,27 @@ test('the main staff screens are clean for axe', async ({ page }) => {
     await page.waitForLoadState('networkidle')
     await axeClean(page)
   }
+  await stage(page, 'Marking')
+  await page.getByRole('button', { name: 'Return Five-minute check: tides' }).click()
+  await expect(page.getByRole('button', { name: 'Return to 78 students' })).toBeVisible()
+  await axeClean(page)
+  await page.keyboard.press('Escape')
+})
+
+test('the trail tells what was changed, and takes an archived paper back', async ({ page }) => {
+  await signIn(page, 'Maren Ostrander')
+  await stage(page, 'Papers')
+  const row = page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: 'Further out' })
+  await row.getByRole('button', { name: 'Archive' }).click()
+  await expect(row).toHaveCount(0)
+  await page.getByRole('button', { name: 'Account of Maren Ostrander' }).click()
+  await page.getByRole('menuitem', { name: 'Trail: who changed what' }).click()
+  await expect(page.getByText('Maren Ostrander archived the paper Further out')).toBeVisible()
+  await axeClean(page)
+  await page.getByRole('button', { name: 'Take back: archived the paper Further out' }).click()
+  await expect(page.getByText('Maren Ostrander restored the paper Further out')).toBeVisible()
+  await stage(page, 'Papers')
+  await expect(row).toHaveCount(1)
 })
 
 test('every view of the results is clean for axe, and so are rehearsal and second marking', async ({ page }) => {

@@ -73,7 +73,7 @@ final readonly class Bank
                 self::gist($r->text('search'), $r->text('title')),
                 $r->text('points'),
                 $r->textOrNull('skill_id'),
-                array_values(array_filter($r->json('misconceptions'), is_string(...))),
+                $r->names('misconceptions'),
                 $r->text('author'),
                 $r->time('updated_at'),
                 $r->int('used_in'),
@@ -310,7 +310,7 @@ final readonly class Bank
 
     private function saved(string $id, int $version, ItemTemplate $item): SavedView
     {
-        return new SavedView($id, $version, (new \DateTimeImmutable($this->database->now()))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'), $item->toArray(), self::defects($item));
+        return new SavedView($id, $version, Row::iso($this->database->now()), $item->toArray(), self::defects($item));
     }
 
     private static function plain(string $html): string

@@ -158,7 +158,7 @@ final readonly class Handouts
 
     private function view(Row $r): HandoutView
     {
-        $now = (new \DateTimeImmutable($this->database->now()))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s.v\Z');
+        $now = Row::iso($this->database->now());
         $opens = $r->timeOrNull('opens_at');
         $closes = $r->timeOrNull('closes_at');
 
@@ -167,7 +167,7 @@ final readonly class Handouts
             $r->text('title'),
             $r->text('paper_id'),
             $r->int('edition'),
-            array_values(array_filter($r->json('classes'), is_string(...))),
+            $r->names('classes'),
             Conditions::fromArray($r->json('conditions'))->toArray(),
             $r->bool('visible'),
             match (true) {

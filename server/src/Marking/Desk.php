@@ -36,12 +36,15 @@ final readonly class Desk
         private Database $database,
         private Handouts $handouts,
         private SittingStore $sittings,
+        private History $history,
+        private Returning $returning,
         private EventDispatcherInterface $events,
     ) {
     }
 
-    public function waiting(string $teamId): WaitingListView
+    public function waiting(StaffUser $who): WaitingListView
     {
+        $teamId = $who->teamId;
         $rows = $this->database->rows("SELECT h.id, h.title, r.entry, count(*) FILTER (WHERE r.hand_credit IS NULL) AS waiting, count(*) AS answers,
                 (SELECT coalesce(json_agg(c.name ORDER BY c.name), '[]') FROM handout_class hc JOIN class c ON c.id = hc.class_id WHERE hc.handout_id = h.id) AS classes
             FROM handout h JOIN sitting s ON s.handout_id = h.id AND s.state <> 'open' JOIN response r ON r.sitting_id = s.id AND r.verdict = 'by hand'
@@ -52,10 +55,10 @@ final readonly class Desk
             $edition = $this->handouts->find($teamId, $row->text('id'))->edition;
             $entry = $row->text('entry');
             $waiting += $row->int('waiting');
-            $views[] = new WaitingView($row->text('id'), $row->text('title'), array_values(array_filter($row->json('classes'), is_string(...))), $entry, $edition->numbers()[$entry] ?? 0, $edition->title($entry), $row->int('waiting'), $row->int('answers'));
+            $views[] = new WaitingView($row->text('id'), $row->text('title'), $row->names('classes'), $entry, $edition->numbers()[$entry] ?? 0, $edition->title($entry), $row->int('waiting'), $row->int('answers'));
         }
 
-        return new WaitingListView($views, $waiting);
+        return new WaitingListView($views, $waiting, $who->role === Role::Marker ? [] : $this->returning->handouts($teamId));
     }
 
     /** @param bool $second the answers that somebody else has marked, without their marks */
@@ -71,7 +74,9 @@ final readonly class Desk
             FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' JOIN student st ON st.id = s.student_id
             LEFT JOIN moderation_mark own ON own.sitting_id = r.sitting_id AND own.entry = r.entry AND own.try = r.try AND own.staff_id = :who
             WHERE s.handout_id = :handout AND r.entry = :entry AND r.verdict <> 'none'".($second ? self::MARKED_BY_OTHERS : '').' ORDER BY st.name_folded, s.attempt, r.try', ['handout' => $handoutId, 'entry' => $entry, 'who' => $who->id]);
-        $answers = array_map(static fn (Row $r): MarkedAnswerView => $second ? self::unmarked($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden) : self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden), $rows);
+        // A second marker is not to see what the first one gave.
+        $events = $second ? [] : $this->history->marks($handoutId, $entry);
+        $answers = array_map(static fn (Row $r): MarkedAnswerView => $second ? self::unmarked($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden) : self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden, $events[$r->text('sitting_id').'|'.$r->int('try')] ?? []), $rows);
         $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
         /** @var array<string, string> $byPlace */
         $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), $texts);
@@ -90,7 +95,7 @@ final readonly class Desk
             $tabs[] = new QuestionTabView((string) $id, $number, $handout->edition->title((string) $id), $waiting[$id] ?? 0);
         }
 
-        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden, $handout->markStep->toFloat(), $second);
+        return new DeskView($handoutId, $handout->title, $entry, $handout->edition->numbers()[$entry] ?? 0, $handout->edition->title($entry), $item->toArray(), $answers, $sets, array_map(static fn (Row $r): string => $r->text('comment'), $shelf), $tabs, $hidden, $handout->markStep->toFloat(), $second, $second ? [] : $this->history->keys($handout->edition, $entry));
     }
 
     public function mark(StaffUser $who, MarkInput $input): MarkView
@@ -106,23 +111,25 @@ final readonly class Desk
                 throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
             }
             [$credit, $levels] = $this->creditOf($item, $input);
+            $at = $this->database->now();
+            $kind = $item->rule->waitsForMarker() ? 'hand' : 'override';
             $this->database->run('UPDATE response SET hand_credit = :credit, hand_levels = :levels, comment = :comment, misconceptions = :misconceptions, hand_by = :by, hand_at = :at, mark_version = mark_version + 1 WHERE sitting_id = :id AND entry = :entry AND try = :try', [
                 'credit' => $credit === null ? null : (string) $credit,
                 'levels' => $levels === null ? null : Json::encode($levels),
                 'comment' => trim($input->comment),
                 'misconceptions' => '{'.implode(',', $item->rule instanceof OpenRule && $levels !== null ? $item->rule->misconceptionsOf($levels) : $before->outcome->misconceptions).'}',
-                'by' => $who->id, 'at' => $this->database->now(), 'id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try,
+                'by' => $who->id, 'at' => $at, 'id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try,
             ]);
             $this->database->insert('mark_event', [
-                'id' => $this->database->newId(), 'sitting_id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try, 'kind' => $item->rule->waitsForMarker() ? 'hand' : 'override',
+                'id' => $this->database->newId(), 'sitting_id' => $sitting->id, 'entry' => $input->entry, 'try' => $input->try, 'kind' => $kind,
                 'before_credit' => $before->credit() === null ? null : (string) $before->credit(), 'after_credit' => $credit === null ? null : (string) $credit,
-                'comment' => trim($input->comment), 'levels' => $levels === null ? null : Json::encode($levels), 'staff_id' => $who->id, 'at' => $this->database->now(),
+                'comment' => trim($input->comment), 'levels' => $levels === null ? null : Json::encode($levels), 'staff_id' => $who->id, 'at' => $at,
             ]);
             $this->sittings->settleMarks($sitting, $sitting->state);
             $this->events->dispatch(new SittingChanged($sitting->handoutId, $sitting->id));
             $after = $credit ?? $before->outcome->credit;
 
-            return new MarkView($after === null ? null : (string) $after, $credit === null ? $before->outcome->verdict->value : Verdict::ofCredit($credit)->value, $credit !== null, $levels, trim($input->comment), $before->markVersion + 1);
+            return new MarkView($after === null ? null : (string) $after, $credit === null ? $before->outcome->verdict->value : Verdict::ofCredit($credit)->value, $credit !== null, $levels, trim($input->comment), $before->markVersion + 1, new MarkEventView($kind, $before->credit() === null ? null : (string) $before->credit(), $credit === null ? null : (string) $credit, trim($input->comment), $who->name, Row::iso($at)));
         });
     }
 
@@ -159,10 +166,11 @@ final readonly class Desk
         $own = $r->textOrNull('own_levels');
         $levels = $own === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($own)));
 
-        return new MarkedAnswerView($seen->sittingId, $seen->try, $seen->student, $seen->given, $seen->response, $seen->readAs, Verdict::ByHand->value, null, $levels !== null, $levels, '', 0, false);
+        return new MarkedAnswerView($seen->sittingId, $seen->try, $seen->student, $seen->given, $seen->response, $seen->readAs, Verdict::ByHand->value, null, $levels !== null, $levels, '', 0, false, []);
     }
 
-    private static function answer(Item $item, Row $r, bool $hidden): MarkedAnswerView
+    /** @param list<MarkEventView> $events */
+    private static function answer(Item $item, Row $r, bool $hidden, array $events = []): MarkedAnswerView
     {
         $credit = $r->textOrNull('credit');
         $answer = Answer::fromRow($r, Response::fromArray($r->json('value')), new Outcome($credit === null ? null : BigRational::of($credit), Verdict::from($r->text('verdict')), $r->text('line'), $r->text('read_as')));
@@ -182,6 +190,7 @@ final readonly class Desk
             $answer->comment,
             $answer->markVersion,
             $r->text('state') === SittingState::Returned->value,
+            $events,
         );
     }
 }

@@ -17,6 +17,7 @@ final readonly class DeskView
      * @param list<QuestionTabView> $questions
      * @param float                 $markStep the team's smallest mark
      * @param bool                  $second   answers that somebody else has marked, to be marked again without seeing how
+     * @param list<KeyChangeLineView> $keyChanges the latest first
      */
     public function __construct(
         public string $handoutId,
@@ -33,6 +34,7 @@ final readonly class DeskView
         public bool $namesHidden,
         public float $markStep,
         public bool $second,
+        public array $keyChanges,
     ) {
     }
 }

@@ -73,7 +73,7 @@ final readonly class Keys
             $changeId = $this->editions->changeRule($who, $edition, $entry, $after->rule(), $input->reason);
             $view = $this->effect($edition, $entry, $after, $handout->markStep, $changeId, true, $who);
             $bank = $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $edition->template($entry)?->rule() ?? [], $after->rule());
-            $this->trail->note($who, 'change key', 'handout', $handoutId, ['entry' => $entry, 'change' => $changeId, 'gains' => count($view->gains), 'loses' => count($view->loses)]);
+            $this->trail->note($who, 'change key', 'handout', $handoutId, ['entry' => $entry, 'question' => $edition->numbers()[$entry] ?? 0, 'change' => $changeId, 'gains' => count($view->gains), 'loses' => count($view->loses)]);
 
             return new KeyChangeView($changeId, $view->rule, $view->gains, $view->loses, $view->same, $view->byHand, $view->returned, $bank);
         });
@@ -99,7 +99,7 @@ final readonly class Keys
             $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
             $view = $this->effect($edition, $entry, $before, BigRational::of($row->text('mark_step')), $changeId, true, $who, 'key undo');
             $this->bank->replaceRule($who, $edition->itemIds[$entry] ?? '', $now->rule(), $before->rule());
-            $this->trail->note($who, 'undo key', 'edition', $edition->id, ['entry' => $entry, 'change' => $changeId]);
+            $this->trail->note($who, 'undo key', 'edition', $edition->id, ['entry' => $entry, 'question' => $edition->numbers()[$entry] ?? 0, 'change' => $changeId]);
 
             return $view;
         });

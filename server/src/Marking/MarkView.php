@@ -6,8 +6,11 @@ namespace ChalkLadder\Server\Marking;
 
 final readonly class MarkView
 {
-    /** @param list<int|null>|null $levels */
-    public function __construct(public ?string $credit, public string $verdict, public bool $byHand, public ?array $levels, public string $comment, public int $markVersion)
+    /**
+     * @param list<int|null>|null $levels
+     * @param MarkEventView       $event  the line this mark added to its history
+     */
+    public function __construct(public ?string $credit, public string $verdict, public bool $byHand, public ?array $levels, public string $comment, public int $markVersion, public MarkEventView $event)
     {
     }
 }

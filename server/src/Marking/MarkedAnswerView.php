@@ -12,6 +12,7 @@ final readonly class MarkedAnswerView
     /**
      * @param array<string, mixed> $response
      * @param list<int|null>|null  $levels   index of the level for each criterion
+     * @param list<MarkEventView>  $history  the latest first
      */
     public function __construct(
         public string $sittingId,
@@ -28,6 +29,7 @@ final readonly class MarkedAnswerView
         public string $comment,
         public int $markVersion,
         public bool $returned,
+        public array $history,
     ) {
     }
 }

@@ -23,7 +23,7 @@ final readonly class MarkingController
     #[IsGranted('ROLE_STAFF')]
     public function waiting(#[CurrentUser] StaffUser $who): WaitingListView
     {
-        return $this->desk->waiting($who->teamId);
+        return $this->desk->waiting($who);
     }
 
     #[Route('/handouts/{id}/marking/{entry}', methods: ['GET'])]
@@ -75,11 +75,18 @@ final readonly class MarkingController
         return $this->returning->return($who, $id, $input);
     }
 
+    #[Route('/handouts/{id}/return', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function returnState(#[CurrentUser] StaffUser $who, string $id): ReturnStateView
+    {
+        return $this->returning->state($who->teamId, $id);
+    }
+
     #[Route('/handouts/{id}/take-back', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
-    public function takeBack(#[CurrentUser] StaffUser $who, string $id): ReturnedView
+    public function takeBack(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TakeBackInput $input = new TakeBackInput()): ReturnedView
     {
-        return $this->returning->takeBack($who, $id);
+        return $this->returning->takeBack($who, $id, $input);
     }
 
     #[Route('/outbox', methods: ['GET'])]

@@ -138,7 +138,7 @@ final readonly class SittingStore
                 WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry
             ) SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", ['at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id, 'rules' => $sitting->rulesVersion, 'walk' => Json::encode($sitting->walk->toArray()), 'now' => $this->database->now(), 'rows' => Json::encode($rows)]);
 
-        return $row?->bool('here') === true ? array_values(array_filter($row->json('kept'), is_string(...))) : null;
+        return $row?->bool('here') === true ? $row->names('kept') : null;
     }
 
     /** Brings a sitting's state and marks in line with its answers. Open sittings stay open. */

@@ -22,12 +22,47 @@ final class KeysTest extends ApiCase
         self::assertSame(['Benoît Larsen'], $preview->column('loses', 'student'));
         self::assertSame([0.0, 1.0], $this->marks($handout), 'a preview changes nothing');
 
-        $applied = $this->get('POST', "/handouts/$handout/keys/e-choice", $body);
+        $applied = $this->get('POST', "/handouts/$handout/keys/e-choice", $body + ['reason' => 'The log says so.']);
         self::assertSame([1.0, 0.0], $this->marks($handout));
         self::assertTrue($applied->at('bankToo'));
+        $line = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('keyChanges')[0];
+        self::assertSame([$applied->text('changeId'), 'Teacher', 'The log says so.', '<p>b</p>', 1, 1, true], array_map($line->at(...), ['id', 'by', 'reason', 'after', 'gains', 'loses', 'undoable']));
         $this->get('POST', '/key-changes/'.$applied->text('changeId').'/undo');
         self::assertSame([0.0, 1.0], $this->marks($handout));
         $this->refused(409, 'POST', '/key-changes/'.$applied->text('changeId').'/undo');
+        $line = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('keyChanges')[0];
+        self::assertSame([false, 'Teacher', 1, 1], array_map($line->at(...), ['undoable', 'undoneBy', 'gains', 'loses']), 'the history stays');
+    }
+
+    public function testOnlyTheLatestOfSeveralChangesCanBeTakenBack(): void
+    {
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'Secret Reef']]);
+        $this->as($this->world->teacher);
+        $first = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Secret Reef'], 'credit' => '1/2'])->text('changeId');
+        $second = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Secret Bay'], 'credit' => '1'])->text('changeId');
+        $lines = fn (): array => array_map(static fn ($l): array => [$l->text('id'), $l->at('undoable')], $this->get('GET', "/handouts/$handout/marking/e-text")->list('keyChanges'));
+
+        self::assertSame([[$second, true], [$first, false]], $lines());
+        $this->refused(409, 'POST', "/key-changes/$first/undo");
+        $this->get('POST', "/key-changes/$second/undo");
+        self::assertSame([[$second, false], [$first, true]], $lines());
+        $this->get('POST', "/key-changes/$first/undo");
+        self::assertSame([0.0], $this->marks($handout));
+    }
+
+    public function testAMarkKeepsItsHistory(): void
+    {
+        $handout = $this->world->handOut();
+        $id = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']]]);
+        $this->as($this->world->teacher);
+        $mark = ['sittingId' => $id, 'entry' => 'e-choice', 'try' => 1];
+        $event = $this->get('PUT', '/marks', $mark + ['credit' => '1/2', 'comment' => 'Half right', 'markVersion' => 0]);
+        self::assertSame(['override', '0', '1/2', 'Half right', 'Teacher'], array_map($event->at(...), ['event.kind', 'event.before', 'event.after', 'event.comment', 'event.by']));
+        $this->as($this->world->lead)->get('PUT', '/marks', $mark + ['credit' => null, 'markVersion' => 1]);
+
+        $history = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('answers.0.history');
+        self::assertSame([['override', '1/2', null, 'Lead'], ['override', '0', '1/2', 'Teacher']], array_map(static fn ($e): array => array_map($e->at(...), ['kind', 'before', 'after', 'by']), $history));
     }
 
     public function testAnAcceptedAnswerHoldsForAllWhoGaveItButNotOverAHandMark(): void

@@ -39,7 +39,7 @@ final class AccessTest extends ApiCase
         'GET /handouts/{handout}/lookout' => self::TEAM, 'GET /sittings/{sitting}' => self::TEAM, 'GET /handouts/{handout}/live' => self::TEAM,
         'GET /marking' => self::STAFF, 'GET /handouts/{handout}/marking/{entry}' => self::STAFF_OF_TEAM, 'PUT /marks' => self::STAFF, 'PUT /second-marks' => self::STAFF,
         'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM, 'POST /key-changes/{change}/undo' => ['401', '401', '401', '404', '403', '404', '404'],
-        'POST /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/take-back' => self::TEAM, 'GET /outbox' => self::TEACHERS,
+        'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/take-back' => self::TEAM, 'GET /outbox' => self::TEACHERS, 'GET /trail' => self::TEACHERS,
         'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM, 'GET /handouts/{handout}/results/skills' => self::TEAM, 'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/results/change' => self::TEAM, 'GET /handouts/{handout}/results/markers' => self::TEAM, 'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groupings' => self::TEAM,
         'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/follow-ups' => ['401', '401', '401', '404', '403', '404', '404'],
         'GET /handouts/{handout}/responses.csv' => self::TEAM, 'GET /handouts/{handout}/marks.csv' => self::TEAM,

@@ -25,7 +25,7 @@ export default function MarkingRoute() {
   if (desk.isError) return <Failed error={desk.error} retry={() => void desk.refetch()} />
   return (
     <MarkingDesk
-      key={`${id}-${entry}-${second}-${desk.dataUpdatedAt}`}
+      key={`${id}-${entry}-${second}`}
       desk={desk.data}
       startWithKey={params.get('key') === '1' && desk.data.item.type !== 'open'}
       onKeyShut={() => setParams({}, { replace: true })}

@@ -9,6 +9,7 @@ import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { KeySheet } from '@/ui/KeySheet'
 import { Failed, Loading } from '@/ui/States'
+import { clearToasts } from '@/ui/Toasts'
 
 const STAGES = [
   { to: '/bank', label: 'Bank' },
@@ -82,9 +83,14 @@ function Account({ staff, onLeave }: { staff: Schemas['IdentityStaffView']; onLe
             {team}
           </DropdownMenu.Label>
           {staff.role === 'marker' ? null : (
-            <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
-              Outbox
-            </DropdownMenu.Item>
+            <>
+              <DropdownMenu.Item className={item} onSelect={() => void navigate('/trail')}>
+                Trail: who changed what
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
+                Outbox
+              </DropdownMenu.Item>
+            </>
           )}
           <DropdownMenu.Item
             className={item}
@@ -141,6 +147,7 @@ export function Shell() {
   const leave = async () => {
     await take(api.DELETE('/api/session'))
     sessionStorage.clear()
+    clearToasts()
     // The session first: asking for it anew takes every screen away, and then nothing of theirs is kept.
     await client.resetQueries({ queryKey: ['session'] })
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })

@@ -29,6 +29,7 @@ const ResultsList = lazy(() => import('@/features/results/ResultsList'))
 const ResultsDesk = lazy(() => import('@/features/results/ResultsDesk'))
 const GroupingList = lazy(() => import('@/features/regroup/GroupingList'))
 const GroupingDesk = lazy(() => import('@/features/regroup/GroupingDesk'))
+const Trail = lazy(() => import('@/features/identity/Trail'))
 const PrintPaper = lazy(() => import('@/features/exchange/PrintPaper'))
 
 applyTheme()
@@ -55,6 +56,7 @@ const router = createBrowserRouter([
       { path: 'marking', element: <MarkingList /> },
       { path: 'marking/:id/:entry', element: <MarkingRoute /> },
       { path: 'outbox', element: <Outbox /> },
+      { path: 'trail', element: <Trail /> },
       { path: 'results', element: <ResultsList /> },
       { path: 'results/:id', element: <ResultsDesk /> },
       { path: 'groups', element: <GroupingList /> },

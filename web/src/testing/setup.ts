@@ -1,5 +1,6 @@
 import { cleanup } from '@testing-library/react'
 import { afterEach } from 'vitest'
+import { clearToasts } from '@/ui/Toasts'
 import { answer } from './server'
 
 // The client takes these from the global scope once, when it is made; requests of pages are relative to the page.
@@ -33,4 +34,6 @@ Blob.prototype.arrayBuffer ??= function (this: Blob) {
 afterEach(() => {
   cleanup()
   localStorage.clear()
+  sessionStorage.clear()
+  clearToasts()
 })

@@ -16,6 +16,9 @@ export function toast(text: string, options: { undo?: () => void; bad?: boolean 
   set([...toasts.slice(-2), { id: last, text, ...options }])
 }
 
+/** Takes every message away, and with it what the reader before could have taken back. */
+export const clearToasts = () => set([])
+
 function Line({ toast: t }: { toast: Toast }) {
   useEffect(() => {
     const timer = setTimeout(() => set(toasts.filter((one) => one.id !== t.id)), t.undo ? 12_000 : t.bad ? 9000 : 4500)

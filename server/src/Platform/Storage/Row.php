@@ -78,13 +78,25 @@ final readonly class Row
     {
         $text = $this->textOrNull($column);
 
-        return $text === null ? null : (new \DateTimeImmutable($text))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s.v\Z');
+        return $text === null ? null : self::iso($text);
+    }
+
+    /** A stored moment as the interface speaks of it: ISO 8601 in UTC, to the millisecond. */
+    public static function iso(string $stored): string
+    {
+        return (new \DateTimeImmutable($stored))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s.v\Z');
     }
 
     /** @return array<array-key, mixed> */
     public function json(string $column): array
     {
         return Json::decode($this->text($column));
+    }
+
+    /** @return list<string> the strings of a JSON array */
+    public function names(string $column): array
+    {
+        return array_values(array_filter($this->json($column), is_string(...)));
     }
 
     private function value(string $column): mixed

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { FaultLine, Failed, Loading } from '@/ui/States'
@@ -11,7 +12,9 @@ import { toast } from '@/ui/Toasts'
 import { ItemForm } from './ItemForm'
 import { TryBox } from './TryBox'
 import { blankItem, typeName, type Item, type ItemType } from './types'
-import { dropUnsaved, keepUnsaved, unsaved } from './unsaved'
+
+/** A question as it stood when its editor was left, and the version it was made from. */
+type Unsaved = { item: Item; version: number }
 
 /** Write or change one question of the bank. */
 export default function ItemDesk() {
@@ -32,7 +35,10 @@ export default function ItemDesk() {
 function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['BankItemView'] | null; kind: ItemType }) {
   const place = id ?? `new-${kind}`
   const start = stored?.item ?? blankItem(kind)
-  const [back, setBack] = useState(() => unsaved(place, start.type))
+  const [back, setBack] = useState(() => {
+    const kept = unsaved<Unsaved>(place)
+    return kept?.item?.type === start.type ? kept : null
+  })
   const [item, setItem] = useState<Item>(back?.item ?? start)
   const [version, setVersion] = useState(back?.version ?? stored?.version ?? 0)
   const [defects, setDefects] = useState(stored?.defects ?? [])

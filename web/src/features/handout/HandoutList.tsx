@@ -88,6 +88,13 @@ export default function HandoutList() {
                       <span className="text-rust dark:text-rust-dark"> · {h.waiting} wait for marking</span>
                     ) : h.handedIn > 0 && h.returned === h.handedIn ? (
                       <span className="text-quiet"> · returned</span>
+                    ) : h.handedIn > h.returned ? (
+                      <>
+                        {' · '}
+                        <Link className="font-semibold text-blue underline" to={`/marking?return=${h.id}`}>
+                          {h.handedIn - h.returned} to return
+                        </Link>
+                      </>
                     ) : null}
                   </td>
                   <td className="px-2 text-quiet">{moment(h.madeAt)}</td>

@@ -1,16 +1,17 @@
 import type { Schemas } from '@/lib/api/client'
-import { done } from './order'
+import { done, nameOf } from './order'
 import type { Marking } from './useMarking'
 
 /** The answers of the question, those that look alike as one line. */
 export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeView'][]; marking: Marking }) {
-  const { answers, at, setAt, open } = marking
+  const { answers, at, setAt, open, unkept } = marking
   return (
     <>
       <h2 className="pb-1 font-sans text-sm font-normal tracking-normal text-quiet">Alike answers together</h2>
       <ol>
         {sets.map((s, i) => {
           const n = s.answers.filter((p) => answers[p] && done(answers[p])).length
+          const left = s.answers.filter((p) => p !== at && answers[p] && unkept.has(nameOf(answers[p]))).length
           const on = s.answers.includes(at)
           return (
             <li key={i} className="border-b">
@@ -23,6 +24,7 @@ export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeVi
                 <span className="text-sm text-quiet">
                   {s.answers.length === 1 ? 'alone' : `${s.answers.length} alike`}
                   {open ? `, ${n} marked` : ''}
+                  {left > 0 ? <b className="text-ink">{`, ${left} not kept`}</b> : null}
                 </span>
               </button>
             </li>

@@ -28,7 +28,7 @@ export function AnswerSheet({ answer, set, at, open }: Props) {
       ) : null}
       {answer.comment ? (
         <p className="mt-2 text-[15px]">
-          <b className="text-blue">Your comment</b> {answer.comment}
+          <b className="text-blue">Comment</b> {answer.comment}
         </p>
       ) : null}
     </article>

@@ -7,6 +7,7 @@ import { Dialog } from '@/ui/Dialog'
 import { SelectField, TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { refreshKeys, takeKeyBack } from './keyChanges'
 import type { Answer } from './order'
 
 type Props = {
@@ -38,10 +39,6 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
       setBusy(false)
     }
   }
-  const refresh = () =>
-    Promise.all(
-      ['desk', 'results', 'item', 'items', 'work'].map((key) => client.invalidateQueries({ queryKey: [key] })),
-    )
   const preview = () =>
     act(async () =>
       setEffect(await take(api.POST('/api/handouts/{id}/keys/{entry}/preview', { params: { path }, body }))),
@@ -49,18 +46,12 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
   const apply = () =>
     act(async () => {
       const done = await take(api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body }))
-      // Before the desk is laid out anew: it would open the dialog again over the way back.
       onClose()
       toast(
         `Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`,
-        {
-          undo: () =>
-            void take(api.POST('/api/key-changes/{id}/undo', { params: { path: { id: done.changeId ?? '' } } }))
-              .then(refresh)
-              .then(() => toast('The old key holds again, and the old marks.')),
-        },
+        { undo: () => void takeKeyBack(client, done.changeId ?? '') },
       )
-      await refresh()
+      await refreshKeys(client)
     })
   const untouched = !accept && item === desk.item
   const nothing = effect && effect.gains.length + effect.loses.length === 0

@@ -2,6 +2,8 @@ import type { Schemas } from '@/lib/api/client'
 import { marks, rational } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button, Key } from '@/ui/Button'
+import { KeyHistory } from './KeyHistory'
+import { MarkHistory } from './MarkHistory'
 import { pointsOf, type Answer } from './order'
 import { SHELF_KEYS, type Marking } from './useMarking'
 
@@ -10,7 +12,14 @@ type Props = { desk: Schemas['MarkingDeskView']; marking: Marking; onAccept: ((a
 /** What can be said of the answer at hand: rubric levels or the machine's verdict, a comment, and keeping it. */
 export function MarkPanel({ desk, marking, onAccept }: Props) {
   const { answer, open } = marking
-  if (!answer) return <p className="text-quiet">No answer to mark.</p>
+  const changes = <KeyHistory changes={desk.keyChanges} mayChangeKey={onAccept !== null} />
+  if (!answer)
+    return (
+      <div className="flex flex-col gap-5">
+        <p className="text-quiet">No answer to mark.</p>
+        {changes}
+      </div>
+    )
   return (
     <div className="flex flex-col gap-5">
       {open ? <Rubric marking={marking} /> : <MachineMark answer={answer} marking={marking} onAccept={onAccept} />}
@@ -22,6 +31,8 @@ export function MarkPanel({ desk, marking, onAccept }: Props) {
         <Comment shelf={desk.shelf} marking={marking} />
       )}
       <Total desk={desk} marking={marking} />
+      <MarkHistory history={answer.history} worth={rational(desk.item.points)} />
+      {changes}
     </div>
   )
 }

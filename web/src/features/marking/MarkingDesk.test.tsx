@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
@@ -20,6 +20,7 @@ const answer = (n: number, change: Partial<Answer> = {}): Answer => ({
   comment: '',
   markVersion: 0,
   returned: false,
+  history: [],
   ...change,
 })
 const rubric = {
@@ -64,6 +65,7 @@ const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['Markin
   questions: [{ entry: 'e4', number: 4, title: 'Why two tides?', waiting: 3 }],
   namesHidden: false,
   markStep: 0.5,
+  keyChanges: [],
   ...change,
 })
 const open = (view = desk(), mayChangeKey = true) =>
@@ -83,6 +85,7 @@ const marked = (levels: number[], markVersion = 1) => ({
   levels,
   comment: '',
   markVersion,
+  event: { kind: 'hand', before: null, after: '1', comment: '', by: 'Maren', at: '2026-11-25T10:00:00.000Z' },
 })
 const atHand = () => within(screen.getByRole('article', { name: 'The answer at hand' }))
 
@@ -160,8 +163,120 @@ describe('Marking by keys alone', () => {
     serve({ 'PUT /api/marks': new Refusal(409, 'Somebody marked this answer before you.', 'Their mark is shown now.') })
     const user = open()
     await user.keyboard('11{Enter}')
-    expect(await screen.findByText(/Somebody marked this answer before you/)).toBeTruthy()
+    expect(await screen.findByText(/Student 0: Somebody marked this answer before you/)).toBeTruthy()
     expect(screen.getByText('0 of 3 marked')).toBeTruthy()
+    await user.keyboard('z')
+    expect(bodies('PUT', '/api/marks'), 'a mark that was refused is not taken back').toHaveLength(1)
+  })
+
+  it('keeps what was typed for an answer until it is kept, over leaving, a refusal and a reload', async () => {
+    serve({ 'PUT /api/marks': new Refusal(500, 'The server did not answer.') })
+    const user = open()
+    await user.keyboard('10c')
+    await user.keyboard('Say why.')
+    await user.keyboard('{Control>}{Enter}{/Control}')
+    expect(await screen.findByText(/Student 0: The server did not answer/)).toBeTruthy()
+    expect(screen.getByText(/1 not kept/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: /^Answer 1.*alone/ }))
+    expect((screen.getByLabelText('Comment') as HTMLTextAreaElement).value).toBe('')
+
+    cleanup()
+    serve({ 'PUT /api/marks': marked([1, 0]) })
+    const again = open()
+    expect((screen.getByLabelText('Comment') as HTMLTextAreaElement).value).toBe('Say why.')
+    await again.keyboard('{Enter}')
+    expect(bodies('PUT', '/api/marks')).toMatchObject([{ sittingId: 's0', levels: [1, 0], comment: 'Say why.' }])
+    expect(screen.queryByText(/not kept/)).toBeNull()
+  })
+
+  it('shows who gave a mark and what it was before', async () => {
+    serve({ 'PUT /api/marks': marked([1, 1]) })
+    const user = open(
+      desk({
+        answers: [
+          answer(0, {
+            history: [
+              { kind: 'hand', before: '1', after: null, comment: '', by: 'Idris', at: '2026-11-25T09:00:00.000Z' },
+              {
+                kind: 'hand',
+                before: null,
+                after: '1',
+                comment: 'Good start',
+                by: 'Bram',
+                at: '2026-11-25T08:00:00.000Z',
+              },
+            ],
+          }),
+        ],
+        sets: [{ label: 'Answer 0', answers: [0] }],
+      }),
+    )
+    const lines = () =>
+      within(screen.getByText('History of this mark').closest('details') as HTMLElement)
+        .getAllByRole('listitem', { hidden: true })
+        .map((l) => l.textContent)
+    expect(lines()[0]).toMatch(/^mark taken back4 → –.*by Idris$/)
+    expect(lines()[1]).toMatch(/^marked– → 4.*by Bram · “Good start”$/)
+    await user.keyboard('11{Enter}')
+    await waitFor(() => expect(lines()).toHaveLength(3))
+    expect(lines()[0]).toMatch(/by Maren$/)
+  })
+})
+
+describe('The history of a key', () => {
+  const change = (id: string, more: Partial<Schemas['MarkingKeyChangeLineView']> = {}) => ({
+    id,
+    by: 'Maren',
+    at: '2026-11-20T10:00:00.000Z',
+    before: '<p>reef</p>',
+    after: '<p>bar</p>',
+    reason: '',
+    gains: 5,
+    loses: 2,
+    undoneAt: null,
+    undoneBy: null,
+    undoable: false,
+    ...more,
+  })
+  const changed = (...keyChanges: Schemas['MarkingKeyChangeLineView'][]) =>
+    desk({
+      item: written,
+      answers: [answer(0, { verdict: 'wrong', credit: '0' })],
+      sets: [{ label: 'reef', answers: [0] }],
+      keyChanges,
+    })
+
+  it('tells what it was, who changed it, and takes the latest change back', async () => {
+    serve({
+      'POST /api/key-changes/c2/undo': {
+        changeId: 'c2',
+        rule: {},
+        gains: [{}, {}],
+        loses: [{}],
+        same: 0,
+        byHand: 0,
+        returned: 0,
+        bankToo: false,
+      },
+    })
+    const user = open(
+      changed(
+        change('c2', { undoable: true }),
+        change('c1', { undoneAt: '2026-11-21T10:00:00.000Z', undoneBy: 'Suvi' }),
+      ),
+    )
+    const lines = within(screen.getByRole('region', { name: 'The key has changed' })).getAllByRole('listitem')
+    expect(lines[0]?.textContent).toMatch(/reef.*bar.*by Maren · 5 gained, 2 lost/)
+    expect(lines[1]?.textContent).toMatch(/taken back .* by Suvi/)
+    await user.click(screen.getByRole('button', { name: 'Take this change back' }))
+    expect(await screen.findByText('The old key holds again, and the old marks: 2 gain, 1 lose.')).toBeTruthy()
+  })
+
+  it('is read by those who may not change it', () => {
+    serve({})
+    open(changed(change('c1', { undoable: true })), false)
+    expect(screen.getByText('The key has changed')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Take this change back' })).toBeNull()
   })
 })
 
@@ -221,7 +336,7 @@ describe('Correcting the machine', () => {
     ])
     const line = await screen.findByText('Re-marked: 1 gain, 0 lose. The bank has the new key too.')
     await user.click(within(line.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
-    expect(await screen.findByText('The old key holds again, and the old marks.')).toBeTruthy()
+    expect(await screen.findByText(/The old key holds again/)).toBeTruthy()
   })
 
   it('offers no key to those who may not change it', () => {

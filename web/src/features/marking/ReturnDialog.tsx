@@ -1,73 +1,170 @@
-import { useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, take } from '@/lib/api/client'
-import { plural } from '@/lib/format'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
-import { AreaField } from '@/ui/Field'
-import { FaultLine } from '@/ui/States'
+import { AreaField, Tick } from '@/ui/Field'
+import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 
-/** Gives the work back to everyone whose marking is done. */
+type Line = Schemas['MarkingReturnLineView']
+const backAlready = (s: Line) => s.returned > 0 && !s.replied
+
+/** Gives marked work back, to all or some, and takes it back again. */
 export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string; title: string; onClose: () => void }) {
   const client = useQueryClient()
   const [message, setMessage] = useState('')
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const path = { id: handoutId }
+  const state = useQuery({
+    queryKey: ['return', handoutId],
+    queryFn: () => take(api.GET('/api/handouts/{id}/return', { params: { path } })),
+    staleTime: 0,
+  })
+  const students = state.data?.students ?? []
+  const ready = students.filter((s) => s.ready > 0)
+  const picked = ready.filter((s) => !left.has(s.studentId))
+  const returned = students.filter((s) => s.returned > 0)
   const refresh = () =>
     Promise.all(
-      ['handouts', 'lookout', 'results', 'desk', 'outbox'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+      ['handouts', 'lookout', 'results', 'desk', 'marking', 'outbox', 'return', 'trail'].map((key) =>
+        client.invalidateQueries({ queryKey: [key] }),
+      ),
     )
-  const give = async () => {
+  const act = async (work: () => Promise<void>) => {
     setBusy(true)
     setError(null)
     try {
-      const done = await take(
-        api.POST('/api/handouts/{id}/return', { params: { path }, body: { students: null, message } }),
-      )
-      await refresh()
-      const waiting =
-        done.waiting.length > 0
-          ? ` ${plural(done.waiting.length, 'student')} still wait for a marker and got nothing.`
-          : ''
-      toast(
-        done.returned === 0
-          ? `Nothing was ready to return.${waiting}`
-          : `Returned to ${plural(done.returned, 'student')}.${waiting}`,
-        done.returned > 0
-          ? { undo: () => void take(api.POST('/api/handouts/{id}/take-back', { params: { path } })).then(refresh) }
-          : {},
-      )
-      onClose()
+      await work()
     } catch (thrown) {
       setError(thrown)
     } finally {
       setBusy(false)
     }
   }
+  const takeBack = async (ids: string[]) => {
+    const done = await take(api.POST('/api/handouts/{id}/take-back', { params: { path }, body: { students: ids } }))
+    toast(`Taken back from ${plural(done.students.length, 'student')}.`)
+    await refresh()
+  }
+  const give = () =>
+    act(async () => {
+      const done = await take(
+        api.POST('/api/handouts/{id}/return', {
+          params: { path },
+          body: { students: picked.map((s) => s.studentId), message },
+        }),
+      )
+      onClose()
+      toast(`Returned to ${plural(done.students.length, 'student')}.`, { undo: () => void takeBack(done.students) })
+      await refresh()
+    })
+  const toggle = (id: string) =>
+    setLeft((old) => {
+      const next = new Set(old)
+      if (!next.delete(id)) next.add(id)
+      return next
+    })
   return (
     <Dialog
       open
       onClose={onClose}
       title={`Return “${title}”`}
       foot={
-        <Button kind="do" disabled={busy} onClick={() => void give()}>
-          Return what is marked
+        <Button kind="do" disabled={busy || picked.length === 0} onClick={() => void give()}>
+          {picked.length === 0 ? 'Nothing to return' : `Return to ${plural(picked.length, 'student')}`}
         </Button>
       }
     >
-      <p className="mb-3">
-        Students see their marks, feedback, keys and comments. Work that still waits for a marker stays here.
-      </p>
-      <AreaField
-        label="A message to all of them"
-        rows={3}
-        maxLength={2000}
-        value={message}
-        onChange={(e) => setMessage(e.target.value)}
-      />
+      <p className="mb-3">Students see their marks, feedback, keys and comments.</p>
+      {state.isPending ? <Loading what="Counting what is marked" /> : null}
+      {state.isError ? <Failed error={state.error} retry={() => void state.refetch()} /> : null}
+      {state.data && students.length === 0 ? <p className="text-quiet">Nobody has begun this work yet.</p> : null}
+      {ready.length > 0 ? (
+        <AreaField
+          label="A message to all of them"
+          rows={3}
+          maxLength={2000}
+          value={message}
+          onChange={(e) => setMessage(e.target.value)}
+        />
+      ) : null}
       <FaultLine error={error} />
+      {students.length > 0 ? (
+        <table className="mt-3 w-full text-[15px]">
+          <thead>
+            <tr className="border-b text-left text-sm text-quiet">
+              <th className="font-medium">
+                {ready.length > 1 ? (
+                  <Tick
+                    label={`All ${ready.length} that are marked`}
+                    checked={picked.length === ready.length}
+                    onChange={() =>
+                      setLeft(picked.length === ready.length ? new Set(ready.map((s) => s.studentId)) : new Set())
+                    }
+                  />
+                ) : (
+                  'Student'
+                )}
+              </th>
+              <th className="text-right font-medium">
+                {returned.filter(backAlready).length > 1 ? (
+                  <Button
+                    kind="quiet"
+                    size="small"
+                    disabled={busy}
+                    onClick={() => void act(() => takeBack(returned.filter(backAlready).map((s) => s.studentId)))}
+                  >
+                    Take back from all {returned.filter(backAlready).length}
+                  </Button>
+                ) : null}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {students.map((s) => (
+              <tr key={s.studentId} className="border-b align-baseline">
+                <td className="py-1 pr-3">
+                  {s.ready > 0 ? (
+                    <Tick label={s.name} checked={!left.has(s.studentId)} onChange={() => toggle(s.studentId)} />
+                  ) : (
+                    <span className="pl-6">{s.name}</span>
+                  )}
+                </td>
+                <td className="py-1 text-right text-sm text-quiet">
+                  {said(s)}
+                  {backAlready(s) ? (
+                    <Button
+                      kind="quiet"
+                      size="small"
+                      disabled={busy}
+                      aria-label={`Take back from ${s.name}`}
+                      onClick={() => void act(() => takeBack([s.studentId]))}
+                    >
+                      Take back
+                    </Button>
+                  ) : null}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : null}
     </Dialog>
   )
+}
+
+/** Whose turn it is with this work, in words. */
+function said(s: Line): string {
+  return [
+    s.ready > 1 ? `${s.ready} attempts marked` : '',
+    s.waiting > 0 ? `${plural(s.waiting, 'answer')} ${s.waiting === 1 ? 'waits' : 'wait'} for a marker` : '',
+    s.open > 0 ? 'still at work' : '',
+    s.returned > 0 ? `returned ${s.returnedAt ? moment(s.returnedAt) : ''}${s.replied ? ', has replied' : ''}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
 }

@@ -5,6 +5,9 @@ export type Answer = Schemas['MarkingMarkedAnswerView']
 /** Answers in the order they are marked: set by set, so that like answers follow each other. */
 export const inSets = (sets: Schemas['MarkingLookAlikeView'][]) => sets.flatMap((set) => set.answers)
 
+/** Which answer it is, whatever place it has on the desk. */
+export const nameOf = (answer: Answer) => `${answer.sittingId}-${answer.try}`
+
 export const done = (answer: Answer) => answer.byHand || answer.verdict !== 'by hand'
 
 /** The next place after `at` whose answer still waits, going round once; null when none does. */

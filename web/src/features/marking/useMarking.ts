@@ -2,10 +2,14 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { useKeys, type Acts } from '@/lib/keys'
+import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
 import { toast } from '@/ui/Toasts'
-import { done, inSets, nextWaiting, type Answer } from './order'
+import { done, inSets, nameOf, nextWaiting, type Answer } from './order'
 
 export const SHELF_KEYS = ['a', 's', 'd', 'f', 'g', 'h']
+
+/** What is being given to one answer. */
+type Draft = { levels: (number | null)[]; comment: string }
 
 /**
  * The state of a marking desk and its acts: which answer is at hand, the levels and comment being given, keeping,
@@ -16,34 +20,72 @@ export const SHELF_KEYS = ['a', 's', 'd', 'f', 'g', 'h']
 export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer: Answer) => void) | null) {
   const client = useQueryClient()
   const [answers, setAnswers] = useState(desk.answers)
+  useEffect(() => setAnswers(desk.answers), [desk.answers])
   const order = useMemo(() => inSets(desk.sets), [desk.sets])
-  const [at, setAt] = useState(
-    () => order.find((place) => desk.answers[place] && !done(desk.answers[place])) ?? order[0] ?? -1,
-  )
-  const [levels, setLevels] = useState<(number | null)[]>([])
+  const [hand, setHand] = useState(() => {
+    const first =
+      desk.answers[order.find((place) => desk.answers[place] && !done(desk.answers[place])) ?? order[0] ?? -1]
+    return first ? nameOf(first) : ''
+  })
+  const at = answers.findIndex((a) => nameOf(a) === hand)
+  const setAt = (place: number) => {
+    const next = answers[place]
+    if (next) setHand(nameOf(next))
+  }
   const [active, setActive] = useState(0)
-  const [comment, setComment] = useState('')
-  const trail = useRef<{ place: number; before: Answer }[]>([])
+  const trail = useRef<Answer[]>([])
   const box = useRef<HTMLTextAreaElement>(null)
   const answer = answers[at]
   const item = desk.item
   const criteria = item.type === 'open' ? item.rule.criteria : []
   const open = item.type === 'open'
 
+  // What is typed stays with its answer until it is kept, through a refusal, a lost network and a reload.
+  const draftPlace = (name: string) => `mark.${desk.entry}.${name}${desk.second ? '.second' : ''}`
+  const draftOf = (one: Answer | undefined): Draft =>
+    (one && unsaved<Draft>(draftPlace(nameOf(one)))) ?? {
+      levels: one?.levels ?? criteria.map(() => null),
+      comment: one?.comment ?? '',
+    }
+  const [draft, setDraft] = useState<Draft>(() => draftOf(answer))
+  const { levels, comment } = draft
+  const [unkept, setUnkept] = useState(
+    () => new Set(answers.map(nameOf).filter((name) => unsaved(draftPlace(name)) !== null)),
+  )
+  // Keys come faster than the screen is drawn anew.
+  const latest = useRef(draft)
+  const lay = (next: Draft) => {
+    latest.current = next
+    setDraft(next)
+  }
+  const write = (change: (old: Draft) => Draft) => {
+    lay(change(latest.current))
+    keepUnsaved(draftPlace(hand), latest.current)
+    setUnkept((old) => (old.has(hand) ? old : new Set(old).add(hand)))
+  }
+  const setLevels = (change: (old: (number | null)[]) => (number | null)[]) =>
+    write((old) => ({ ...old, levels: change(old.levels) }))
+  const setComment = (change: string | ((old: string) => string)) =>
+    write((old) => ({ ...old, comment: typeof change === 'string' ? change : change(old.comment) }))
   useEffect(() => {
-    setLevels(answer?.levels ?? criteria.map(() => null))
-    setComment(answer?.comment ?? '')
+    lay(draftOf(answer))
     setActive(0)
-    // A new answer on the desk; the criteria belong to the question and do not change.
+    // Another answer on the desk; the criteria belong to the question and do not change.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [at])
+  }, [hand])
 
   const put = async (
-    place: number,
+    before: Answer,
     change: { levels?: (number | null)[] | null; credit?: string | null; comment: string },
   ) => {
-    const before = answers[place]
-    if (!before) return false
+    const name = nameOf(before)
+    const become = (next: Partial<Answer> | ((old: Answer) => Partial<Answer>)) => {
+      dropUnsaved(draftPlace(name))
+      setUnkept((old) => new Set([...old].filter((one) => one !== name)))
+      setAnswers((old) =>
+        old.map((a) => (nameOf(a) === name ? { ...a, ...(typeof next === 'function' ? next(a) : next) } : a)),
+      )
+    }
     try {
       if (desk.second) {
         const given = (change.levels ?? []).filter((l) => l !== null)
@@ -52,10 +94,10 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
             body: { sittingId: before.sittingId, entry: desk.entry, try: before.try, levels: given },
           }),
         )
-        setAnswers((old) => old.map((a, i) => (i === place ? { ...a, levels: given, byHand: true } : a)))
+        become({ levels: given, byHand: true })
         return true
       }
-      const mark = await take(
+      const { event, ...mark } = await take(
         api.PUT('/api/marks', {
           body: {
             sittingId: before.sittingId,
@@ -68,12 +110,12 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
           },
         }),
       )
-      setAnswers((old) => old.map((a, i) => (i === place ? { ...a, ...mark } : a)))
+      become((old) => ({ ...mark, history: [event, ...old.history] }))
       void client.invalidateQueries({ queryKey: ['marking'] })
       return true
     } catch (thrown) {
       const problem = problemOf(thrown)
-      toast(`${problem.message} ${problem.detail}`, { bad: true })
+      toast(`${before.student}: ${problem.message} ${problem.detail}`, { bad: true })
       if (problem.status === 409) void client.invalidateQueries({ queryKey: ['desk'] })
       return false
     }
@@ -87,6 +129,11 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     const place = order[Math.max(0, Math.min(order.length - 1, order.indexOf(at) + by))]
     if (place !== undefined) setAt(place)
   }
+  /** Keeps what is given to an answer; what was refused cannot be taken back. */
+  const give = async (one: Answer, change: Parameters<typeof put>[1]) => {
+    trail.current.push(one)
+    if (!(await put(one, change))) trail.current = trail.current.filter((kept) => kept !== one)
+  }
   const keep = async () => {
     if (!answer) return
     if (open && levels.some((l) => l === null)) {
@@ -94,34 +141,24 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
       toast(`Pick a level for "${criteria[levels.findIndex((l) => l === null)]?.name ?? ''}" first.`, { bad: true })
       return
     }
-    trail.current.push({ place: at, before: answer })
-    const going = put(at, open ? { levels, comment } : { credit: answer.byHand ? answer.credit : null, comment })
+    const going = give(answer, open ? latest.current : { credit: answer.byHand ? answer.credit : null, comment })
     next()
     await going
   }
   const override = async (credit: string | null) => {
     if (!answer) return
-    trail.current.push({ place: at, before: answer })
-    await put(at, { credit, comment })
+    await give(answer, { credit, comment })
   }
   const undo = async () => {
-    const last = trail.current.pop()
-    if (!last) return
+    const before = trail.current.pop()
+    const now = before && answers.find((a) => nameOf(a) === nameOf(before))
+    if (!before || !now) return
+    setHand(nameOf(before))
     // A second mark is kept or changed; there is no taking it back to none.
-    if (desk.second && !last.before.byHand) {
-      setAt(last.place)
-      return
-    }
-    setAt(last.place)
-    if (
-      await put(last.place, {
-        levels: last.before.levels,
-        credit: open || !last.before.byHand ? null : last.before.credit,
-        comment: last.before.comment,
-      })
-    ) {
-      setLevels(last.before.levels ?? criteria.map(() => null))
-      setComment(last.before.comment)
+    if (desk.second && !before.byHand) return
+    const back = { levels: before.levels, comment: before.comment }
+    if (await put(now, { ...back, credit: open || !before.byHand ? null : before.credit })) {
+      lay({ ...back, levels: back.levels ?? criteria.map(() => null) })
       toast('The last mark has been taken back.')
     }
   }
@@ -167,6 +204,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     at,
     setAt,
     order,
+    unkept,
     open,
     criteria,
     levels,

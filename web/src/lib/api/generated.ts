@@ -571,7 +571,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["markingReturnState"];
         put?: never;
         post: operations["markingReturn"];
         delete?: never;
@@ -1108,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["trailList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1269,11 +1285,37 @@ export interface components {
             email?: string;
             password?: string;
         };
+        IdentityStaffNameView: {
+            id: string;
+            name: string;
+        };
         IdentityStaffView: {
             id: string;
             name: string;
             role: string;
             team: string;
+        };
+        IdentityTrailLineView: {
+            id: string;
+            at: string;
+            by: string;
+            did: string;
+            subject: string;
+            subjectKind: string;
+            subjectId: string;
+            detail: string;
+            times: number;
+            undo: components["schemas"]["IdentityTrailUndoView"] | null;
+        };
+        IdentityTrailUndoView: {
+            kind: string;
+            id: string;
+            within: string | null;
+        };
+        IdentityTrailView: {
+            lines: components["schemas"]["IdentityTrailLineView"][];
+            staff: components["schemas"]["IdentityStaffNameView"][];
+            older: string | null;
         };
         LookoutCellView: {
             code: string;
@@ -1356,12 +1398,26 @@ export interface components {
             namesHidden: boolean;
             markStep: number;
             second: boolean;
+            keyChanges: components["schemas"]["MarkingKeyChangeLineView"][];
         };
         MarkingEffectView: {
             student: string;
             given: string;
             before: string;
             after: string;
+        };
+        MarkingKeyChangeLineView: {
+            id: string;
+            by: string;
+            at: string;
+            before: string;
+            after: string;
+            reason: string;
+            gains: number;
+            loses: number;
+            undoneAt: string | null;
+            undoneBy: string | null;
+            undoable: boolean;
         };
         MarkingKeyChangeView: {
             changeId: string | null;
@@ -1384,6 +1440,14 @@ export interface components {
             label: string;
             answers: number[];
         };
+        MarkingMarkEventView: {
+            kind: string;
+            before: string | null;
+            after: string | null;
+            comment: string;
+            by: string;
+            at: string;
+        };
         MarkingMarkInput: {
             sittingId?: string;
             entry?: string;
@@ -1400,6 +1464,7 @@ export interface components {
             levels: (number | null)[] | null;
             comment: string;
             markVersion: number;
+            event: components["schemas"]["MarkingMarkEventView"];
         };
         MarkingMarkedAnswerView: {
             sittingId: string;
@@ -1415,6 +1480,7 @@ export interface components {
             comment: string;
             markVersion: number;
             returned: boolean;
+            history: components["schemas"]["MarkingMarkEventView"][];
         };
         MarkingOutboxLineView: {
             id: string;
@@ -1433,12 +1499,34 @@ export interface components {
             title: string;
             waiting: number;
         };
+        MarkingReadyView: {
+            handoutId: string;
+            handout: string;
+            classes: string[];
+            group: string | null;
+            ready: number;
+            waiting: number;
+            returned: number;
+        };
         MarkingReturnInput: {
             students?: string[] | null;
             message?: string;
         };
-        MarkingReturnedView: {
+        MarkingReturnLineView: {
+            studentId: string;
+            name: string;
+            open: number;
+            ready: number;
+            waiting: number;
             returned: number;
+            returnedAt: string | null;
+            replied: boolean;
+        };
+        MarkingReturnStateView: {
+            students: components["schemas"]["MarkingReturnLineView"][];
+        };
+        MarkingReturnedView: {
+            students: string[];
             waiting: string[];
         };
         MarkingSecondMarkInput: {
@@ -1447,9 +1535,13 @@ export interface components {
             try?: number;
             levels?: number[];
         };
+        MarkingTakeBackInput: {
+            students?: string[] | null;
+        };
         MarkingWaitingListView: {
             questions: components["schemas"]["MarkingWaitingView"][];
             waiting: number;
+            handouts: components["schemas"]["MarkingReadyView"][];
         };
         MarkingWaitingView: {
             handoutId: string;
@@ -3512,6 +3604,37 @@ export interface operations {
             };
         };
     };
+    markingReturnState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingReturnStateView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markingReturn: {
         parameters: {
             query?: never;
@@ -3556,7 +3679,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkingTakeBackInput"];
+            };
+        };
         responses: {
             /** @description Done. */
             200: {
@@ -4865,6 +4992,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookoutWorkView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trailList: {
+        parameters: {
+            query?: {
+                by?: string;
+                kind?: string;
+                before?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentityTrailView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
