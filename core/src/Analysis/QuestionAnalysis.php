@@ -159,7 +159,7 @@ final class QuestionAnalysis
                 $key,
                 $count,
                 $share,
-                [$weighed[$id][0] / ($n / 3), $weighed[$id][1] / ($n / 3), $weighed[$id][2] / ($n / 3)],
+                [min(1.0, 3 * $weighed[$id][0] / $n), min(1.0, 3 * $weighed[$id][1] / $n), min(1.0, 3 * $weighed[$id][2] / $n)],
                 $correlation,
                 $key || $n < self::FEW ? null : $share >= 0.05 && $correlation !== null && $correlation < 0.0,
                 (int) round($weighed[$id][2]),

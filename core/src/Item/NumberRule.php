@@ -18,6 +18,9 @@ use ChalkLadder\Core\Formula\Unit;
  */
 final readonly class NumberRule implements Rule
 {
+    /** What an answer is read as that is no number. */
+    public const UNREADABLE = 'not a number';
+
     /**
      * @param list<Target>                 $targets  values in the rule's unit
      * @param string                       $unit     a symbol of {@see Unit}, or '' for a bare number
@@ -64,6 +67,12 @@ final readonly class NumberRule implements Rule
         );
     }
 
+    /** Whether any way of writing a value is as good as another, so that 2.3 m and 2.30m are the same answer. */
+    public function anyForm(): bool
+    {
+        return $this->form === NumberForm::Any && $this->figures === null;
+    }
+
     public function type(): ItemType
     {
         return ItemType::Number;
@@ -105,7 +114,7 @@ final readonly class NumberRule implements Rule
     {
         $constant = mb_strlen($text) > 60 ? null : Target::constant($text);
         if ($constant === null) {
-            return Outcome::of(BigRational::zero(), '', 'not a number', 'This could not be read as a number.');
+            return Outcome::of(BigRational::zero(), '', self::UNREADABLE, 'This could not be read as a number.');
         }
         [$tree, $near] = $constant;
         $hit = null;

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Marking;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\NumberRule;
 use ChalkLadder\Core\Item\OpenRule;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
@@ -79,7 +80,7 @@ final readonly class Desk
         $answers = array_map(static fn (Row $r): MarkedAnswerView => $second ? self::unmarked($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden) : self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden, $events[$r->text('sitting_id').'|'.$r->int('try')] ?? []), $rows);
         $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
         /** @var array<string, string> $byPlace */
-        $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), $texts);
+        $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), array_map(static fn (MarkedAnswerView $a): string => self::meant($item, $a), $answers));
         $sets = array_map(static function (array $ids) use ($texts): LookAlikeView {
             $places = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
 
@@ -157,6 +158,12 @@ final readonly class Desk
         }
 
         return [$credit->simplified(), null];
+    }
+
+    /** What an answer is compared by: a number by its value, where how it is written does not count. */
+    private static function meant(Item $item, MarkedAnswerView $answer): string
+    {
+        return $item->rule instanceof NumberRule && $item->rule->anyForm() && !in_array($answer->readAs, ['', NumberRule::UNREADABLE], true) ? $answer->readAs : $answer->given;
     }
 
     /** An answer as if nobody but the reader had marked it. */

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking;
 
-use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Form;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\NumberRule;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Target;
+use ChalkLadder\Core\Item\TextRule;
 use ChalkLadder\Server\Paper\Edition;
 use ChalkLadder\Server\Platform\Storage\Database;
 use ChalkLadder\Server\Platform\Storage\Row;
@@ -41,24 +47,34 @@ final readonly class History
                 (SELECT count(*) FROM mark_event e WHERE e.key_change_id = k.id AND e.kind = 'key change' AND coalesce(credit_number(e.after_credit), 0) < coalesce(credit_number(e.before_credit), 0)) AS loses
             FROM key_change k JOIN staff m ON m.id = k.made_by LEFT JOIN staff u ON u.id = k.undone_by WHERE k.edition_id = :edition AND k.entry = :entry ORDER BY k.made_at DESC, k.id DESC LIMIT 50", ['edition' => $edition->id, 'entry' => $entry]);
 
-        return array_map(static fn (Row $r): KeyChangeLineView => new KeyChangeLineView(
+        return array_map(static fn (Row $r): KeyChangeLineView => self::line($r, $template->withRule($r->json('rule_before'))->sample(), $template->withRule($r->json('rule_after'))->sample()), $rows);
+    }
+
+    private static function line(Row $r, Item $before, Item $after): KeyChangeLineView
+    {
+        return new KeyChangeLineView(
             $r->text('id'),
             $r->text('maker'),
             $r->time('made_at'),
-            self::words($template, $r->json('rule_before')),
-            self::words($template, $r->json('rule_after')),
+            Picture::key($before),
+            Picture::key($after),
+            implode(', ', array_diff(self::lines($after->rule), self::lines($before->rule))),
             $r->text('reason'),
             $r->int('gains'),
             $r->int('loses'),
             $r->timeOrNull('undone_at'),
             $r->textOrNull('undoer'),
             $r->bool('undoable'),
-        ), $rows);
+        );
     }
 
-    /** @param array<array-key, mixed> $rule */
-    private static function words(ItemTemplate $template, array $rule): string
+    /** @return list<string> what a rule accepts and for what credit, line by line */
+    private static function lines(Rule $rule): array
     {
-        return Picture::key($template->withRule($rule)->sample());
+        return match (true) {
+            $rule instanceof TextRule => array_map(static fn (Form $f): string => "“{$f->text}” for credit {$f->credit->simplified()}", $rule->forms),
+            $rule instanceof NumberRule => array_map(static fn (Target $t): string => rtrim(NumberText::write($t->value).' '.$rule->unit).' for credit '.$t->credit->simplified(), $rule->targets),
+            default => [],
+        };
     }
 }

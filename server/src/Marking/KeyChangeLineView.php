@@ -10,6 +10,7 @@ final readonly class KeyChangeLineView
     /**
      * @param string      $before   the key in words before, as sanitised HTML
      * @param string      $after    the same after
+     * @param string      $accepted what is accepted since, where the key itself stayed: `3.9 m for credit 1/2`
      * @param int         $gains    answers that got more, over all handouts of the edition
      * @param int         $loses    answers that got less
      * @param string|null $undoneAt ISO 8601; null while the change holds
@@ -21,6 +22,7 @@ final readonly class KeyChangeLineView
         public string $at,
         public string $before,
         public string $after,
+        public string $accepted,
         public string $reason,
         public int $gains,
         public int $loses,

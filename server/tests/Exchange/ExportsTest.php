@@ -16,13 +16,27 @@ final class ExportsTest extends ApiCase
         $handout = $this->world->handOut();
         $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12,34 m'], 'e-open' => ['text' => "Line one\nline \"two\", end"]]);
         $this->as($this->world->teacher);
-        $rows = $this->csv("/handouts/$handout/responses.csv");
+        $rows = $this->responses($handout);
 
-        self::assertSame('student,attempt,question,title,try,response,verdict,credit,marked by,comment,saved at,seconds,confidence', implode(',', $rows[0]));
-        self::assertSame(['Benoît Larsen', '1', '1', 'A choice question', '1', 'B wrong', 'wrong', '0', 'machine', ''], array_slice($rows[1], 0, 10));
-        self::assertSame('12,34 m', $rows[2][5]);
-        self::assertSame("Line one\nline \"two\", end", $rows[3][5]);
-        self::assertSame('by hand', $rows[3][6]);
+        self::assertSame(['8 Kestrel', 'Benoît Larsen', '1', 'yes', '1', 'A choice question', '1', 'B wrong', 'wrong', '0', '0', '1', 'machine', 'SECRET idea'], self::of($rows[0], 'class', 'student', 'attempt', 'counts', 'question', 'title', 'try', 'response', 'verdict', 'credit', 'marks', 'of', 'marked by', 'misconceptions'));
+        self::assertSame(['3', '12,34 m'], self::of($rows[1], 'question', 'response'));
+        self::assertSame(["Line one\nline \"two\", end", 'waits for a marker', '', '', ''], self::of($rows[2], 'response', 'verdict', 'credit', 'marks', 'marked by'));
+    }
+
+    public function testAMarkSetByHandComesOutWithWhoSetIt(): void
+    {
+        $handout = $this->world->handOut(['attempts' => 2, 'counts' => 'latest']);
+        $first = $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The moon.'], 'e-number' => ['text' => '1']]);
+        $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The sun.']]);
+        $this->as($this->world->teacher)->get('PUT', '/marks', ['sittingId' => $first, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Good', 'markVersion' => 0]);
+        $this->get('PUT', '/marks', ['sittingId' => $first, 'entry' => 'e-number', 'try' => 1, 'credit' => '1/4', 'markVersion' => 0]);
+        $rows = array_map(static fn (array $r): array => self::of($r, 'attempt', 'counts', 'question', 'verdict', 'credit', 'marks', 'of', 'marked by', 'comment'), $this->responses($handout));
+
+        self::assertSame([
+            ['1', 'no', '3', 'part', '1/4', '0.5', '2', 'Teacher', ''],
+            ['1', 'no', '4', 'right', '1', '4', '4', 'Teacher', 'Good'],
+            ['2', 'yes', '4', 'waits for a marker', '', '', '4', '', ''],
+        ], $rows);
     }
 
     public function testAStudentsFormulaStaysTextInASpreadsheet(): void
@@ -32,8 +46,8 @@ final class ExportsTest extends ApiCase
             $this->world->sit($name, $handout, ['e-open' => ['text' => $text]]);
         }
         $this->as($this->world->teacher);
-        foreach (array_slice($this->csv("/handouts/$handout/responses.csv"), 1) as $row) {
-            self::assertMatchesRegularExpression('/^\'[=+@]/', $row[5]);
+        foreach ($this->responses($handout) as $row) {
+            self::assertMatchesRegularExpression('/^\'[=+@]/', $row['response']);
         }
     }
 
@@ -46,7 +60,7 @@ final class ExportsTest extends ApiCase
         $this->as($this->world->teacher);
         $rows = $this->csv("/handouts/$handout/marks.csv");
 
-        self::assertSame([['Ada Okafor', '1', 'handed in', '0'], ['Cleo Marsh', '1', 'marked', '2']], array_map(static fn (array $r): array => array_slice($r, 0, 4), array_slice($rows, 1)));
+        self::assertSame([['8 Kestrel', 'Ada Okafor', '1', 'yes', 'handed in', '0', '9', '1'], ['8 Kestrel', 'Cleo Marsh', '1', 'yes', 'marked', '2', '9', '0']], array_map(static fn (array $r): array => array_slice($r, 0, 8), array_slice($rows, 1)));
         $headers = $this->browser->getResponse()->headers;
         self::assertSame('text/csv; charset=UTF-8', $headers->get('Content-Type'));
         self::assertStringContainsString('attachment; filename=marks.csv', (string) $headers->get('Content-Disposition'));
@@ -80,6 +94,24 @@ final class ExportsTest extends ApiCase
         self::assertSame(['e-choice', 'e-text', 'e-number', 'e-open'], array_keys($view->map('items')));
         $foreign = self::service(PrintTicket::class)->issue($this->world->stranger->teamId, $this->world->paperId);
         $this->refused(404, 'GET', '/print/papers/'.$this->world->paperId.'?ticket='.rawurlencode($foreign));
+    }
+
+    /** @return list<array<string, string>> cells by column */
+    private function responses(string $handout): array
+    {
+        $rows = $this->csv("/handouts/$handout/responses.csv");
+
+        return array_map(static fn (array $row): array => array_combine($rows[0], $row), array_slice($rows, 1));
+    }
+
+    /**
+     * @param array<string, string> $row
+     *
+     * @return list<string>
+     */
+    private static function of(array $row, string ...$columns): array
+    {
+        return array_map(static fn (string $column): string => $row[$column], array_values($columns));
     }
 
     /** @return list<list<string>> */

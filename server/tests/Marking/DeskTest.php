@@ -41,6 +41,17 @@ final class DeskTest extends ApiCase
         self::assertSame([0, 0, 0, 3], $desk->column('questions', 'waiting'));
     }
 
+    public function testNumbersStandTogetherByTheirValue(): void
+    {
+        $handout = $this->world->handOut();
+        foreach (['Ada Okafor' => '11 m', 'Benoît Larsen' => '11.0m', 'Cleo Marsh' => 'eleven'] as $name => $text) {
+            $this->world->sit($name, $handout, ['e-number' => ['text' => $text]]);
+        }
+        $sets = array_map(static fn (Json $s): array => $s->map('answers'), $this->get('GET', "/handouts/$handout/marking/e-number")->list('sets'));
+
+        self::assertSame([[0, 1], [2]], $sets);
+    }
+
     public function testLevelsBecomeCreditMarksAndAState(): void
     {
         $mark = $this->mark('Ada Okafor', ['levels' => [1], 'comment' => ' Say where the water goes. ']);

@@ -44,6 +44,7 @@ final class KeysTest extends ApiCase
         $lines = fn (): array => array_map(static fn ($l): array => [$l->text('id'), $l->at('undoable')], $this->get('GET', "/handouts/$handout/marking/e-text")->list('keyChanges'));
 
         self::assertSame([[$second, true], [$first, false]], $lines());
+        self::assertSame(['“Secret Bay” for credit 1', '“Secret Reef” for credit 1/2'], $this->get('GET', "/handouts/$handout/marking/e-text")->column('keyChanges', 'accepted'));
         $this->refused(409, 'POST', "/key-changes/$first/undo");
         $this->get('POST', "/key-changes/$second/undo");
         self::assertSame([[$second, false], [$first, true]], $lines());
@@ -92,7 +93,7 @@ final class KeysTest extends ApiCase
         self::assertSame('SECRET idea', $results->text('misconceptions.0.name'));
         self::assertSame(2, $results->int('misconceptions.0.students.0.shown'));
         $csv = $this->ask('GET', "/handouts/$handout/marks.csv")->getContent();
-        self::assertStringContainsString('Benoît Larsen,1,marked,3,', (string) $csv);
+        self::assertStringContainsString('Benoît Larsen,1,yes,marked,3,9,', (string) $csv);
         $groups = $this->get('GET', "/handouts/$handout/groups");
         self::assertSame(['Footing'], $groups->column('groups', 'name'));
     }

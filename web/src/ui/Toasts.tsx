@@ -57,7 +57,8 @@ export function Toasts() {
   return (
     <div
       role="status"
-      className="no-print fixed bottom-5 left-1/2 z-[60] flex -translate-x-1/2 flex-col items-center gap-2"
+      // On a phone above the foot of the screen, where the next act is.
+      className="no-print pointer-events-none fixed inset-x-3 bottom-20 z-[60] flex flex-col items-center gap-2 *:pointer-events-auto md:bottom-5"
     >
       {now.map((t) => (
         <Line key={t.id} toast={t} />

@@ -95,7 +95,13 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
         </div>
       ) : accept ? (
         <div className="flex flex-col gap-3">
-          <p>Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.</p>
+          <p>
+            {desk.item.type === 'number'
+              ? 'Everyone who gave this value gets the same credit, however they wrote it, now and later.'
+              : desk.item.type === 'choice'
+                ? 'This option becomes a key, for everyone who picked it.'
+                : 'Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.'}
+          </p>
           {desk.item.type === 'choice' ? null : (
             <SelectField label="Credit" value={credit} onChange={(e) => setCredit(e.target.value)}>
               <option value="1">full credit</option>

@@ -30,7 +30,7 @@ export function KeyHistory({ changes, mayChangeKey }: Props) {
         {changes.map((c) => (
           <li key={c.id} className="border-b py-2">
             {c.before === c.after ? (
-              <p>another answer accepted</p>
+              <p>{c.accepted ? `accepted: ${c.accepted}` : 'the rule changed, the key stayed'}</p>
             ) : (
               <p className="flex flex-wrap items-baseline gap-x-2">
                 <Rich html={c.before} className="inline-block text-quiet [&_p]:inline" />

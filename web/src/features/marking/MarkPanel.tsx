@@ -97,7 +97,7 @@ function MachineMark({ answer, marking, onAccept }: { answer: Answer; marking: M
           </Button>
         ) : null}
       </div>
-      {onAccept ? (
+      {onAccept && (answer.byHand || answer.verdict !== 'right') ? (
         <Button className="mt-3" hint="o" onClick={() => onAccept(answer)}>
           Accept for all who gave it
         </Button>
@@ -147,24 +147,23 @@ function Total({ desk, marking }: { desk: Props['desk']; marking: Marking }) {
   const { reached, possible } = pointsOf(criteria, levels, rational)
   const worth = rational(desk.item.points)
   return (
-    <p className="flex flex-wrap items-baseline gap-2">
+    <div className="flex flex-wrap items-baseline gap-2">
       {open ? (
-        <>
+        <p className="w-full">
           <span className="font-head text-3xl font-semibold">
             {reached === null || possible === 0
               ? '–'
               : marks(Math.round(((reached / possible) * worth) / desk.markStep) * desk.markStep)}
-          </span>
+          </span>{' '}
           <span className="text-quiet">of {marks(worth)}</span>
-        </>
+        </p>
       ) : null}
-      <span className="flex-1" />
       <Button kind="do" hint="Enter" onClick={() => void keep()}>
         Keep and next
       </Button>
       <Button hint="z" onClick={() => void undo()}>
         Undo
       </Button>
-    </p>
+    </div>
   )
 }

@@ -230,6 +230,7 @@ describe('The history of a key', () => {
     at: '2026-11-20T10:00:00.000Z',
     before: '<p>reef</p>',
     after: '<p>bar</p>',
+    accepted: '',
     reason: '',
     gains: 5,
     loses: 2,

@@ -186,7 +186,8 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     acts['2'] = { label: 'Half credit for this student', run: () => void override('1/2') }
     acts['0'] = { label: 'No credit for this student', run: () => void override('0') }
     acts.m = { label: 'Back to the machine’s mark', run: () => void override(null) }
-    if (onAccept) acts.o = { label: 'Accept this answer for all who gave it', run: () => answer && onAccept(answer) }
+    if (onAccept && (answer?.byHand || answer?.verdict !== 'right'))
+      acts.o = { label: 'Accept this answer for all who gave it', run: () => answer && onAccept(answer) }
   }
   desk.shelf.forEach((text, i) => {
     const key = SHELF_KEYS[i]

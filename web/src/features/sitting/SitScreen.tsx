@@ -77,11 +77,13 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   return (
     <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
       <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
-        <span className="min-w-0 flex-1 truncate">{view.title}</span>
-        {head}
-        <span role="status">{driver.line}</span>
+        <span className="min-w-20 flex-1 truncate">{view.title}</span>
+        <span className="shrink-0">{head}</span>
+        <span role="status" className="text-right leading-tight text-balance">
+          {driver.line}
+        </span>
         <button
-          className="min-h-11 min-w-11 rounded border border-edge/60 font-semibold text-ink"
+          className="min-h-11 min-w-11 shrink-0 rounded border border-edge/60 font-semibold text-ink"
           aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
           onClick={() => resize((size + 1) % SIZES.length)}
         >

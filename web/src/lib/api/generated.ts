@@ -1412,6 +1412,7 @@ export interface components {
             at: string;
             before: string;
             after: string;
+            accepted: string;
             reason: string;
             gains: number;
             loses: number;
