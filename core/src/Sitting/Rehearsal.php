@@ -20,8 +20,9 @@ use Random\Randomizer;
  *
  * A student has an ability from a standard normal and answers a question rightly with chance
  * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)); one who holds a wrong idea is right where that idea leads
- * astray by a slip alone. A way takes the typical seconds of its questions, a return as long again. A route sends wrongly when the section's share, had the
- * student answered it without luck, lies on the other side of the cut.
+ * astray by a slip alone. A way takes the typical seconds of its questions, a return as long again. A route sends a
+ * student below or above their level when the section's share, had they answered it without luck, would send them
+ * elsewhere: below, where luck left them short of it, above, where it carried them past it.
  */
 final readonly class Rehearsal
 {
@@ -31,7 +32,7 @@ final readonly class Rehearsal
      * @param array<string, int>                            $ways    sections in the order they were entered, joined by " → ", with how many went so
      * @param array<int, int>                               $lengths how many answered so many questions, returns counted
      * @param list<array{from: float, students: int, share: float}> $byAbility mean share of the marks by fifths of ability, the lowest first
-     * @param array<string, array{students: int, wrong: int}>       $routes  by section that a route leaves
+     * @param array<string, array{students: int, below: int, above: int}> $routes by section that a route leaves
      * @param array{float, float, float}                            $seconds that a tenth of the students, half, nine tenths stay within
      */
     private function __construct(public int $students, public array $ways, public array $lengths, public array $byAbility, public array $routes, public array $seconds)
@@ -86,10 +87,13 @@ final readonly class Rehearsal
                 $arrived = $next->current();
                 $left = $arrived === null || $arrived->section !== $visit->section;
                 if ($left && $section?->route !== null && $section->route->when === '') {
-                    $routes[$section->id]['students'] = ($routes[$section->id]['students'] ?? 0) + 1;
-                    $deserved = self::deserved($section->questions(), $machineMarked, static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)));
-                    $reached = $section->route->target(self::share($paper, $section->questions(), $machineMarked, $outcomes));
-                    $routes[$section->id]['wrong'] = ($routes[$section->id]['wrong'] ?? 0) + ($section->route->target(BigRational::of(sprintf('%.6F', $deserved))) === $reached ? 0 : 1);
+                    $deserved = BigRational::of(sprintf('%.6F', self::deserved($section->questions(), $machineMarked, static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)))));
+                    $reached = self::share($paper, $section->questions(), $machineMarked, $outcomes);
+                    $missed = $section->route->target($deserved) === $section->route->target($reached) ? 0 : $reached->compareTo($deserved);
+                    $routes[$section->id] ??= ['students' => 0, 'below' => 0, 'above' => 0];
+                    ++$routes[$section->id]['students'];
+                    $routes[$section->id]['below'] += $missed < 0 ? 1 : 0;
+                    $routes[$section->id]['above'] += $missed > 0 ? 1 : 0;
                 }
                 $walk = $next;
             }

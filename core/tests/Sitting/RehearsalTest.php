@@ -44,8 +44,8 @@ final class RehearsalTest extends TestCase
         $few = self::rehearse('a', 1500)->routes['s1'];
         self::assertSame(1500, $few['students']);
         $many = Rehearsal::of(PaperReader::read(self::paper(24)), [], array_map(static fn (int $i): string => "e$i", range(1, 28)), 1500, 'a', 0.0, 0.0)->routes['s1'];
-        self::assertLessThan($few['wrong'], $many['wrong']);
-        self::assertGreaterThan(0, $many['wrong']);
+        self::assertLessThan($few['below'] + $few['above'], $many['below'] + $many['above']);
+        self::assertGreaterThan(0, $many['below'] + $many['above']);
     }
 
     public function testWithoutLuckEachAnswerFollowsTheChances(): void
@@ -53,7 +53,18 @@ final class RehearsalTest extends TestCase
         $found = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'], -20.0), self::all(), 50, 'a', 0.0, 0.0);
         self::assertSame(['First look → Further out' => 50], $found->ways);
         self::assertSame([1.0, 1.0, 1.0, 1.0, 1.0], array_column($found->byAbility, 'share'));
-        self::assertSame(0, $found->routes['s1']['wrong']);
+        self::assertSame(['students' => 50, 'below' => 0, 'above' => 0], $found->routes['s1']);
+    }
+
+    public function testLuckLiftsAboveAndSlipsPushBelow(): void
+    {
+        $route = static fn (float $slip, float $guess): array => Rehearsal::of(PaperReader::read(self::paper(24)), [], array_map(static fn (int $i): string => "e$i", range(1, 28)), 1000, 'a', $slip, $guess)->routes['s1'];
+        [$lucky, $careless, $sure] = [$route(0.0, 0.5), $route(0.5, 0.0), $route(0.0, 1.0)];
+
+        self::assertGreaterThan(3 * $lucky['below'], $lucky['above']);
+        self::assertGreaterThan(3 * $careless['above'], $careless['below']);
+        self::assertSame(0, $sure['below'], 'whoever guesses everything is never short');
+        self::assertEqualsWithDelta(500, $sure['above'], 50, 'half of them have an ability below the cut');
     }
 
     public function testAWrongIdeaLeadsAstrayWhereItApplies(): void

@@ -44,10 +44,10 @@ final readonly class Rehearsals
             count($items),
             count($difficulty),
             count(array_filter(array_keys($items), static fn (string $e): bool => ($records[$draft->itemIds[$e]] ?? null)?->seconds !== null)),
-            array_map(static fn (string $way, int $n): WayView => new WayView($way, $n), array_keys($found->ways), $found->ways),
+            array_map(static fn (string $way, int $n): WayView => new WayView($way, ShareView::of($n, $found->students)), array_keys($found->ways), $found->ways),
             array_map(static fn (int $questions, int $n): LengthView => new LengthView($questions, $n), array_keys($found->lengths), $found->lengths),
             array_map(static fn (array $fifth): AbilityView => new AbilityView($fifth['students'], $fifth['share']), $found->byAbility),
-            array_map(static fn (string $section, array $r): RouteCheckView => new RouteCheckView($paper->section($section)->title ?? '', $r['students'], $r['wrong']), array_keys($found->routes), array_values($found->routes)),
+            array_map(static fn (string $section, array $r): RouteCheckView => new RouteCheckView($paper->section($section)->title ?? '', $r['students'], ShareView::of($r['below'], $r['students']), ShareView::of($r['above'], $r['students'])), array_keys($found->routes), array_values($found->routes)),
             $found->seconds,
         );
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
-/** How often a route sent a student elsewhere than their ability deserved. */
+/** How often a route sent a student elsewhere than their ability alone would. */
 final readonly class RouteCheckView
 {
     /** @param string $section the title of the section it leaves */
-    public function __construct(public string $section, public int $students, public int $wrong)
+    public function __construct(public string $section, public int $students, public ShareView $below, public ShareView $above)
     {
     }
 }

@@ -7,7 +7,7 @@ namespace ChalkLadder\Server\Paper;
 /** A way through a paper, and how many went it. */
 final readonly class WayView
 {
-    public function __construct(public string $way, public int $students)
+    public function __construct(public string $way, public ShareView $students)
     {
     }
 }

@@ -25,7 +25,13 @@ final class RehearsalTest extends ApiCase
 
         self::assertSame([300, 4, 0, 0], [$found->int('students'), $found->int('questions'), $found->int('known'), $found->int('timed')]);
         self::assertEqualsCanonicalizing(['First look', 'First look → Further out'], $found->column('ways', 'way'));
-        self::assertSame([300, 300, 300], array_map(static fn (string $list): int => (int) array_sum($found->column($list, 'students')), ['ways', 'lengths', 'abilities']));
+        self::assertSame([300, 300], array_map(static fn (string $list): int => (int) array_sum($found->column($list, 'students')), ['lengths', 'abilities']));
+        self::assertSame(300, array_sum(array_map(static fn (Json $w): int => $w->int('students.count'), $found->list('ways'))));
+        foreach ([...$found->list('ways'), ...array_map(static fn (string $side): Json => Json::of((string) json_encode(['students' => $found->map("routes.0.$side")])), ['below', 'above'])] as $said) {
+            self::assertEqualsWithDelta($said->int('students.count') / 300, $said->at('students.share'), 1e-12);
+            self::assertLessThan($said->at('students.share'), $said->at('students.low'));
+            self::assertGreaterThan($said->at('students.share'), $said->at('students.high'));
+        }
         self::assertSame([2, 4], $found->column('lengths', 'questions'));
         self::assertSame([['First look', 300]], array_map(static fn (Json $r): array => [$r->text('section'), $r->int('students')], $found->list('routes')));
         // Nothing is recorded yet: choice and text take half a minute, number one, open four.
@@ -38,7 +44,7 @@ final class RehearsalTest extends ApiCase
     public function testTheBanksRecordSetsHowHardAndHowLongAQuestionIs(): void
     {
         $this->write($this->world->paperDocument(['below' => '1/2', 'then' => 's2', 'else' => 'end']));
-        $sentOn = fn (): int => (int) array_sum(array_map(static fn (Json $w): int => $w->text('way') === 'First look' ? $w->int('students') : 0, $this->rehearse(['students' => 500])->list('ways')));
+        $sentOn = fn (): int => (int) array_sum(array_map(static fn (Json $w): int => $w->text('way') === 'First look' ? $w->int('students.count') : 0, $this->rehearse(['students' => 500])->list('ways')));
         $before = $sentOn();
         $handout = $this->world->handOut();
         foreach (array_keys($this->world->students) as $name) {

@@ -10,7 +10,7 @@ describe('numbers', () => {
   })
   it('carry no needless zeros', () => {
     expect([marks(3), marks(2.5), marks(1 / 3), marks(0.1 + 0.2)]).toEqual(['3', '2.5', '0.33', '0.3'])
-    expect(percent(0.625)).toBe('63 %')
+    expect([percent(0.625), percent(0.145), percent(1 / 3), percent(1)]).toEqual(['63 %', '15 %', '33 %', '100 %'])
   })
   it('have their noun in the right number', () => {
     expect([plural(1, 'mark'), plural(0, 'mark'), plural(2, 'class', 'classes')]).toEqual([

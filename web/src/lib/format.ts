@@ -1,5 +1,8 @@
 /** Numbers and times in words, the same everywhere. */
-export const percent = (share: number) => `${Math.round(share * 100)} %`
+export const percent = (share: number) => `${hundredths(share)} %`
+
+/** A share in whole hundredths, half up: 0.145 is 15, though 0.145 × 100 is a hair below 14.5 in binary. */
+export const hundredths = (share: number) => Math.round(Number((share * 100).toPrecision(12)))
 
 /** A rational as the API writes it ("7/2", "0.5", "3") as a number. */
 export function rational(text: string): number {

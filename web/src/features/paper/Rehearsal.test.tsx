@@ -5,21 +5,22 @@ import { show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
 import { inRanges, Rehearsal } from './Rehearsal'
 
+const share = (count: number, low: number, high: number) => ({ count, share: count / 400, low, high })
 const found = (change: Partial<Schemas['PaperRehearsalView']> = {}): Schemas['PaperRehearsalView'] => ({
   students: 400,
   questions: 9,
   known: 7,
   timed: 6,
   ways: [
-    { way: 'First look → Further out', students: 300 },
-    { way: 'First look → Second look → Further out', students: 100 },
+    { way: 'First look → Further out', students: share(300, 0.705, 0.79) },
+    { way: 'First look → Second look → Further out', students: share(100, 0.21, 0.295) },
   ],
   lengths: [
     { questions: 7, students: 300 },
     { questions: 11, students: 100 },
   ],
   abilities: [0.31, 0.42, 0.55, 0.7, 0.84].map((share) => ({ students: 80, share })),
-  routes: [{ section: 'First look', students: 400, wrong: 88 }],
+  routes: [{ section: 'First look', students: 400, below: share(30, 0.053, 0.105), above: share(58, 0.114, 0.183) }],
   seconds: [312, 455.2, 720],
   ...change,
 })
@@ -50,14 +51,14 @@ describe('A rehearsal', () => {
     expect(await screen.findByText('7 min 35 s')).toBeTruthy()
     expect(screen.getByText('12 min')).toBeTruthy()
     expect(rows('Which way do they go?')).toEqual([
-      'First look → Further out30075 %',
-      'First look → Second look → Further out10025 %',
+      'First look → Further out30075 %, 71–79 %',
+      'First look → Second look → Further out10025 %, 21–30 %',
     ])
     expect(rows('How many questions do they answer, returns counted?')).toEqual(['730075 %', '1110025 %'])
     expect(rows('What share of the marks do they reach?')[0]).toBe('least able fifth31 %')
-    expect(screen.getByText(/After “First look”, 88 of 400 \(22 %\) are sent elsewhere/).textContent).toContain(
-      'err less',
-    )
+    const route = screen.getByText(/After “First look”/).textContent
+    expect(route).toContain('30 (8 %, 5–11 %) of 400 are sent below their level and 58 (15 %, 11–18 %) above it.')
+    expect(route).toContain('err less')
     expect(screen.getByText(/bank’s record for 7 of 9 questions/)).toBeTruthy()
     expect(bodies('POST', '/api/papers/p1/rehearsal')).toEqual([{ students: 400, seed: '1', holders: 0 }])
   })
@@ -75,15 +76,15 @@ describe('A rehearsal', () => {
   it('says less where there is one way only, and does not nag where a route errs little', async () => {
     serve({
       'POST /api/papers/p1/rehearsal': found({
-        ways: [{ way: 'Tides', students: 400 }],
+        ways: [{ way: 'Tides', students: share(400, 0.99, 1) }],
         lengths: [{ questions: 1, students: 400 }],
-        routes: [{ section: 'Tides', students: 400, wrong: 12 }],
+        routes: [{ section: 'Tides', students: 400, below: share(4, 0.004, 0.025), above: share(8, 0.01, 0.039) }],
       }),
     })
     open()
     expect(await screen.findByText('Everybody answers 1 question.')).toBeTruthy()
     expect(screen.queryByRole('heading', { name: 'Which way do they go?' })).toBeNull()
-    expect(screen.getByText(/12 of 400/).textContent).not.toContain('err less')
+    expect(screen.getByText(/After “Tides”/).textContent).not.toContain('err less')
   })
 
   it('says why a draft cannot be rehearsed', async () => {

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, take } from '@/lib/api/client'
-import { duration, percent, plural } from '@/lib/format'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { duration, hundredths, percent, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { SelectField } from '@/ui/Field'
@@ -67,14 +67,14 @@ export function Rehearsal({
             <Bars
               title="Which way do they go?"
               of={r.students}
-              bars={r.ways.map((w) => ({ label: w.way, n: w.students }))}
+              bars={r.ways.map((w) => ({ label: w.way, n: w.students.count, interval: w.students }))}
             />
           ) : null}
           {r.routes.map((route) => (
             <p key={route.section} className="-mt-3 text-[15px]">
-              After “{route.section}”, {route.wrong} of {route.students} ({percent(route.wrong / route.students)}) are
-              sent elsewhere than their ability alone would send them.
-              {route.wrong > route.students / 5
+              After “{route.section}”, {said(route.below)} of {route.students} are sent below their level and{' '}
+              {said(route.above)} above it.
+              {route.below.count + route.above.count > route.students / 5
                 ? ' More questions in it, or a cut further from the middle, err less.'
                 : ''}
             </p>
@@ -111,10 +111,11 @@ export function Rehearsal({
             <p className="mt-1">
               Abilities follow a standard normal curve. A question is answered rightly with chance guess + (1 − guess −
               slip) ÷ (1 + e<sup>difficulty − ability</sup>); slip 5 %, guess one of the options, or 5 % where there are
-              none. Who holds a wrong idea is right by a slip alone where it leads astray. Ability alone would reach the
-              share that a first try brings without guesses, slips and returns. Difficulty comes from the bank’s record
-              for {r.known} of {plural(r.questions, 'question')}, and is middling for the others; time from the record
-              for {r.timed}, else by type. n = {r.students}; the same students come back with the same paper.
+              none. Who holds a wrong idea is right by a slip alone where it leads astray. A student’s level is where
+              the share would send them that a first try brings without guesses, slips and returns. Difficulty comes
+              from the bank’s record for {r.known} of {plural(r.questions, 'question')}, and is middling for the others;
+              time from the record for {r.timed}, else by type. n = {r.students}; ranges are 95 % intervals (Wilson) for
+              what more such students would show. The same students come back with the same paper.
             </p>
           </details>
         </div>
@@ -122,6 +123,10 @@ export function Rehearsal({
     </Dialog>
   )
 }
+
+/** 41 (10 %, 8–14 %): how many, the share, its interval. */
+const said = (s: Schemas['PaperShareView']) => `${s.count} (${percent(s.share)}, ${range(s)})`
+const range = ({ low, high }: { low: number; high: number }) => `${hundredths(low)}–${percent(high)}`
 
 const MOST_BARS = 8
 
@@ -140,7 +145,15 @@ export function inRanges(lengths: { questions: number; students: number }[]): { 
 const FIFTHS = ['least able fifth', 'second fifth', 'middle fifth', 'fourth fifth', 'most able fifth']
 
 /** Counts or shares as bars with their values in words beside them. */
-function Bars({ title, bars, of }: { title: string; bars: { label: string; n: number }[]; of: number }) {
+function Bars({
+  title,
+  bars,
+  of,
+}: {
+  title: string
+  bars: { label: string; n: number; interval?: { low: number; high: number } }[]
+  of: number
+}) {
   return (
     <section>
       <h3 className="font-head font-semibold">{title}</h3>
@@ -159,6 +172,7 @@ function Bars({ title, bars, of }: { title: string; bars: { label: string; n: nu
               {of === 1 ? null : <td className="pl-3 text-right tabular-nums">{bar.n}</td>}
               <td className={`pl-3 text-right whitespace-nowrap tabular-nums ${of === 1 ? '' : 'text-quiet'}`}>
                 {percent(bar.n / of)}
+                {bar.interval ? <span className="text-quiet">, {range(bar.interval)}</span> : null}
               </td>
             </tr>
           ))}

@@ -1622,11 +1622,18 @@ export interface components {
         PaperRouteCheckView: {
             section: string;
             students: number;
-            wrong: number;
+            below: components["schemas"]["PaperShareView"];
+            above: components["schemas"]["PaperShareView"];
+        };
+        PaperShareView: {
+            count: number;
+            share: number;
+            low: number;
+            high: number;
         };
         PaperWayView: {
             way: string;
-            students: number;
+            students: components["schemas"]["PaperShareView"];
         };
         RegroupFitView: {
             value: number;
