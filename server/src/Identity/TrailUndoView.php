@@ -8,8 +8,8 @@ namespace ChalkLadder\Server\Identity;
 final readonly class TrailUndoView
 {
     /**
-     * @param string      $kind   `key`, `item`, `paper` or `student`
-     * @param string      $id     of the key change, question, paper or student
+     * @param string      $kind   `key`, `item`, `paper`, `grouping` or `student`
+     * @param string      $id     of the key change, question, paper, grouping or student
      * @param string|null $within of the class, where it is a student
      */
     public function __construct(public string $kind, public string $id, public ?string $within)

@@ -41,8 +41,8 @@ final readonly class Trails
             $parameters['before'] = $before;
         }
         $rows = $this->database->rows("SELECT t.id, t.at, t.act, t.subject_kind, t.subject_id, t.detail, t.staff_id, s.name AS staff,
-                coalesce(i.title, p.title, ep.title, h.title, c.name, st.name, g.name, sk.name, mi.name, '') AS subject, cc.name AS class,
-                (t.act = 'archive' AND coalesce(i.archived_at, p.archived_at) IS NOT NULL) OR (t.act = 'leave' AND cm.left_at IS NOT NULL)
+                coalesce(i.title, p.title, ep.title, h.title, c.name, st.name, g.name, sk.name, mi.name, '') AS subject, cc.name AS class, ms.name AS moved, mg.name AS moved_to,
+                (t.act = 'archive' AND coalesce(i.archived_at, p.archived_at, g.archived_at) IS NOT NULL) OR (t.act = 'leave' AND cm.left_at IS NOT NULL)
                     OR (t.act = 'change key' AND k.undone_at IS NULL AND NOT EXISTS (SELECT 1 FROM key_change l WHERE l.edition_id = k.edition_id AND l.entry = k.entry AND l.undone_at IS NULL AND l.made_at > k.made_at)) AS undoable
             FROM trail t JOIN staff s ON s.id = t.staff_id
             LEFT JOIN item i ON t.subject_kind = 'item' AND i.id = t.subject_id
@@ -55,6 +55,7 @@ final readonly class Trails
             LEFT JOIN skill sk ON t.subject_kind = 'skill' AND sk.id = t.subject_id
             LEFT JOIN misconception mi ON t.subject_kind = 'misconception' AND mi.id = t.subject_id
             LEFT JOIN class_member cm ON t.subject_kind = 'student' AND cm.student_id = t.subject_id AND cm.class_id::text = t.detail->>'class' LEFT JOIN class cc ON cc.id = cm.class_id
+            LEFT JOIN student ms ON t.act = 'move' AND ms.id::text = t.detail->>'student' LEFT JOIN grouping_group mg ON t.act = 'move' AND mg.id::text = t.detail->>'group'
             LEFT JOIN key_change k ON t.act = 'change key' AND k.id::text = t.detail->>'change'
             WHERE ".implode(' AND ', $where).' ORDER BY t.at DESC, t.id DESC LIMIT '.(self::STRETCH + 1), $parameters);
         $more = count($rows) > self::STRETCH;
@@ -131,6 +132,9 @@ final readonly class Trails
             'change key handout' => ['changed the key'.$question.' of', '· '.$number('gains').' gained, '.$number('loses').' lost'],
             'undo key edition' => ['took back the new key'.$question.' of', ''],
             'keep grouping grouping' => ['kept the grouping', $number('groups') === 1 ? 'as 1 group' : 'in '.$number('groups').' groups'],
+            'archive grouping' => ['archived the grouping', ''],
+            'restore grouping' => ['restored the grouping', ''],
+            'move grouping' => ['moved '.($row->textOrNull('moved') ?? 'a student').' in', 'to “'.($row->textOrNull('moved_to') ?? '').'”'],
             'add skill' => ['named the skill', ''],
             'add misconception' => ['named the misconception', ''],
             default => [$row->text('act'), ''],

@@ -67,7 +67,7 @@ final readonly class Groupings
 
     public function list(string $teamId): GroupingListView
     {
-        $rows = $this->database->rows('SELECT g.id, g.name, g.aim, g.made_at, h.title, (SELECT count(*) FROM grouping_group gg WHERE gg.grouping_id = g.id) AS groups, (SELECT count(*) FROM grouping_group gg JOIN grouping_member m ON m.group_id = gg.id WHERE gg.grouping_id = g.id) AS students, (SELECT count(*) FROM handout f JOIN grouping_group gg ON gg.id = f.group_id WHERE gg.grouping_id = g.id) AS follow_ups FROM grouping g JOIN handout h ON h.id = g.handout_id WHERE g.team_id = :team ORDER BY g.made_at DESC, g.id LIMIT 200', ['team' => $teamId]);
+        $rows = $this->database->rows('SELECT g.id, g.name, g.aim, g.made_at, h.title, (SELECT count(*) FROM grouping_group gg WHERE gg.grouping_id = g.id) AS groups, (SELECT count(*) FROM grouping_group gg JOIN grouping_member m ON m.group_id = gg.id WHERE gg.grouping_id = g.id) AS students, (SELECT count(*) FROM handout f JOIN grouping_group gg ON gg.id = f.group_id WHERE gg.grouping_id = g.id) AS follow_ups FROM grouping g JOIN handout h ON h.id = g.handout_id WHERE g.team_id = :team AND g.archived_at IS NULL ORDER BY g.made_at DESC, g.id LIMIT 200', ['team' => $teamId]);
 
         return new GroupingListView(array_map(static fn (Row $r): GroupingRowView => new GroupingRowView($r->text('id'), $r->text('name'), $r->text('aim'), $r->text('title'), $r->int('groups'), $r->int('students'), $r->int('follow_ups'), $r->time('made_at')), $rows));
     }
@@ -99,6 +99,30 @@ final readonly class Groupings
         });
 
         return $this->show($who->teamId, $id);
+    }
+
+    /** Moves a student to another group of a kept grouping. What their old group was handed stays theirs. */
+    public function move(StaffUser $who, string $id, MoveInput $input): GroupingView
+    {
+        $this->show($who->teamId, $id);
+        $this->database->together(function () use ($who, $id, $input): void {
+            $moved = $this->database->run('UPDATE grouping_member m SET group_id = t.id, reason = :reason FROM grouping_group f, grouping_group t WHERE m.group_id = f.id AND f.grouping_id = :id AND m.student_id = :student AND t.grouping_id = :id AND t.id = :to', ['id' => $id, 'student' => $input->studentId, 'to' => $input->groupId, 'reason' => trim($input->reason)]);
+            if ($moved === 0) {
+                throw Problem::notFound('The student or the group');
+            }
+            $this->trail->note($who, 'move', 'grouping', $id, ['student' => $input->studentId, 'group' => $input->groupId]);
+        });
+
+        return $this->show($who->teamId, $id);
+    }
+
+    /** Takes a grouping off the list, or puts it back. What its groups were handed stays. */
+    public function archive(StaffUser $who, string $id, bool $away): void
+    {
+        if ($this->database->run('UPDATE grouping SET archived_at = :at WHERE id = :id AND team_id = :team', ['at' => $away ? $this->database->now() : null, 'id' => $id, 'team' => $who->teamId]) === 0) {
+            throw Problem::notFound('The grouping');
+        }
+        $this->trail->note($who, $away ? 'archive' : 'restore', 'grouping', $id);
     }
 
     /** Hands each named group its paper, all in one act: all of it or none. */

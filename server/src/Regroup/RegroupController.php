@@ -51,6 +51,24 @@ final readonly class RegroupController
         return $this->groupings->show($who->teamId, $id);
     }
 
+    #[Route('/groupings/{id}', methods: ['DELETE'])]
+    public function archive(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->groupings->archive($who, $id, true);
+    }
+
+    #[Route('/groupings/{id}/restore', methods: ['POST'])]
+    public function restore(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->groupings->archive($who, $id, false);
+    }
+
+    #[Route('/groupings/{id}/moves', methods: ['POST'])]
+    public function move(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] MoveInput $input): GroupingView
+    {
+        return $this->groupings->move($who, $id, $input);
+    }
+
     #[Route('/groupings/{id}/follow-ups', methods: ['POST'])]
     public function followUp(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] FollowUpsInput $input): GroupingView
     {

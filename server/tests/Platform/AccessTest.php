@@ -41,7 +41,7 @@ final class AccessTest extends ApiCase
         'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM, 'POST /key-changes/{change}/undo' => ['401', '401', '401', '404', '403', '404', '404'],
         'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/take-back' => self::TEAM, 'GET /outbox' => self::TEACHERS, 'GET /trail' => self::TEACHERS,
         'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM, 'GET /handouts/{handout}/results/skills' => self::TEAM, 'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/results/change' => self::TEAM, 'GET /handouts/{handout}/results/markers' => self::TEAM, 'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groupings' => self::TEAM,
-        'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/follow-ups' => ['401', '401', '401', '404', '403', '404', '404'],
+        'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/follow-ups' => ['401', '401', '401', '404', '403', '404', '404'], 'DELETE /groupings/{grouping}' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/restore' => ['401', '401', '401', '404', '403', '404', '404'], 'POST /groupings/{grouping}/moves' => ['401', '401', '401', '404', '403', '404', '404'],
         'GET /handouts/{handout}/responses.csv' => self::TEAM, 'GET /handouts/{handout}/marks.csv' => self::TEAM,
 
         'GET /me' => self::STUDENTS, 'DELETE /me' => self::STUDENTS, 'GET /me/work' => self::STUDENTS,
@@ -56,6 +56,7 @@ final class AccessTest extends ApiCase
         'POST /me/sittings/{sitting}/settle' => ['entry' => 'e-choice'], 'POST /me/sittings/{sitting}/hint' => ['entry' => 'e-choice'],
         'POST /me/sittings/{sitting}/reply' => ['text' => 'Thanks'], 'POST /classes/{class}/roster/preview' => ['text' => 'Dee Fox'], 'POST /classes/{class}/roster' => ['text' => 'Dee Fox'],
         'POST /handouts/{handout}/groupings' => ['name' => 'G', 'groups' => [['name' => 'One']]],
+        'POST /groupings/{grouping}/moves' => ['studentId' => '01900000-0000-7000-8000-000000000000', 'groupId' => '01900000-0000-7000-8000-000000000000'],
         'POST /groupings/{grouping}/follow-ups' => ['groups' => [['groupId' => '01900000-0000-7000-8000-000000000000', 'editionId' => '01900000-0000-7000-8000-000000000000', 'requestId' => '01900000-0000-7000-8000-000000000000']]],
     ];
 

@@ -95,6 +95,40 @@ final class RegroupTest extends ApiCase
         self::assertCount(1, $this->get('GET', '/me/work')->list('handouts'));
     }
 
+    public function testAStudentMovesInAKeptGroupingAndBackWithTheirReason(): void
+    {
+        $kept = $this->keep('Ada Okafor', 'Benoît Larsen');
+        $id = $kept->text('id');
+        $ada = $this->world->students['Ada Okafor']->id;
+        $at = static fn (Json $g): array => array_map(static fn (Json $one): array => array_map(static fn (Json $m): array => [$m->text('name'), $m->text('reason')], $one->list('members')), $g->list('groups'));
+
+        $moved = $this->get('POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $kept->text('groups.1.id')]);
+        self::assertSame([[], [['Ada Okafor', 'Moved here by hand.'], ['Benoît Larsen', 'by hand']]], $at($moved));
+        $line = $this->get('GET', '/trail')->list('lines')[0];
+        self::assertSame(['moved Ada Okafor in', 'Monday', 'to “With Benoît Larsen”'], array_map($line->at(...), ['did', 'subject', 'detail']));
+        $back = $this->get('POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $kept->text('groups.0.id'), 'reason' => 'by hand']);
+        self::assertSame($at($kept), $at($back));
+
+        $other = $this->keep('Cleo Marsh');
+        $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $other->text('groups.0.id')]);
+        $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $this->world->students['Cleo Marsh']->id, 'groupId' => $kept->text('groups.0.id')]);
+        self::assertSame($at($kept), $at($this->get('GET', "/groupings/$id")), 'groupings do not mix');
+    }
+
+    public function testAnArchivedGroupingLeavesTheListAndComesBack(): void
+    {
+        $kept = $this->keep('Ada Okafor');
+        $id = $kept->text('id');
+        $this->get('POST', "/groupings/$id/follow-ups", ['groups' => [['groupId' => $kept->text('groups.0.id'), 'editionId' => $this->world->editionId, 'requestId' => Uuid::v7()->toRfc4122()]]]);
+        $this->get('DELETE', "/groupings/$id");
+        self::assertSame([], $this->get('GET', '/groupings')->list('groupings'));
+        self::assertCount(2, $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->list('handouts'), 'what was handed out stays');
+        $line = $this->as($this->world->teacher)->get('GET', '/trail')->list('lines')[0];
+        self::assertSame(['grouping', $id], [$line->at('undo.kind'), $line->at('undo.id')]);
+        $this->get('POST', "/groupings/$id/restore");
+        self::assertSame(['Monday'], $this->get('GET', '/groupings')->column('groupings', 'name'));
+    }
+
     public function testNobodyStandsInTwoGroupsAndNoGroupingIsEmptyOrNameless(): void
     {
         $ada = ['studentId' => $this->world->students['Ada Okafor']->id, 'reason' => ''];

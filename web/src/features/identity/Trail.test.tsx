@@ -53,6 +53,7 @@ describe('The trail', () => {
     ['key', 'k1', null, '/api/key-changes/k1/undo'],
     ['item', 'i1', null, '/api/items/i1/restore'],
     ['paper', 'p1', null, '/api/papers/p1/restore'],
+    ['grouping', 'g1', null, '/api/groupings/g1/restore'],
     ['student', 's1', 'c1', '/api/classes/c1/students/s1/return'],
   ])('takes a change of a %s back', async (kind, id, within, path) => {
     let undone = false

@@ -36,6 +36,8 @@ const takeBack = ({ kind, id, within }: Schemas['IdentityTrailUndoView']): Promi
       return take(api.POST('/api/items/{id}/restore', { params: { path: { id } } }))
     case 'paper':
       return take(api.POST('/api/papers/{id}/restore', { params: { path: { id } } }))
+    case 'grouping':
+      return take(api.POST('/api/groupings/{id}/restore', { params: { path: { id } } }))
     default:
       return take(
         api.POST('/api/classes/{id}/students/{student}/return', {

@@ -226,6 +226,44 @@ describe('A kept grouping', () => {
     ])
   })
 
+  it('hands the same group another paper later, as an act of its own', async () => {
+    const user = open()
+    for (let i = 0; i < 2; i++) {
+      const pick = await screen.findByLabelText('Adds instead, 2 students')
+      await waitFor(() => expect(within(pick).getAllByRole('option')).toHaveLength(2))
+      await user.selectOptions(pick, 'ed1')
+      await user.click(screen.getByRole('button', { name: 'Hand out to 1 group' }))
+      await waitFor(() => expect((pick as HTMLSelectElement).value).toBe(''))
+    }
+    const ids = bodies('POST', '/api/groupings/g1/follow-ups').map(
+      (b) => (b as { groups: { requestId: string }[] }).groups[0]?.requestId,
+    )
+    expect(new Set(ids).size).toBe(2)
+  })
+
+  it('moves a student to another group, and back with the reason they had', async () => {
+    const after = {
+      ...kept,
+      groups: [group('Adds instead', ['Benoît'], { id: 'a' }), group('No shared idea', ['Ada', 'Cleo'], { id: 'b' })],
+    }
+    serve({
+      'GET /api/groupings/g1': kept,
+      'GET /api/papers': { papers: [] },
+      'POST /api/groupings/g1/moves': ({ body }: { body: unknown }) =>
+        (body as { groupId: string }).groupId === 'b' ? after : kept,
+    })
+    const user = open()
+    await user.selectOptions(await screen.findByLabelText('Group of Ada'), 'No shared idea')
+    await waitFor(() => expect(members('No shared idea')).toEqual(['Ada', 'Cleo']))
+    const said = await screen.findByText('Ada is in “No shared idea” now.')
+    await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    await waitFor(() => expect(members('Adds instead')).toEqual(['Ada', 'Benoît']))
+    expect(bodies('POST', '/api/groupings/g1/moves')).toEqual([
+      { studentId: 'Ada', groupId: 'b' },
+      { studentId: 'Ada', groupId: 'a', reason: 'Ada chose so.' },
+    ])
+  })
+
   it('keeps the choice when handing out fails', async () => {
     serve({
       'GET /api/groupings/g1': kept,

@@ -9,17 +9,45 @@ import { toast } from '@/ui/Toasts'
 import { aimWords } from './groups'
 import { Groups } from './Groups'
 
+type Grouping = Schemas['RegroupGroupingView']
+
+/** An id for each group's next hand-out, so that pressing twice hands out once. */
+const requestsFor = (grouping: Grouping) =>
+  Object.fromEntries(grouping.groups.map((g) => [g.id ?? '', crypto.randomUUID()]))
+
 /** A kept grouping: each group is handed its next paper, all in one act. */
-export function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] }) {
+export function Kept({ grouping }: { grouping: Grouping }) {
   const client = useQueryClient()
   const papers = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
   const [shown, setShown] = useState(grouping)
   const [choice, setChoice] = useState<Record<string, string>>({})
-  const [requests] = useState(() => Object.fromEntries(grouping.groups.map((g) => [g.id ?? '', crypto.randomUUID()])))
+  const [requests, setRequests] = useState(() => requestsFor(grouping))
   const [busy, setBusy] = useState(false)
   useEffect(() => setShown(grouping), [grouping])
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const chosen = Object.entries(choice).filter(([, edition]) => edition !== '')
+  const show = (next: Grouping) => {
+    setShown(next)
+    client.setQueryData(['grouping', grouping.id], next)
+  }
+  const move = async (studentId: string, groupId: string, reason?: string) =>
+    show(
+      await take(
+        api.POST('/api/groupings/{id}/moves', {
+          params: { path: { id: grouping.id ?? '' } },
+          body: { studentId, groupId, ...(reason === undefined ? {} : { reason }) },
+        }),
+      ),
+    )
+  const onMove = async (studentId: string, to: number) => {
+    const from = shown.groups.find((g) => g.members.some((m) => m.studentId === studentId))
+    const member = from?.members.find((m) => m.studentId === studentId)
+    const target = shown.groups[to]
+    if (!member || !from?.id || !target?.id || target.id === from.id) return
+    const back = from.id
+    await move(studentId, target.id)
+    toast(`${member.name} is in “${target.name}” now.`, { undo: () => void move(studentId, back, member.reason) })
+  }
   const handOut = async () => {
     setBusy(true)
     try {
@@ -38,9 +66,10 @@ export function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] })
           },
         }),
       )
-      setShown(next)
+      show(next)
       setChoice({})
-      client.setQueryData(['grouping', grouping.id], next)
+      // The same paper may go to the same group once more, later and on purpose.
+      setRequests(requestsFor(next))
       void client.invalidateQueries({ queryKey: ['handouts'] })
       void client.invalidateQueries({ queryKey: ['groupings'] })
       toast(`Follow-ups handed to ${plural(chosen.length, 'group')}.`)
@@ -82,7 +111,7 @@ export function Kept({ grouping }: { grouping: Schemas['RegroupGroupingView'] })
             ))}
           </div>
         </section>
-        <Groups groups={shown.groups} />
+        <Groups groups={shown.groups} onMove={(student, to) => void onMove(student, to)} />
       </div>
     </>
   )

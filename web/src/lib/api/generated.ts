@@ -238,7 +238,7 @@ export interface paths {
         get: operations["regroupShow"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["regroupArchive"];
         options?: never;
         head?: never;
         patch?: never;
@@ -254,6 +254,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["regroupFollowUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groupings/{id}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["regroupMove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groupings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["regroupRestore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1704,6 +1736,11 @@ export interface components {
             reason: string;
             rate: components["schemas"]["ResultsFigureView"] | null;
         };
+        RegroupMoveInput: {
+            studentId?: string;
+            groupId?: string;
+            reason?: string;
+        };
         RegroupPlanInput: {
             aim?: string;
             groups?: number;
@@ -2872,6 +2909,35 @@ export interface operations {
             };
         };
     };
+    regroupArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     regroupFollowUp: {
         parameters: {
             query?: never;
@@ -2895,6 +2961,70 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RegroupGroupingView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    regroupMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegroupMoveInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RegroupGroupingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    regroupRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Regroup;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A student of a kept grouping goes to another of its groups. */
+final readonly class MoveInput
+{
+    /** @param string $reason why they are there, in one sentence */
+    public function __construct(
+        #[Assert\Uuid]
+        public string $studentId = '',
+        #[Assert\Uuid]
+        public string $groupId = '',
+        #[Assert\Length(max: 500)]
+        public string $reason = 'Moved here by hand.',
+    ) {
+    }
+}
