@@ -1,10 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect } from 'react'
 import { Navigate, useNavigate } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
-import { moment } from '@/lib/format'
+import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { sendLeftBehind } from './leftBehind'
+import { deviceStore } from './store'
 
 type Row = Schemas['SittingWorkRowView']
 const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
@@ -29,11 +32,31 @@ export default function MyWork() {
       void work.refetch()
     },
   })
+  const isIn = work.isSuccess
+  useEffect(() => {
+    if (!isIn) return
+    void sendLeftBehind(deviceStore())
+      .then(({ sent }) => {
+        if (sent === 0) return
+        toast(`${plural(sent, 'answer')} that had stayed on this device ${sent === 1 ? 'is' : 'are'} sent now.`)
+        void client.invalidateQueries({ queryKey: ['work'] })
+      })
+      // A private window may refuse the store; then nothing can have stayed in it.
+      .catch(() => undefined)
+  }, [isIn, client])
   if (work.isPending) return <Loading />
   if (work.error instanceof Problem && work.error.status === 401) return <Navigate to="/join" replace />
   if (work.isError) return <Failed error={work.error} retry={() => void work.refetch()} />
   const leave = async () => {
+    const store = deviceStore()
+    const { still } = await sendLeftBehind(store).catch(() => ({ still: 0 }))
     await take(api.DELETE('/api/me'))
+    await store.forgetSent().catch(() => undefined)
+    if (still > 0)
+      toast(
+        `${plural(still, 'answer')} could not be sent and ${still === 1 ? 'stays' : 'stay'} on this device until you join here again.`,
+        { bad: true },
+      )
     client.clear()
     void navigate('/join')
   }

@@ -6,6 +6,7 @@ import { timeOfDay } from '@/lib/format'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Keeper, wordsOf, type Line } from './keeper'
+import { transportOf } from './leftBehind'
 import { Returned } from './Returned'
 import { SitScreen, type Driver } from './SitScreen'
 import { Stopwatch } from './stopwatch'
@@ -30,12 +31,7 @@ export default function Sit() {
 
   useEffect(() => {
     let over = false
-    const k = new Keeper(
-      id,
-      deviceStore(),
-      (saves, at) => take(api.PUT('/api/me/sittings/{id}/responses', { ...path, body: { saves, at } })),
-      setLine,
-    )
+    const k = new Keeper(id, deviceStore(), transportOf(id), setLine)
     keeper.current = k
     take(api.GET('/api/me/sittings/{id}', path))
       .then(async (first) => {

@@ -25,6 +25,10 @@ export interface DeviceStore {
   put(kept: Kept): Promise<void>
   of(sittingId: string): Promise<Kept[]>
   confirm(key: string, counter: number): Promise<void>
+  /** What no server has confirmed yet, of whatever sitting. */
+  unsent(): Promise<Kept[]>
+  /** Forgets what the server has: on a shared device nobody's answers stay behind without need. */
+  forgetSent(): Promise<void>
 }
 
 class Database extends Dexie {
@@ -47,5 +51,7 @@ export function deviceStore(name = 'chalk-ladder'): DeviceStore {
         if (kept && kept.sent < counter) await db.answers.update(key, { sent: counter })
       })
     },
+    unsent: () => db.answers.filter((kept) => kept.sent < kept.counter).toArray(),
+    forgetSent: async () => void (await db.answers.filter((kept) => kept.sent >= kept.counter).delete()),
   }
 }

@@ -1,0 +1,80 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { bodies, serve } from '@/testing/server'
+import HandoutList from './HandoutList'
+
+const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}): Schemas['HandoutHandoutView'] => ({
+  id,
+  title: `Paper ${id}`,
+  paperId: 'p1',
+  edition: 2,
+  classes: ['8 Heron'],
+  conditions: { attempts: 1, counts: 'best', shuffleQuestions: false, shuffleOptions: false, feedback: 'on return' },
+  visible: true,
+  status: 'open',
+  opensAt: null,
+  closesAt: null,
+  closedAt: null,
+  madeAt: '2026-11-20T10:00:00Z',
+  expected: 27,
+  open: 0,
+  handedIn: 0,
+  returned: 0,
+  waiting: 0,
+  group: null,
+  ...change,
+})
+const open = (...handouts: Schemas['HandoutHandoutView'][]) => {
+  serve({ 'GET /api/handouts': { handouts }, 'PUT /api/handouts/a': handout('a') })
+  return show(<HandoutList />)
+}
+const line = async (id: string) => within(await screen.findByRole('row', { name: new RegExp(`Paper ${id}`) }))
+
+describe('Handouts', () => {
+  it('say to whom, how far they are, and whose turn it is', async () => {
+    open(
+      handout('a', { handedIn: 20, open: 5, waiting: 3 }),
+      handout('b', { classes: [], group: 'Footing', handedIn: 6, returned: 6, status: 'closed' }),
+      handout('c', { classes: [], expected: 2, handedIn: 2, returned: 1 }),
+      handout('d', { status: 'scheduled', opensAt: '2026-12-01T09:00:00Z' }),
+    )
+    expect((await line('a')).getByText(/20 of 27 in, 5 at work/).textContent).toContain('3 wait for marking')
+    expect((await line('b')).getByText('group “Footing”')).toBeTruthy()
+    expect((await line('b')).getByText(/6 of 27 in/).textContent).toContain('returned')
+    expect((await line('c')).getByText('2 students')).toBeTruthy()
+    expect((await line('c')).getByRole('link', { name: '1 to return' }).getAttribute('href')).toBe('/marking?return=c')
+    expect((await line('d')).getByText(/scheduled/).textContent).toContain('for ')
+  })
+
+  it('lead to the Lookout, and to results once there is work', async () => {
+    open(handout('a'), handout('b', { handedIn: 1 }))
+    expect((await line('a')).getAllByRole('link').map((l) => l.getAttribute('href'))).toEqual(['/lookout/a'])
+    expect((await line('b')).getByRole('link', { name: 'Results' }).getAttribute('href')).toBe('/results/b')
+  })
+
+  it('are hidden and shown, which can be taken back', async () => {
+    const user = open(
+      handout('a', { closesAt: '2026-12-01T09:00:00Z' }),
+      handout('b', { status: 'hidden', visible: false }),
+    )
+    expect((await line('b')).getByRole('button', { name: 'Show to students' })).toBeTruthy()
+    await user.click((await line('a')).getByRole('button', { name: 'Hide' }))
+    const said = await screen.findByText('"Paper a" is hidden.')
+    await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    await waitFor(() =>
+      expect(bodies('PUT', '/api/handouts/a')).toEqual([
+        { visible: false, opensAt: null, closesAt: '2026-12-01T09:00:00Z' },
+        { visible: true, opensAt: null, closesAt: '2026-12-01T09:00:00Z' },
+      ]),
+    )
+  })
+
+  it('tell the next act when there are none, which has a key', async () => {
+    const user = open()
+    expect(await screen.findByText('Nothing has been handed out')).toBeTruthy()
+    await user.keyboard('n')
+    expect(screen.getByLabelText('address').textContent).toBe('/handouts/new')
+  })
+})
