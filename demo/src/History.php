@@ -6,10 +6,11 @@ namespace ChalkLadder\Demo;
 
 use ChalkLadder\Server\Handout\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\StudentUser;
 use ChalkLadder\Server\Marking\Desk;
+use ChalkLadder\Server\Marking\KeyInput;
+use ChalkLadder\Server\Marking\Keys;
 use ChalkLadder\Server\Marking\MarkInput;
 use ChalkLadder\Server\Marking\Returning;
 use ChalkLadder\Server\Marking\ReturnInput;
@@ -48,6 +49,7 @@ final class History
         private readonly Sitter $sitter,
         private readonly Handouts $handouts,
         private readonly Desk $desk,
+        private readonly Keys $keys,
         private readonly SecondMarking $second,
         private readonly Returning $returning,
         private readonly Groupings $groupings,
@@ -58,7 +60,7 @@ final class History
     {
         $today = new \DateTimeImmutable('today 09:00');
         $this->at($today, '-60 days');
-        ['lead' => $lead, 'marker' => $marker] = $this->people->team();
+        ['lead' => $lead, 'teacher' => $teacher, 'marker' => $marker] = $this->people->team();
         $this->editions = $this->builder->build($lead);
         $this->slugs = $this->builder->slugs();
         $classes = $this->people->classes($lead);
@@ -68,6 +70,7 @@ final class History
         $chart = $this->handOut($lead, 'chart', array_values($classes));
         $this->sitAll($chart, 0.96);
         $this->handouts->close($lead, $chart);
+        $this->acceptArticle($teacher, $chart);
         $this->at($today, '-36 days');
         $this->returning->return($lead, $chart, new ReturnInput(null, 'Read your feedback on scale before Thursday; we come back to it.'));
         $this->group($lead, $chart);
@@ -83,7 +86,7 @@ final class History
         $this->sitAll($unit, 0.94);
         $this->handouts->close($lead, $unit);
         $this->markSome($marker, $unit);
-        $this->markAgain($unit);
+        $this->markAgain($teacher, $unit);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
@@ -126,6 +129,13 @@ final class History
         return $slugs;
     }
 
+    /** A right answer in a form that nobody had listed: accepted once, for all who gave it. */
+    private function acceptArticle(StaffUser $who, string $handoutId): void
+    {
+        $entry = (string) array_search('c-symbol', $this->slugsOf($handoutId), true);
+        $this->keys->apply($who, $handoutId, $entry, new KeyInput(accept: ['text' => 'the Lamrock'], reason: 'The article is no mistake.'));
+    }
+
     /** The marker has begun with the first open question and left the second. */
     private function markSome(StaffUser $marker, string $handoutId): void
     {
@@ -148,13 +158,8 @@ final class History
     }
 
     /** A colleague has marked the same answers a second time, and is milder on the second criterion alone. */
-    private function markAgain(string $handoutId): void
+    private function markAgain(StaffUser $who, string $handoutId): void
     {
-        $row = $this->database->row("SELECT id, team_id, name FROM staff WHERE role = 'teacher' AND team_id = (SELECT team_id FROM handout WHERE id = :id) ORDER BY name LIMIT 1", ['id' => $handoutId]);
-        if ($row === null) {
-            return;
-        }
-        $who = new StaffUser($row->text('id'), $row->text('team_id'), $row->text('name'), Role::Teacher);
         $entry = (string) array_search('e-why-springs', $this->slugsOf($handoutId), true);
         foreach ($this->desk->desk($who, $handoutId, $entry, true)->answers as $i => $answer) {
             $levels = $this->levelsFor('e-why-springs', $answer->given);

@@ -20,7 +20,7 @@ final readonly class People
     {
     }
 
-    /** @return array{lead: StaffUser, marker: StaffUser} */
+    /** @return array{lead: StaffUser, teacher: StaffUser, marker: StaffUser} */
     public function team(): array
     {
         $team = $this->makeTeam('Kelpwick Harbour · Year 8');
@@ -32,7 +32,7 @@ final readonly class People
         $other = $this->makeTeam('Saltmarsh Academy · Geography');
         $this->person($other, $this->scenario->people('stranger'));
 
-        return ['lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'), 'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.')];
+        return ['lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'), 'teacher' => $made['teacher'] ?? throw new \LogicException('The demo names a teacher.'), 'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.')];
     }
 
     /** @return array<string, string> class ids by name */

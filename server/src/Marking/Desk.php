@@ -78,14 +78,7 @@ final readonly class Desk
         // A second marker is not to see what the first one gave.
         $events = $second ? [] : $this->history->marks($handoutId, $entry);
         $answers = array_map(static fn (Row $r): MarkedAnswerView => $second ? self::unmarked($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden) : self::answer($handout->edition->own($entry, $r->text('seed'))->item ?? $item, $r, $hidden, $events[$r->text('sitting_id').'|'.$r->int('try')] ?? []), $rows);
-        $texts = array_map(static fn (MarkedAnswerView $a): string => $a->given, $answers);
-        /** @var array<string, string> $byPlace */
-        $byPlace = array_combine(array_map(static fn (int $i): string => 'a'.$i, array_keys($texts)), array_map(static fn (MarkedAnswerView $a): string => self::meant($item, $a), $answers));
-        $sets = array_map(static function (array $ids) use ($texts): LookAlikeView {
-            $places = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
-
-            return new LookAlikeView(mb_strimwidth($texts[$places[0]] ?? '', 0, 90, '…'), $places);
-        }, LookAlike::sets($byPlace));
+        $sets = array_map(static fn (array $places): LookAlikeView => new LookAlikeView(mb_strimwidth($answers[$places[0]]->given ?? '', 0, 90, '…'), $places), self::alike($item, $answers));
         $shelf = $second ? [] : $this->database->rows('SELECT r.comment FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN handout h ON h.id = s.handout_id WHERE h.edition_id = :edition AND h.team_id = :team AND r.entry = :entry AND r.comment <> \'\' GROUP BY r.comment ORDER BY count(*) DESC, max(r.hand_at) DESC LIMIT '.self::SHELF, ['edition' => $handout->edition->id, 'team' => $who->teamId, 'entry' => $entry]);
         $waiting = [];
         foreach ($this->database->rows("SELECT r.entry, count(*) AS n FROM response r JOIN sitting s ON s.id = r.sitting_id AND s.state <> 'open' WHERE s.handout_id = :handout AND r.verdict = 'by hand' AND r.hand_credit IS NULL GROUP BY r.entry", ['handout' => $handoutId]) as $row) {
@@ -158,6 +151,31 @@ final readonly class Desk
         }
 
         return [$credit->simplified(), null];
+    }
+
+    /**
+     * Answers that look alike. Where a machine has marked them, only those of the same credit: a near miss is to be seen
+     * beside what it missed, not inside it.
+     *
+     * @param list<MarkedAnswerView> $answers
+     *
+     * @return list<list<int>> places in the list, the largest set first
+     */
+    private static function alike(Item $item, array $answers): array
+    {
+        $byCredit = [];
+        foreach ($answers as $place => $answer) {
+            $byCredit[$item->rule->waitsForMarker() ? '' : 'c'.$answer->credit]['a'.$place] = self::meant($item, $answer);
+        }
+        $sets = [];
+        foreach ($byCredit as $texts) {
+            foreach (LookAlike::sets($texts) as $ids) {
+                $sets[] = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
+            }
+        }
+        usort($sets, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return $sets;
     }
 
     /** What an answer is compared by: a number by its value, where how it is written does not count. */

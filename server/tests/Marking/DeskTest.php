@@ -52,6 +52,18 @@ final class DeskTest extends ApiCase
         self::assertSame([[0, 1], [2]], $sets);
     }
 
+    public function testANearMissStandsBesideWhatItMissed(): void
+    {
+        $handout = $this->world->handOut();
+        foreach (['Ada Okafor' => 'SECRETROCK', 'Benoît Larsen' => 'secretrok', 'Cleo Marsh' => 'Secretrock'] as $name => $text) {
+            $this->world->sit($name, $handout, ['e-text' => ['text' => $text]]);
+        }
+        $desk = $this->get('GET', "/handouts/$handout/marking/e-text");
+
+        self::assertSame(['right', 'wrong', 'right'], $desk->column('answers', 'verdict'));
+        self::assertSame([[0, 2], [1]], array_map(static fn (Json $s): array => $s->map('answers'), $desk->list('sets')));
+    }
+
     public function testLevelsBecomeCreditMarksAndAState(): void
     {
         $mark = $this->mark('Ada Okafor', ['levels' => [1], 'comment' => ' Say where the water goes. ']);

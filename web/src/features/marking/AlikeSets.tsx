@@ -1,4 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
+import { Bar, barOf } from '@/ui/Bar'
 import { done, nameOf } from './order'
 import type { Marking } from './useMarking'
 
@@ -22,6 +23,7 @@ export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeVi
               >
                 <span className={`line-clamp-2 ${on ? 'font-bold' : ''}`}>{s.label}</span>
                 <span className="text-sm text-quiet">
+                  {open ? null : <Bar code={barOf(answers[s.answers[0] ?? -1]?.verdict ?? 'none')} />}{' '}
                   {s.answers.length === 1 ? 'alone' : `${s.answers.length} alike`}
                   {open ? `, ${n} marked` : ''}
                   {left > 0 ? <b className="text-ink">{`, ${left} not kept`}</b> : null}

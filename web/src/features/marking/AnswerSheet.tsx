@@ -15,9 +15,9 @@ export function AnswerSheet({ answer, set, at, open }: Props) {
           {set && set.answers.length > 1 ? ` · answer ${place + 1} of ${set.answers.length} in this set` : ''}
         </span>
         <span>
-          {open ? answer.readAs : ''}
-          {answer.returned ? ' · returned' : ''}
-          {answer.try > 1 ? ` · try ${answer.try}` : ''}
+          {[open ? answer.readAs : '', answer.returned ? 'returned' : '', answer.try > 1 ? `try ${answer.try}` : '']
+            .filter(Boolean)
+            .join(' · ')}
         </span>
       </p>
       <p className="mt-2 text-lg leading-relaxed whitespace-pre-wrap">{answer.given}</p>

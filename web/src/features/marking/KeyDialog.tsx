@@ -23,6 +23,7 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
   const [item, setItem] = useState(desk.item)
   const [credit, setCredit] = useState('1')
   const [feedback, setFeedback] = useState('')
+  const [reason, setReason] = useState('')
   const [effect, setEffect] = useState<Schemas['MarkingKeyChangeView'] | null>(null)
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
@@ -45,7 +46,9 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
     )
   const apply = () =>
     act(async () => {
-      const done = await take(api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body }))
+      const done = await take(
+        api.POST('/api/handouts/{id}/keys/{entry}', { params: { path }, body: { ...body, reason: reason.trim() } }),
+      )
       onClose()
       toast(
         `Re-marked: ${done.gains.length} gain, ${done.loses.length} lose.${done.bankToo ? ' The bank has the new key too.' : ''}`,
@@ -90,6 +93,13 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
             {effect.returned > 0 ? `${effect.returned} of the changed are already back with their students. ` : ''}
             This holds for every handout of this edition, and can be undone.
           </p>
+          <TextField
+            label="Why, for the team; it stays in the history"
+            maxLength={500}
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            placeholder="such as: the table gives it in metres"
+          />
           <Effects title="Gain" list={effect.gains} />
           <Effects title="Lose" list={effect.loses} />
         </div>

@@ -331,9 +331,10 @@ describe('Correcting the machine', () => {
     expect(dialog.getByText('Lose: nobody')).toBeTruthy()
     expect(dialog.getByText(/1 marked by hand are left alone/)).toBeTruthy()
     expect(bodies('POST', '/api/handouts/h1/keys/e4')).toEqual([])
+    await user.type(dialog.getByLabelText(/^Why, for the team/), ' The map says so. ')
     await user.click(dialog.getByRole('button', { name: 'Re-mark 1 answer' }))
     expect(bodies('POST', '/api/handouts/h1/keys/e4')).toEqual([
-      { accept: { text: 'Answer 0' }, credit: '1/2', feedback: '' },
+      { accept: { text: 'Answer 0' }, credit: '1/2', feedback: '', reason: 'The map says so.' },
     ])
     const line = await screen.findByText('Re-marked: 1 gain, 0 lose. The bank has the new key too.')
     await user.click(within(line.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
