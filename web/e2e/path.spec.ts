@@ -223,7 +223,7 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('read the results', async () => {
     await stage(page, 'Results')
     await page.getByRole('link', { name: /Salt and water/ }).click()
-    await expect(page.getByText('3 students')).toBeVisible()
+    await expect(page.getByText('best attempt counts · 3 students')).toBeVisible()
     const row = page.getByRole('row', { name: /Ebb or flood/ })
     // First tries: one of three is right, and the second try of another earns half of the mark.
     await row.getByRole('button', { name: /Facility of question 1/ }).click()
