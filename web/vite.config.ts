@@ -17,5 +17,11 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     rollupOptions: { input: { staff: here('./index.html'), student: here('./student.html') } },
   },
-  test: { environment: 'jsdom', setupFiles: here('./src/testing/setup.ts'), include: ['src/**/*.test.{ts,tsx}'] },
+  test: {
+    environment: 'jsdom',
+    setupFiles: here('./src/testing/setup.ts'),
+    include: ['src/**/*.test.{ts,tsx}'],
+    // A machine that does other things as well is slow, not wrong.
+    testTimeout: 30_000,
+  },
 })

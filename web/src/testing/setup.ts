@@ -1,7 +1,10 @@
-import { cleanup } from '@testing-library/react'
+import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 import { clearToasts } from '@/ui/Toasts'
 import { answer } from './server'
+
+// A machine that does other things as well is slow, not wrong.
+configure({ asyncUtilTimeout: 10_000 })
 
 // The client takes these from the global scope once, when it is made; requests of pages are relative to the page.
 const Plain = globalThis.Request
