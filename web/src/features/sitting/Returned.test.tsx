@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
+import { face, sitting, step as answered } from '@/testing/sitting'
 import { Returned } from './Returned'
 import type { Step } from './store'
 
@@ -17,55 +18,16 @@ const told = (change: Partial<NonNullable<Step['told']>> = {}): NonNullable<Step
   levels: [],
   ...change,
 })
-const step = (number: number, change: Partial<Step> = {}): Step => ({
-  entry: `e${number}`,
-  try: 1,
-  visit: 1,
-  number,
-  points: '2',
-  face: {
-    type: 'text',
-    prompt: `<p>Question ${number}?</p>`,
-    options: [],
-    several: false,
-    unit: '',
-    unitUse: 'none',
-    criteria: [],
-    hasHint: false,
-    asksConfidence: false,
-  },
-  source: null,
-  value: { text: `answer ${number}` },
-  counter: 1,
-  open: false,
-  settled: true,
-  hint: null,
-  told: null,
-  millis: 0,
-  confidence: null,
-  ...change,
-})
-const view = (change: Partial<Schemas['SittingSittingView']> = {}): Schemas['SittingSittingView'] => ({
-  id: 's1',
-  handoutId: 'h1',
-  title: 'Tides',
-  state: 'returned',
-  attempt: 1,
-  section: '',
-  visit: 1,
-  steps: [step(1)],
-  at: null,
-  mayGoOn: false,
-  ended: true,
-  feedback: 'on return',
-  rules: '',
-  marks: null,
-  of: '4',
-  message: '',
-  reply: null,
-  handedInAt: '2026-11-20T10:00:00Z',
-  ...change,
-})
+const step = (number: number, change: Partial<Step> = {}) =>
+  answered(number, {
+    points: '2',
+    face: face({ type: 'text', prompt: `<p>Question ${number}?</p>`, options: [] }),
+    value: { text: `answer ${number}` },
+    open: false,
+    ...change,
+  })
+const view = (change: Partial<Schemas['SittingSittingView']> = {}) =>
+  sitting({ state: 'returned', ended: true, of: '4', steps: [step(1)], handedInAt: '2026-11-20T10:00:00Z', ...change })
 function Work({ first }: { first: Schemas['SittingSittingView'] }) {
   const [now, setNow] = useState(first)
   return <Returned view={now} onReplied={setNow} />

@@ -1,65 +1,10 @@
 import { screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
+import { face, sitting as view, step } from '@/testing/sitting'
 import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value } from './store'
-
-const face = (change: Partial<Schemas['SittingFaceView']> = {}): Schemas['SittingFaceView'] => ({
-  type: 'choice',
-  prompt: '<p>Which buoy?</p>',
-  options: [
-    { id: 'a', text: '<p>Red</p>' },
-    { id: 'b', text: '<p>Green</p>' },
-  ],
-  several: false,
-  unit: '',
-  unitUse: 'none',
-  criteria: [],
-  hasHint: false,
-  asksConfidence: false,
-  ...change,
-})
-const step = (number: number, change: Partial<Step> = {}): Step => ({
-  entry: `e${number}`,
-  try: 1,
-  visit: 1,
-  number,
-  points: '1',
-  face: face(),
-  source: null,
-  value: null,
-  counter: 0,
-  open: true,
-  settled: false,
-  hint: null,
-  told: null,
-  millis: 0,
-  confidence: null,
-  ...change,
-})
-const view = (change: Partial<Driver['view']> = {}): Driver['view'] => ({
-  id: 's1',
-  handoutId: 'h1',
-  title: 'Tides & Charts',
-  state: 'open',
-  attempt: 1,
-  section: 'First look',
-  visit: 1,
-  steps: [step(1), step(2, { face: face({ type: 'number', options: [], unit: 'm', unitUse: 'optional' }) })],
-  at: null,
-  mayGoOn: false,
-  ended: false,
-  feedback: 'on return',
-  rules: '',
-  marks: null,
-  of: '2',
-  message: '',
-  reply: null,
-  handedInAt: null,
-  ...change,
-})
 
 const acts = { saySure: vi.fn(), moveTo: vi.fn(), settle: vi.fn(), hint: vi.fn(), goOn: vi.fn(), handIn: vi.fn() }
 const answers: [string, Value][] = []

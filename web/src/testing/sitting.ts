@@ -1,0 +1,65 @@
+import type { Schemas } from '@/lib/api/client'
+
+type Face = Schemas['SittingFaceView']
+type Step = Schemas['SittingStepView']
+type View = Schemas['SittingSittingView']
+
+/** A question as a student sees it: one of two buoys, unless told otherwise. */
+export const face = (change: Partial<Face> = {}): Face => ({
+  type: 'choice',
+  prompt: '<p>Which buoy?</p>',
+  options: [
+    { id: 'a', text: '<p>Red</p>' },
+    { id: 'b', text: '<p>Green</p>' },
+  ],
+  several: false,
+  unit: '',
+  unitUse: 'none',
+  criteria: [],
+  hasHint: false,
+  asksConfidence: false,
+  ...change,
+})
+
+/** One question of a sitting, open and not yet answered. */
+export const step = (number: number, change: Partial<Step> = {}): Step => ({
+  entry: `e${number}`,
+  try: 1,
+  visit: 1,
+  number,
+  points: '1',
+  face: face(),
+  source: null,
+  value: null,
+  counter: 0,
+  open: true,
+  settled: false,
+  hint: null,
+  told: null,
+  millis: 0,
+  confidence: null,
+  ...change,
+})
+
+/** An open sitting of two questions, a choice and a number. */
+export const sitting = (change: Partial<View> = {}): View => ({
+  id: 's1',
+  handoutId: 'h1',
+  title: 'Tides & Charts',
+  state: 'open',
+  attempt: 1,
+  section: 'First look',
+  visit: 1,
+  steps: [step(1), step(2, { face: face({ type: 'number', options: [], unit: 'm', unitUse: 'optional' }) })],
+  at: null,
+  mayGoOn: false,
+  ended: false,
+  feedback: 'on return',
+  rules: '',
+  marks: null,
+  of: '2',
+  message: '',
+  reply: null,
+  handedInAt: null,
+  ...change,
+})
