@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
-import { Suspense, useState } from 'react'
+import { Suspense, useEffect, useRef, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { SignIn } from '@/features/identity/SignIn'
 import { api, take, type Schemas } from '@/lib/api/client'
@@ -24,8 +24,16 @@ const STAGES = [
 
 /** The ladder: its rungs are the stages of the job in their order; the current one is drawn solid. */
 function LadderNav({ stages, waiting }: { stages: typeof STAGES; waiting: number }) {
+  const ladder = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // On a phone the ladder lies flat and is longer than the screen.
+  useEffect(
+    () => ladder.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    [pathname],
+  )
   return (
     <nav
+      ref={ladder}
       aria-label="Stages"
       className="relative flex flex-1 flex-row overflow-x-auto md:ml-[14px] md:w-[62px] md:flex-1 md:flex-col md:overflow-visible md:border-x-2 md:border-line md:pt-3"
     >

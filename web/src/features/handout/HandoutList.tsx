@@ -10,6 +10,10 @@ import { toast } from '@/ui/Toasts'
 
 type Handout = Schemas['HandoutHandoutView']
 
+const toWhom = (h: Handout) =>
+  h.group ? `group “${h.group}”` : h.classes.length > 0 ? h.classes.join(', ') : plural(h.expected, 'student')
+
+/** What was handed out, how far it is, and whose turn it is. */
 export default function HandoutList() {
   const client = useQueryClient()
   const navigate = useNavigate()
@@ -50,10 +54,10 @@ export default function HandoutList() {
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
                 <th className="py-2 pl-6 font-medium">Paper</th>
-                <th className="px-2 font-medium">To</th>
+                <th className="px-2 font-medium max-md:hidden">To</th>
                 <th className="px-2 font-medium">Status</th>
                 <th className="px-2 font-medium">Work</th>
-                <th className="px-2 font-medium">Handed out</th>
+                <th className="px-2 font-medium max-md:hidden">Handed out</th>
                 <th className="px-2 pr-6">
                   <span className="sr-only">Where to go</span>
                 </th>
@@ -64,15 +68,10 @@ export default function HandoutList() {
                 <tr key={h.id} className="border-b hover:bg-pale">
                   <td className="py-2.5 pl-6 font-semibold">
                     {h.title} <span className="text-sm font-normal text-quiet">edition {h.edition}</span>
+                    <span className="block text-sm font-normal text-quiet md:hidden">{toWhom(h)}</span>
                   </td>
-                  <td className="px-2">
-                    {h.group
-                      ? `group “${h.group}”`
-                      : h.classes.length > 0
-                        ? h.classes.join(', ')
-                        : plural(h.expected, 'student')}
-                  </td>
-                  <td className="px-2 whitespace-nowrap">
+                  <td className="px-2 max-md:hidden">{toWhom(h)}</td>
+                  <td className="px-2 md:whitespace-nowrap">
                     {h.status === 'open' ? <b className="text-good">✓ open</b> : h.status}
                     {h.closesAt && h.status === 'open' ? (
                       <span className="text-quiet"> until {moment(h.closesAt)}</span>
@@ -81,7 +80,7 @@ export default function HandoutList() {
                       <span className="text-quiet"> for {moment(h.opensAt)}</span>
                     ) : null}
                   </td>
-                  <td className="px-2 whitespace-nowrap">
+                  <td className="px-2 md:whitespace-nowrap">
                     {h.handedIn} of {h.expected} in
                     {h.open > 0 ? `, ${h.open} at work` : ''}
                     {h.waiting > 0 ? (
@@ -97,14 +96,14 @@ export default function HandoutList() {
                       </>
                     ) : null}
                   </td>
-                  <td className="px-2 text-quiet">{moment(h.madeAt)}</td>
-                  <td className="px-2 pr-6 text-right whitespace-nowrap">
+                  <td className="px-2 text-quiet max-md:hidden">{moment(h.madeAt)}</td>
+                  <td className="px-2 py-2 pr-6 text-right md:whitespace-nowrap">
                     {h.status === 'hidden' ? (
                       <Button size="small" onClick={() => void setVisible(h, true)}>
                         Show to students
                       </Button>
                     ) : (
-                      <span className="inline-flex items-baseline gap-4">
+                      <span className="inline-flex items-baseline gap-x-4 gap-y-2 max-md:flex-col max-md:items-end">
                         <Link className="font-semibold text-blue underline" to={`/lookout/${h.id}`}>
                           Lookout
                         </Link>

@@ -62,10 +62,10 @@ export default function PaperList() {
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
                 <th className="py-2 pl-6 font-medium">Paper</th>
-                <th className="px-2 font-medium">Sections</th>
-                <th className="px-2 font-medium">Questions</th>
+                <th className="px-2 font-medium max-md:hidden">Sections</th>
+                <th className="px-2 font-medium max-md:hidden">Questions</th>
                 <th className="px-2 font-medium">Edition</th>
-                <th className="px-2 font-medium">Last saved</th>
+                <th className="px-2 font-medium max-md:hidden">Last saved</th>
                 <th className="px-2 pr-6">
                   <span className="sr-only">Acts</span>
                 </th>
@@ -79,9 +79,9 @@ export default function PaperList() {
                       {paper.title || 'Untitled'}
                     </Link>
                   </td>
-                  <td className="px-2 tabular-nums">{paper.sections}</td>
-                  <td className="px-2 tabular-nums">{paper.questions}</td>
-                  <td className="px-2">
+                  <td className="px-2 tabular-nums max-md:hidden">{paper.sections}</td>
+                  <td className="px-2 tabular-nums max-md:hidden">{paper.questions}</td>
+                  <td className="px-2 py-2">
                     {paper.edition === null ? (
                       <span className="text-quiet">not published</span>
                     ) : (
@@ -89,7 +89,7 @@ export default function PaperList() {
                     )}
                     {paper.ahead ? <span className="text-blue"> · draft is ahead</span> : null}
                   </td>
-                  <td className="px-2 text-quiet">
+                  <td className="px-2 text-quiet max-md:hidden">
                     {moment(paper.updatedAt)} by {paper.updatedBy}
                   </td>
                   <td className="px-2 pr-6 text-right whitespace-nowrap">

@@ -38,14 +38,17 @@ export default function GroupingList() {
         <ul className="max-w-3xl">
           {list.data?.groupings.map((g) => (
             <li key={g.id} className="flex items-center gap-2 border-b pr-4 hover:bg-pale">
-              <Link to={`/groups/${g.id}`} className="flex min-w-0 flex-1 items-baseline gap-4 py-3 pr-2 pl-6">
+              <Link
+                to={`/groups/${g.id}`}
+                className="flex min-w-0 flex-1 flex-col gap-x-4 py-3 pr-2 pl-6 sm:flex-row sm:items-baseline"
+              >
                 <span className="min-w-0 flex-1">
                   <b>{g.name}</b>
                   <span className="block text-sm text-quiet">
                     {aimWords(g.aim)}, from “{g.handout}”
                   </span>
                 </span>
-                <span className="text-right text-[15px]">
+                <span className="text-[15px] sm:text-right">
                   {plural(g.groups, 'group')}, {plural(g.students, 'student')}
                   <span className="block text-sm text-quiet">
                     {g.followUps > 0 ? `${plural(g.followUps, 'follow-up')} · ` : ''}
