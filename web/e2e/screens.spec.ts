@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Locator } from '@playwright/test'
 import { axeClean, join, kept, onPhone, signIn, stage } from './acts'
 
 test('the main staff screens are clean for axe', async ({ page }) => {
@@ -95,4 +95,35 @@ test('a second tab and a reload go on with the same answers, and the Lookout see
   await expect(
     page.getByRole('row', { name: new RegExp(name) }).getByRole('img', { name: 'right', exact: true }),
   ).toBeVisible()
+})
+
+test('at 200 % zoom and on a phone every desk shows what it is for', async ({ page }) => {
+  await signIn(page, 'Maren Ostrander')
+  for (const size of [
+    { width: 640, height: 400 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size)
+    // In view, not cut off by what stands around it.
+    const inView = async (what: Locator) => {
+      await what.scrollIntoViewIfNeeded()
+      await expect(what).toBeInViewport()
+    }
+    await stage(page, 'Bank')
+    await inView(page.getByRole('row', { name: /Slack water/ }))
+    await axeClean(page)
+    await stage(page, 'Results')
+    await page.getByRole('link', { name: /Five-minute/ }).click()
+    await inView(page.getByRole('row', { name: /Slack water/ }))
+    await axeClean(page)
+    await stage(page, 'Marking')
+    await page.getByRole('link', { name: /Why springs follow the moon/ }).click()
+    await inView(page.getByRole('article', { name: 'The answer at hand' }))
+    await inView(page.getByRole('button', { name: 'Keep and next' }))
+    await axeClean(page)
+    await stage(page, 'Papers')
+    await page.getByRole('link', { name: 'Heights of tide' }).click()
+    await inView(page.getByText('What is the range of the tide?').first())
+    await axeClean(page)
+  }
 })

@@ -27,10 +27,10 @@ function LadderNav({ stages, waiting }: { stages: typeof STAGES; waiting: number
   const ladder = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
   // On a phone the ladder lies flat and is longer than the screen.
-  useEffect(
-    () => ladder.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
-    [pathname],
-  )
+  useEffect(() => {
+    // Some browsers answer with a promise, which is no way to clean up.
+    void ladder.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [pathname])
   return (
     <nav
       ref={ladder}
@@ -171,7 +171,7 @@ export function Shell() {
       </div>
       <main
         id="main"
-        className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto md:overflow-hidden print:block print:overflow-visible"
+        className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto lg:overflow-hidden print:block print:overflow-visible"
       >
         <Boundary>
           <Suspense fallback={<Loading />}>

@@ -7,7 +7,7 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
   }, [title])
   return (
     // On paper the acts go, the title and note stay.
-    <header className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2 print:[&>*:nth-child(n+3)]:hidden">
+    <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2 print:[&>*:nth-child(n+3)]:hidden">
       <h1 className="text-xl">{title}</h1>
       <div className="min-w-40 flex-1 text-[15px] text-quiet">{note}</div>
       {children}
@@ -15,7 +15,10 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
   )
 }
 
-/** Something to work on in the middle, what it came from at its left, what can be said of it at its right. */
+/**
+ * Something to work on in the middle, what it came from at its left, what can be said of it at its right. On a narrow
+ * screen they follow each other and the page scrolls as one; what it came from keeps to the upper half.
+ */
 export function Desk({
   left,
   right,
@@ -30,20 +33,20 @@ export function Desk({
   rightLabel?: string
 }) {
   return (
-    <div className="flex min-h-0 flex-1 flex-col lg:flex-row print:block">
+    <div className="flex flex-col lg:min-h-0 lg:flex-1 lg:flex-row print:block">
       {left ? (
         <section
           aria-label={leftLabel}
-          className="shrink-0 overflow-auto border-b p-4 print:hidden lg:w-[250px] lg:border-r lg:border-b-0"
+          className="max-h-[45vh] shrink-0 overflow-auto border-b p-4 lg:max-h-none lg:w-[250px] lg:border-r lg:border-b-0 print:hidden"
         >
           {left}
         </section>
       ) : null}
-      <div className="min-h-0 min-w-0 flex-1 overflow-auto print:overflow-visible">{children}</div>
+      <div className="min-w-0 lg:min-h-0 lg:flex-1 lg:overflow-auto print:overflow-visible">{children}</div>
       {right ? (
         <section
           aria-label={rightLabel}
-          className="shrink-0 overflow-auto border-t bg-pale p-5 lg:w-[330px] lg:border-t-0 lg:border-l print:w-auto print:max-w-md print:overflow-visible print:border-l-0"
+          className="shrink-0 border-t bg-pale p-5 max-lg:*:max-w-xl lg:w-[330px] lg:overflow-auto lg:border-t-0 lg:border-l print:w-auto print:max-w-md print:overflow-visible print:border-l-0"
         >
           {right}
         </section>
