@@ -112,6 +112,8 @@ final class RegroupTest extends ApiCase
         $other = $this->keep('Cleo Marsh');
         $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $other->text('groups.0.id')]);
         $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $this->world->students['Cleo Marsh']->id, 'groupId' => $kept->text('groups.0.id')]);
+        self::assertSame(['studentId', 'groupId'], array_keys($this->refused(422, 'POST', "/groupings/$id/moves", [])->map('fields')));
+        self::assertSame(['studentId', 'groupId'], array_keys($this->refused(422, 'POST', "/groupings/$id/moves", ['studentId' => 'Ada', 'groupId' => '1'])->map('fields')));
         self::assertSame($at($kept), $at($this->get('GET', "/groupings/$id")), 'groupings do not mix');
     }
 
