@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
+use ChalkLadder\Server\Bank\Api\Input\ItemInput;
+use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Bank;
-use ChalkLadder\Server\Bank\Files;
-use ChalkLadder\Server\Bank\ItemInput;
-use ChalkLadder\Server\Bank\TermInput;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Paper\PublishInput;
 
 /** Writes the demo's bank and papers through the same services that teachers use. */
 final class BankBuilder

@@ -5,32 +5,36 @@ declare(strict_types=1);
 namespace ChalkLadder\Demo;
 
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Demo\ReadModel\DemoReader;
+use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Bank;
-use ChalkLadder\Server\Bank\ItemInput;
-use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Identity\Access;
 use ChalkLadder\Server\Identity\Role;
+use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Paper\PublishInput;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Roster\ClassInput;
-use ChalkLadder\Server\Roster\RosterInput;
+use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Rosters;
-use ChalkLadder\Server\Sitting\SaveInput;
-use ChalkLadder\Server\Sitting\SavesInput;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
+use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
+use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
-use ChalkLadder\Server\Sitting\VisitInput;
+use Doctrine\ORM\EntityManagerInterface;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
 
 /** What bin/bench measures: a year of 200 students, one handout at work, one handed in, one sat 25 times over. */
@@ -42,9 +46,12 @@ final class CrowdCommand extends Command
     private const TIMES = 25;
 
     public function __construct(
-        private readonly Database $database,
+        private readonly DemoReader $reader,
+        private readonly EntityManagerInterface $entities,
+        private readonly Teams $teams,
         private readonly Staff $staff,
-        private readonly Access $access,
+        private readonly Sessions $sessions,
+        private readonly SittingReader $sittingReader,
         private readonly Bank $bank,
         private readonly Papers $papers,
         private readonly Rosters $rosters,
@@ -56,8 +63,8 @@ final class CrowdCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $output->writeln(json_encode($this->database->together($this->make(...)), JSON_THROW_ON_ERROR));
-        $this->database->run('ANALYZE');
+        $output->writeln(json_encode($this->entities->getConnection()->transactional($this->make(...)), JSON_THROW_ON_ERROR));
+        $this->reader->analyse();
 
         return self::SUCCESS;
     }
@@ -65,12 +72,11 @@ final class CrowdCommand extends Command
     /** @return array<string, mixed> */
     private function make(): array
     {
-        $team = $this->database->newId();
-        $this->database->insert('team', ['id' => $team, 'name' => 'The crowd']);
+        $team = $this->teams->found('The crowd');
         $who = new StaffUser($this->staff->create($team, 'crowd@bench.example', 'The measurer', Role::Lead, bin2hex(random_bytes(8))), $team, 'The measurer', Role::Lead);
         $class = $this->rosters->create($who, new ClassInput('The crowd'))->id;
         $this->rosters->add($who, $class, new RosterInput(implode("\n", array_map(static fn (int $i): string => sprintf('Student %s', self::letters($i)), range(1, self::STUDENTS)))));
-        $students = array_map(static fn ($r): StudentUser => new StudentUser($r->text('id'), $team, $r->text('name')), $this->database->rows('SELECT id, name FROM student WHERE team_id = :team ORDER BY name_folded', ['team' => $team]));
+        $students = array_map(static fn (array $r): StudentUser => new StudentUser($r['id'], $team, $r['name']), $this->reader->students());
         $long = $this->edition($who, 'Thirty questions', self::QUESTIONS);
         $short = $this->edition($who, 'One question', 1);
         $atWork = $this->handOut($who, $long, $class);
@@ -78,11 +84,17 @@ final class CrowdCommand extends Command
         $often = $this->handOut($who, $short, $class);
         $sitters = [];
         foreach ($students as $i => $student) {
-            $sitters[] = ['cookie' => $this->cookie($student), 'sitting' => $this->sittings->open($student, $atWork)->id, 'student' => $student->id];
+            $sitting = $this->sittings->open($student, $atWork)->id;
+            $veiled = $this->sittingReader->ofStudent($student->id, $sitting);
+            $options = [];
+            foreach (range(1, self::QUESTIONS) as $n) {
+                $options['e'.$n] = array_map($veiled->veil('e'.$n)->shown(...), ['o0', 'o1', 'o2', 'o3']);
+            }
+            $sitters[] = ['cookie' => $this->cookie($student), 'sitting' => $sitting, 'student' => $student->id, 'options' => $options];
             $this->sit($student, $handedIn, $i, self::QUESTIONS);
             $this->sit($student, $often, $i, 1);
         }
-        $this->multiply($often);
+        $this->reader->multiply($often, self::TIMES);
 
         return ['staff' => $this->cookie($who), 'atWork' => $atWork, 'handedIn' => $handedIn, 'often' => $often, 'responses' => self::STUDENTS * self::TIMES, 'students' => $sitters, 'entries' => array_map(static fn (int $i): string => 'e'.$i, range(1, self::QUESTIONS)), 'rule' => self::rule(1)];
     }
@@ -114,27 +126,20 @@ final class CrowdCommand extends Command
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $view = $this->sittings->open($student, $handout);
+        $veiled = $this->sittingReader->ofStudent($student->id, $view->id);
         $saves = [];
         for ($i = 1; $i <= $questions; ++$i) {
             // Abler students and easier questions go right more often; the rest spreads over the distractors.
             $right = $random->getInt(0, 399) < $seed + 200 - 4 * $i;
-            $saves[] = new SaveInput('e'.$i, 1, Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3))), 1, "crowd-$i", $random->getInt(8_000, 90_000));
+            $saves[] = new SaveInput('e'.$i, 1, $veiled->veil('e'.$i)->cover(Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3)))), 1, "crowd-$i", $random->getInt(8_000, 90_000));
         }
         $this->sittings->save($student, $view->id, new SavesInput($saves));
         $this->sittings->handIn($student, $view->id, new VisitInput($view->visit));
     }
 
-    /** Copies each sitting of a handout, with its response, until there are so many attempts. */
-    private function multiply(string $handout): void
-    {
-        $this->database->run('CREATE TEMPORARY TABLE copied ON COMMIT DROP AS SELECT s.id AS old, gen_random_uuid() AS id, n AS attempt FROM sitting s, generate_series(2, :times::int) n WHERE s.handout_id = :id', ['id' => $handout, 'times' => self::TIMES]);
-        $this->database->run('INSERT INTO sitting (id, handout_id, student_id, attempt, state, seed, walk, at_entry, opened_at, handed_in_at, handed_in_by, marks) SELECT c.id, s.handout_id, s.student_id, c.attempt, s.state, s.seed, s.walk, s.at_entry, s.opened_at, s.handed_in_at, s.handed_in_by, s.marks FROM sitting s JOIN copied c ON c.old = s.id');
-        $this->database->run('INSERT INTO response (sitting_id, entry, try, value, counter, client_id, saved_at, settled, credit, verdict, line, read_as, millis) SELECT c.id, r.entry, r.try, r.value, r.counter, r.client_id, r.saved_at, r.settled, r.credit, r.verdict, r.line, r.read_as, r.millis FROM response r JOIN copied c ON c.old = r.sitting_id');
-    }
-
     private function cookie(StaffUser|StudentUser $who): string
     {
-        $cookie = $this->access->openFor($who, false);
+        $cookie = $who instanceof StaffUser ? $this->sessions->openForStaff($who, new Request()) : $this->sessions->openForStudent($who->teamId, $who->id, new Request());
 
         return $cookie->getName().'='.$cookie->getValue();
     }

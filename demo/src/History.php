@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
-use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Demo\ReadModel\DemoReader;
+use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\StudentUser;
+use ChalkLadder\Server\Marking\Api\Input\KeyInput;
+use ChalkLadder\Server\Marking\Api\Input\MarkInput;
+use ChalkLadder\Server\Marking\Api\Input\ReturnInput;
+use ChalkLadder\Server\Marking\Api\Input\SecondMarkInput;
 use ChalkLadder\Server\Marking\Desk;
-use ChalkLadder\Server\Marking\KeyInput;
 use ChalkLadder\Server\Marking\Keys;
-use ChalkLadder\Server\Marking\MarkInput;
 use ChalkLadder\Server\Marking\Returning;
-use ChalkLadder\Server\Marking\ReturnInput;
 use ChalkLadder\Server\Marking\SecondMarking;
-use ChalkLadder\Server\Marking\SecondMarkInput;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Regroup\FollowUpInput;
-use ChalkLadder\Server\Regroup\FollowUpsInput;
-use ChalkLadder\Server\Regroup\GroupingInput;
+use ChalkLadder\Server\Regroup\Api\Input\FollowUpInput;
+use ChalkLadder\Server\Regroup\Api\Input\FollowUpsInput;
+use ChalkLadder\Server\Regroup\Api\Input\GroupingInput;
+use ChalkLadder\Server\Regroup\Api\Input\GroupInput;
+use ChalkLadder\Server\Regroup\Api\Input\MemberInput;
+use ChalkLadder\Server\Regroup\Api\View\GroupView;
+use ChalkLadder\Server\Regroup\Api\View\MemberView;
 use ChalkLadder\Server\Regroup\Groupings;
-use ChalkLadder\Server\Regroup\GroupInput;
-use ChalkLadder\Server\Regroup\GroupView;
-use ChalkLadder\Server\Regroup\MemberInput;
-use ChalkLadder\Server\Regroup\MemberView;
+use ChalkLadder\Server\Roster\StudentUser;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Uid\Uuid;
@@ -43,7 +43,7 @@ final class History
 
     public function __construct(
         private readonly Scenario $scenario,
-        private readonly Database $database,
+        private readonly DemoReader $reader,
         private readonly People $people,
         private readonly BankBuilder $builder,
         private readonly Sitter $sitter,
@@ -110,8 +110,8 @@ final class History
     private function sitAll(string $handoutId, float $share): void
     {
         $slugs = $this->slugsOf($handoutId);
-        foreach ($this->database->rows('SELECT student_id FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]) as $row) {
-            $student = $this->students[$row->text('student_id')] ?? null;
+        foreach ($this->reader->studentsOf($handoutId) as $id) {
+            $student = $this->students[$id] ?? null;
             if ($student !== null && $student['sim']->chance() < $share) {
                 $this->sitter->sit($student['sim'], $student['user'], $handoutId, $slugs, 1);
             }
@@ -121,12 +121,7 @@ final class History
     /** @return array<string, string> question slug by entry id */
     private function slugsOf(string $handoutId): array
     {
-        $slugs = [];
-        foreach ($this->database->rows('SELECT ei.entry, ei.item_id FROM handout h JOIN edition_item ei ON ei.edition_id = h.edition_id WHERE h.id = :id', ['id' => $handoutId]) as $row) {
-            $slugs[$row->text('entry')] = $this->slugs[$row->text('item_id')] ?? '';
-        }
-
-        return $slugs;
+        return array_map(fn (string $id): string => $this->slugs[$id] ?? '', $this->reader->questionsOf($handoutId));
     }
 
     /** A right answer in a form that nobody had listed: accepted once, for all who gave it. */
@@ -202,9 +197,9 @@ final class History
             return;
         }
         $this->groupings->followUp($who, $kept->id ?? '', new FollowUpsInput($followUps, ['feedback' => 'after hand-in']));
-        foreach ($this->database->rows('SELECT h.id FROM handout h JOIN grouping_group g ON g.id = h.group_id WHERE g.grouping_id = :id', ['id' => $kept->id]) as $row) {
-            $this->sitAll($row->text('id'), 0.9);
-            $this->handouts->close($who, $row->text('id'));
+        foreach ($this->reader->followUpsOf($kept->id ?? '') as $followUp) {
+            $this->sitAll($followUp, 0.9);
+            $this->handouts->close($who, $followUp);
         }
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
-use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Demo\ReadModel\DemoReader;
+use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -29,7 +29,7 @@ final class LiveCommand extends Command
     private const PAPER = 'Heights of tide';
 
     public function __construct(
-        private readonly Database $database,
+        private readonly DemoReader $reader,
         private readonly People $people,
         private readonly Sitter $sitter,
         private readonly Scenario $scenario,
@@ -53,7 +53,8 @@ final class LiveCommand extends Command
         $handout = $this->liveHandout();
         $slugs = $this->slugs($handout);
         $students = $this->people->students();
-        $expected = array_map(static fn ($r): string => $r->text('student_id'), $this->database->rows('SELECT student_id FROM handout_student hs WHERE handout_id = :id ORDER BY md5(student_id::text)', ['id' => $handout]));
+        $expected = $this->reader->studentsOf($handout);
+        usort($expected, static fn (string $a, string $b): int => md5($a) <=> md5($b));
         // Two never come; the others begin one after the other, each at an own speed.
         $moving = array_slice($expected, 0, -2);
         $until = microtime(true) + 60 * $minutes;
@@ -90,17 +91,17 @@ final class LiveCommand extends Command
     /** The open live handout; when all its students are done, the paper is handed out anew. */
     private function liveHandout(): string
     {
-        $open = $this->database->row("SELECT h.id FROM handout h WHERE h.title = :title AND h.closed_at IS NULL AND (SELECT count(*) FROM handout_student hs WHERE hs.handout_id = h.id) - (SELECT count(*) FROM sitting s WHERE s.handout_id = h.id AND s.state <> 'open') > 4 ORDER BY h.made_at DESC LIMIT 1", ['title' => self::PAPER]);
+        $open = $this->reader->live(self::PAPER);
         if ($open !== null) {
-            return $open->text('id');
+            return $open;
         }
-        $row = $this->database->row('SELECT h.id, h.edition_id, h.conditions, h.team_id, s.id AS staff_id, s.name, (SELECT class_id FROM handout_class hc WHERE hc.handout_id = h.id LIMIT 1) AS class_id FROM handout h JOIN staff s ON s.id = h.made_by WHERE h.title = :title ORDER BY h.made_at DESC LIMIT 1', ['title' => self::PAPER]) ?? throw new \RuntimeException('The demo is not loaded.');
-        $who = new StaffUser($row->text('staff_id'), $row->text('team_id'), $row->text('name'), Role::Lead);
-        $this->handouts->close($who, $row->text('id'));
+        $last = $this->reader->latest(self::PAPER) ?? throw new \RuntimeException('The demo is not loaded.');
+        $who = new StaffUser($last['staff'], $last['team'], $last['name'], Role::Lead);
+        $this->handouts->close($who, $last['id']);
         /** @var array<string, mixed> $conditions */
-        $conditions = $row->json('conditions');
+        $conditions = $last['conditions'];
 
-        return $this->handouts->create($who, new HandoutInput($row->text('edition_id'), [$row->text('class_id')], [], $conditions, requestId: Uuid::v7()->toRfc4122()))->id;
+        return $this->handouts->create($who, new HandoutInput($last['edition'], [$last['class']], [], $conditions, requestId: Uuid::v7()->toRfc4122()))->id;
     }
 
     /** @return array<string, string> */
@@ -110,11 +111,7 @@ final class LiveCommand extends Command
         foreach ($this->scenario->bank('questions') as $slug => $q) {
             $titles[Scenario::text(Scenario::map($q)['title'] ?? '')] = (string) $slug;
         }
-        $slugs = [];
-        foreach ($this->database->rows('SELECT ei.entry, i.title FROM handout h JOIN edition_item ei ON ei.edition_id = h.edition_id JOIN item i ON i.id = ei.item_id WHERE h.id = :id', ['id' => $handoutId]) as $row) {
-            $slugs[$row->text('entry')] = $titles[$row->text('title')] ?? '';
-        }
 
-        return $slugs;
+        return array_map(static fn (string $title): string => $titles[$title] ?? '', $this->reader->titlesOf($handoutId));
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
-use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Demo\ReadModel\DemoReader;
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\NativeClock;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -15,22 +16,22 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('demo:load', 'Loads the demo into an empty database.')]
 final class LoadCommand extends Command
 {
-    public function __construct(private readonly Database $database, private readonly History $history)
+    public function __construct(private readonly DemoReader $reader, private readonly EntityManagerInterface $entities, private readonly History $history)
     {
         parent::__construct();
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        if ($this->database->row('SELECT 1 FROM team LIMIT 1') !== null) {
+        if (!$this->reader->isEmpty()) {
             $output->writeln('There are teams here already; the demo goes into an empty database only (bin/start --fresh).');
 
             return self::FAILURE;
         }
         // All of it or none.
-        $this->database->together(fn () => $this->history->tell());
+        $this->entities->getConnection()->transactional(fn () => $this->history->tell());
         Clock::set(new NativeClock());
-        $this->database->run('ANALYZE');
+        $this->reader->analyse();
 
         return self::SUCCESS;
     }

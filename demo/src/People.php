@@ -4,32 +4,33 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
+use ChalkLadder\Demo\ReadModel\DemoReader;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Roster\ClassInput;
-use ChalkLadder\Server\Roster\RosterInput;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Rosters;
+use ChalkLadder\Server\Roster\StudentUser;
 
 /** The demo's teams, classes and simulated students. */
 final readonly class People
 {
-    public function __construct(private Scenario $scenario, private Database $database, private Staff $staff, private Rosters $rosters)
+    public function __construct(private Scenario $scenario, private DemoReader $reader, private Teams $teams, private Staff $staff, private Rosters $rosters)
     {
     }
 
     /** @return array{lead: StaffUser, teacher: StaffUser, marker: StaffUser} */
     public function team(): array
     {
-        $team = $this->makeTeam('Kelpwick Harbour · Year 8');
+        $team = $this->teams->found('Kelpwick Harbour · Year 8');
         $made = [];
         foreach ($this->scenario->people('staff') as $person) {
             $user = $this->person($team, Scenario::map($person));
             $made[$user->role->value] ??= $user;
         }
-        $other = $this->makeTeam('Saltmarsh Academy · Geography');
+        $other = $this->teams->found('Saltmarsh Academy · Geography');
         $this->person($other, $this->scenario->people('stranger'));
 
         return ['lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'), 'teacher' => $made['teacher'] ?? throw new \LogicException('The demo names a teacher.'), 'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.')];
@@ -53,26 +54,18 @@ final readonly class People
     {
         $ideas = array_map(strval(...), array_keys($this->scenario->bank('misconceptions')));
         $students = [];
-        foreach ($this->database->rows('SELECT s.id, s.team_id, s.name, c.name AS class FROM student s JOIN class_member m ON m.student_id = s.id JOIN class c ON c.id = m.class_id ORDER BY c.name, s.name_folded') as $row) {
-            $class = Scenario::map($this->scenario->people('classes')[$row->text('class')] ?? null);
+        foreach ($this->reader->students() as $row) {
+            $class = Scenario::map($this->scenario->people('classes')[$row['class']] ?? null);
             $lean = is_numeric($class['lean'] ?? null) ? (float) $class['lean'] : 0.0;
             $behind = Scenario::text($class['behind'] ?? '');
-            $students[$row->text('id')] = [
-                'sim' => SimulatedStudent::born($row->text('id'), $row->text('name'), $lean, $ideas, $behind === '' ? [] : [$behind => -1.3]),
-                'user' => new StudentUser($row->text('id'), $row->text('team_id'), $row->text('name')),
-                'class' => $row->text('class'),
+            $students[$row['id']] = [
+                'sim' => SimulatedStudent::born($row['id'], $row['name'], $lean, $ideas, $behind === '' ? [] : [$behind => -1.3]),
+                'user' => new StudentUser($row['id'], $row['team'], $row['name']),
+                'class' => $row['class'],
             ];
         }
 
         return $students;
-    }
-
-    private function makeTeam(string $name): string
-    {
-        $id = $this->database->newId();
-        $this->database->insert('team', ['id' => $id, 'name' => $name]);
-
-        return $id;
     }
 
     /** @param array<array-key, mixed> $person role, name, address */

@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace ChalkLadder\Demo;
 
 use ChalkLadder\Core\Item\Response;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Sitting\SaveInput;
-use ChalkLadder\Server\Sitting\SavesInput;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
+use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
+use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
+use ChalkLadder\Server\Sitting\Api\View\SittingView;
+use ChalkLadder\Server\Sitting\Api\View\StepView;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
-use ChalkLadder\Server\Sitting\SittingView;
-use ChalkLadder\Server\Sitting\StepView;
-use ChalkLadder\Server\Sitting\VisitInput;
 
 /** Lets a simulated student sit, through the same acts as a real one. */
 final readonly class Sitter
 {
-    public function __construct(private Sittings $sittings, private Scenario $scenario)
+    public function __construct(private Sittings $sittings, private SittingReader $reader, private Scenario $scenario)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class Sitter
                 $question = $this->scenario->question($slugs[$step->entry] ?? '');
                 $value = $student->answer($question);
                 if ($value !== null) {
-                    $saves[] = new SaveInput($step->entry, $step->try, Response::fromArray($value), $counter, 'demo-'.$step->entry.'-'.$step->try, $student->time($question), $student->confidence($question));
+                    $saves[] = new SaveInput($step->entry, $step->try, $this->shown($user, $view, $step, $value), $counter, 'demo-'.$step->entry.'-'.$step->try, $student->time($question), $student->confidence($question));
                 }
             }
             if ($student->rushes && $student->chance() < 0.3) {
@@ -66,7 +67,7 @@ final readonly class Sitter
         if ($todo !== []) {
             $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');
             $value = $student->answer($question) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
-            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, Response::fromArray($value), $counter, 'demo-'.$counter, $student->time($question), $student->confidence($question))], ($todo[1] ?? $todo[0])->entry));
+            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, $this->shown($user, $view, $todo[0], $value), $counter, 'demo-'.$counter, $student->time($question), $student->confidence($question))], ($todo[1] ?? $todo[0])->entry));
 
             return true;
         }
@@ -78,6 +79,16 @@ final readonly class Sitter
         $this->sittings->handIn($user, $view->id, new VisitInput($view->visit));
 
         return false;
+    }
+
+    /**
+     * As the student's device would send it: with the names it knows options by.
+     *
+     * @param array<string, mixed> $value
+     */
+    private function shown(StudentUser $user, SittingView $view, StepView $step, array $value): Response
+    {
+        return $this->reader->ofStudent($user->id, $view->id)->veil($step->entry)->cover(Response::fromArray($value));
     }
 
     /** @return list<StepView> */

@@ -2,15 +2,17 @@
 
 declare(strict_types=1);
 
-/*
- * Responses checked per second for each type, on one core; prints lines as run.mjs does. Questions and responses are
- * those of the core's own table (core/tests/Item).
- */
 
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Response;
+
+/*
+ * Responses checked per second for each type, on one core; prints lines as run.mjs does. Questions and responses are
+ * those of the core's own table (core/tests/Item).
+ */
+
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

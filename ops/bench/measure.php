@@ -2,10 +2,6 @@
 
 declare(strict_types=1);
 
-/*
- * The statistics on made-up tables; prints lines as run.mjs does. The item statistics are timed as the console runs them,
- * reading and printing included, each in a process of its own so that its memory is its own too.
- */
 
 use ChalkLadder\Core\Analysis\Model\Binary;
 use ChalkLadder\Core\Analysis\Model\Rasch;
@@ -14,6 +10,12 @@ use ChalkLadder\Core\Grouping\Former;
 use ChalkLadder\Core\Grouping\Plan;
 use ChalkLadder\Core\Grouping\Student;
 use ChalkLadder\Core\PairReading\BradleyTerry;
+
+/*
+ * The statistics on made-up tables; prints lines as run.mjs does. The item statistics are timed as the console runs them,
+ * reading and printing included, each in a process of its own so that its memory is its own too.
+ */
+
 
 $root = dirname(__DIR__, 2);
 require "$root/vendor/autoload.php";

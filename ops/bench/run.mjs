@@ -12,7 +12,7 @@ const options = { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '-
 let counter = Date.now()
 const save = (student, n) => {
   const entry = crowd.entries[n % crowd.entries.length]
-  const value = { options: [`o${(n * 7 + 1) % 4}`] }
+  const value = { options: [student.options[entry][(n * 7 + 1) % 4]] }
   return ask('PUT', `/me/sittings/${student.sitting}/responses`, student.cookie, { saves: [{ entry, try: 1, value, counter: ++counter, clientId: `bench-${counter}` }], at: entry })
 }
 const who = (lane, n) => crowd.students[(lane + 16 * n) % crowd.students.length]

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests;
 
-use ChalkLadder\Server\Identity\Access;
+use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A test that speaks HTTP with the server, on real PostgreSQL, inside one transaction. */
@@ -18,14 +20,14 @@ abstract class ApiCase extends WebTestCase
 {
     protected KernelBrowser $browser;
     protected World $world;
-    protected Database $database;
+    protected Tables $tables;
 
     protected function setUp(): void
     {
         $this->browser = self::createClient();
         $this->browser->disableReboot();
-        $this->database = self::service(Database::class);
-        $this->world = new World($this->database, self::service(...));
+        $this->tables = new Tables(self::service(EntityManagerInterface::class));
+        $this->world = new World($this->tables, self::service(...));
     }
 
     /**
@@ -46,7 +48,8 @@ abstract class ApiCase extends WebTestCase
     {
         $this->browser->getCookieJar()->clear();
         if ($who !== null) {
-            $cookie = self::service(Access::class)->openFor($who, false);
+            $sessions = self::service(Sessions::class);
+            $cookie = $who instanceof StaffUser ? $sessions->openForStaff($who, new Request()) : $sessions->openForStudent($who->teamId, $who->id, new Request());
             $this->browser->getCookieJar()->set(new Cookie($cookie->getName(), (string) $cookie->getValue(), null, '/api', 'localhost'));
         }
 
@@ -82,5 +85,13 @@ abstract class ApiCase extends WebTestCase
         self::assertSame('application/problem+json', $response->headers->get('Content-Type'));
 
         return Json::of((string) $response->getContent());
+    }
+
+    /** What the device of a sitting's student calls an option. */
+    protected function shown(string $sittingId, string $option, string $entry = 'e-choice'): string
+    {
+        $student = $this->tables->row('SELECT student_id FROM sitting WHERE id = :id', ['id' => $sittingId])?->text('student_id') ?? '';
+
+        return self::service(SittingReader::class)->ofStudent($student, $sittingId)->veil($entry)->shown($option);
     }
 }

@@ -5,27 +5,28 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests;
 
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Server\Bank\Api\Input\ItemInput;
+use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Bank;
-use ChalkLadder\Server\Bank\ItemInput;
-use ChalkLadder\Server\Bank\TermInput;
 use ChalkLadder\Server\Bank\Terms;
-use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Paper\PublishInput;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Roster\ClassInput;
-use ChalkLadder\Server\Roster\RosterInput;
+use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Rosters;
-use ChalkLadder\Server\Sitting\SaveInput;
-use ChalkLadder\Server\Sitting\SavesInput;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
+use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
+use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
-use ChalkLadder\Server\Sitting\VisitInput;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -52,7 +53,7 @@ final class World
     /**
      * @param \Closure(class-string): object $service
      */
-    public function __construct(private readonly Database $database, private readonly \Closure $service)
+    public function __construct(private readonly Tables $tables, private readonly \Closure $service)
     {
         $team = $this->team('Harbour');
         $this->lead = $this->person($team, Role::Lead, 'Lead');
@@ -62,7 +63,7 @@ final class World
         $this->classId = $this->get(Rosters::class)->create($this->lead, new ClassInput('8 Kestrel'))->id;
         $this->get(Rosters::class)->add($this->lead, $this->classId, new RosterInput("Ada Okafor\nBenoît Larsen\nCleo Marsh"));
         $students = [];
-        foreach ($this->database->rows('SELECT id, name FROM student WHERE team_id = :team', ['team' => $team]) as $row) {
+        foreach ($this->tables->rows('SELECT id, name FROM student WHERE team_id = :team', ['team' => $team]) as $row) {
             $students[$row->text('name')] = new StudentUser($row->text('id'), $team, $row->text('name'));
         }
         $this->students = $students;
@@ -139,7 +140,7 @@ final class World
         $view = $sittings->open($who, $handoutId);
         do {
             $here = array_filter($view->steps, static fn ($s): bool => $s->visit === $view->visit && isset($answers[$s->entry]));
-            $sittings->save($who, $view->id, new SavesInput(array_values(array_map(static fn ($s): SaveInput => new SaveInput($s->entry, $s->try, Response::fromArray($answers[$s->entry]), 1, 'x'), $here))));
+            $sittings->save($who, $view->id, new SavesInput(array_values(array_map(fn ($s): SaveInput => new SaveInput($s->entry, $s->try, $this->shown($who, $view->id, $s->entry, Response::fromArray($answers[$s->entry])), 1, 'x'), $here))));
             $more = $view->mayGoOn;
             if ($more) {
                 $view = $sittings->goOn($who, $view->id, new VisitInput($view->visit));
@@ -150,12 +151,15 @@ final class World
         return $view->id;
     }
 
+    /** A response as the student's device would send it: with the names it knows options by. */
+    public function shown(StudentUser $who, string $sittingId, string $entry, Response $response): Response
+    {
+        return $this->get(SittingReader::class)->ofStudent($who->id, $sittingId)->veil($entry)->cover($response);
+    }
+
     private function team(string $name): string
     {
-        $id = $this->database->newId();
-        $this->database->insert('team', ['id' => $id, 'name' => $name]);
-
-        return $id;
+        return $this->get(Teams::class)->found($name);
     }
 
     private function person(string $team, Role $role, string $name): StaffUser

@@ -12,10 +12,12 @@ use ChalkLadder\Core\Sitting\Walk;
 final readonly class Score
 {
     /**
-     * @param array<string, BigRational> $marks    by entry id
-     * @param list<string>               $waiting  entries that still need a marker
+     * @param array<string, BigRational>             $marks    that count, by entry id
+     * @param array<string, array<int, BigRational>> $tries    marks of each try that is marked, by entry id and try
+     * @param array<string, int>                     $counting the try that counts, by entry id: the first of the best; absent while none is marked
+     * @param list<string>                           $waiting  entries that still need a marker
      */
-    private function __construct(public array $marks, public BigRational $total, public BigRational $possible, public array $waiting)
+    private function __construct(public array $marks, public array $tries, public array $counting, public BigRational $total, public BigRational $possible, public array $waiting)
     {
     }
 
@@ -25,8 +27,7 @@ final readonly class Score
      */
     public static function of(Paper $paper, Walk $walk, array $credits, BigRational $step): self
     {
-        $marks = [];
-        $waiting = [];
+        $marks = $tries = $counting = $waiting = [];
         $total = BigRational::zero();
         $possible = BigRational::zero();
         foreach ($walk->steps($paper) as $at) {
@@ -34,15 +35,24 @@ final readonly class Score
             if ($entry === null || isset($marks[$entry->id])) {
                 continue;
             }
-            $known = array_filter($credits[$entry->id] ?? [], static fn (?BigRational $c): bool => $c !== null);
-            if (count($known) < count($credits[$entry->id] ?? [])) {
-                $waiting[] = $entry->id;
+            $best = BigRational::zero();
+            foreach ($credits[$entry->id] ?? [] as $try => $credit) {
+                if ($credit === null) {
+                    $waiting[$entry->id] = $entry->id;
+                    continue;
+                }
+                $mark = Marks::of(Walk::bestCredit($paper, [$try => $credit]), $entry->points, $step);
+                $tries[$entry->id][$try] = $mark;
+                if (!isset($counting[$entry->id]) || $mark->isGreaterThan($best)) {
+                    $counting[$entry->id] = $try;
+                    $best = $mark;
+                }
             }
-            $marks[$entry->id] = $known === [] ? BigRational::zero() : Marks::of(Walk::bestCredit($paper, $known), $entry->points, $step);
-            $total = $total->plus($marks[$entry->id]);
+            $marks[$entry->id] = $best;
+            $total = $total->plus($best);
             $possible = $possible->plus($entry->points);
         }
 
-        return new self($marks, $total->simplified(), $possible->simplified(), $waiting);
+        return new self($marks, $tries, $counting, $total->simplified(), $possible->simplified(), array_values($waiting));
     }
 }

@@ -51,6 +51,19 @@ final readonly class Paper
         return array_merge(...array_map(static fn (Section $s): array => $s->questions(), $this->sections));
     }
 
+    /** @return list<string> ids of the pictures its sources show, each once */
+    public function pictures(): array
+    {
+        $pictures = [];
+        foreach ($this->sections as $section) {
+            foreach ($section->entries as $entry) {
+                $pictures[] = $entry->source?->picture;
+            }
+        }
+
+        return array_values(array_unique(array_filter($pictures, is_string(...))));
+    }
+
     public function entry(string $id): ?Entry
     {
         foreach ($this->sections as $section) {

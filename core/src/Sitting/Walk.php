@@ -123,6 +123,25 @@ final readonly class Walk
         return $best->simplified();
     }
 
+    /**
+     * {@see bestCredit()} for statistics, where thousands are needed and the last bit is not.
+     *
+     * @param array<int, float|null> $credits by try; null waits for a marker
+     *
+     * @return float|null null while none is marked
+     */
+    public static function bestCreditAsFloat(Paper $paper, array $credits): ?float
+    {
+        $best = null;
+        foreach ($credits as $try => $credit) {
+            if ($credit !== null) {
+                $best = max($best ?? 0.0, $credit * ($paper->mastery?->shareOfTry($try)->toFloat() ?? 1.0));
+            }
+        }
+
+        return $best;
+    }
+
     /** @return array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} */
     public function toArray(): array
     {

@@ -5,79 +5,114 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Bank;
 
 use ChalkLadder\Core\Formula\Unit;
+use ChalkLadder\Server\Bank\Api\Input\TermInput;
+use ChalkLadder\Server\Bank\Api\View\TermsView;
+use ChalkLadder\Server\Bank\Api\View\TermView;
+use ChalkLadder\Server\Bank\Entity\Misconception;
+use ChalkLadder\Server\Bank\Entity\Skill;
+use ChalkLadder\Server\Bank\ReadModel\TermList;
+use ChalkLadder\Server\Bank\Repository\MisconceptionRepository;
+use ChalkLadder\Server\Bank\Repository\SkillRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Row;
-use ChalkLadder\Server\Platform\Storage\Trail;
+use ChalkLadder\Server\Platform\Storage\Transaction;
 
 /** The team's skills and misconceptions. */
 final readonly class Terms
 {
-    public function __construct(private Database $database, private Trail $trail)
-    {
+    public function __construct(
+        private SkillRepository $skills,
+        private MisconceptionRepository $misconceptions,
+        private TermList $list,
+        private Transaction $transaction,
+    ) {
     }
 
     public function all(string $teamId): TermsView
     {
-        $skills = $this->database->rows('SELECT s.id, s.name, s.parent_id, count(i.id) AS questions FROM skill s LEFT JOIN item i ON i.skill_id = s.id AND i.archived_at IS NULL WHERE s.team_id = :team GROUP BY s.id ORDER BY s.name', ['team' => $teamId]);
-        $misconceptions = $this->database->rows('SELECT m.id, m.name, NULL AS parent_id, m.looks_like, m.next_step, count(i.id) AS questions FROM misconception m LEFT JOIN item i ON m.id = ANY(i.misconceptions) AND i.archived_at IS NULL WHERE m.team_id = :team GROUP BY m.id ORDER BY m.name', ['team' => $teamId]);
-
-        return new TermsView(
-            array_map(static fn (Row $r): TermView => new TermView($r->text('id'), $r->text('name'), $r->textOrNull('parent_id'), '', '', $r->int('questions')), $skills),
-            array_map(static fn (Row $r): TermView => new TermView($r->text('id'), $r->text('name'), null, $r->text('looks_like'), $r->text('next_step'), $r->int('questions')), $misconceptions),
-            Unit::symbols(),
-        );
+        return new TermsView($this->list->skills($teamId), $this->list->misconceptions($teamId), Unit::symbols());
     }
 
     /** @return array<string, string> names of the team's misconceptions by id */
     public function misconceptionNames(string $teamId): array
     {
-        return $this->names('misconception', $teamId);
+        return $this->list->misconceptionNames($teamId);
     }
 
     /** @return array<string, string> names of the team's skills by id */
     public function skillNames(string $teamId): array
     {
-        return $this->names('skill', $teamId);
+        return $this->list->skillNames($teamId);
     }
 
     public function addSkill(StaffUser $who, TermInput $input): TermView
     {
-        $id = $this->add($who, 'skill', ['name' => trim($input->name)]);
+        $skill = $this->transaction->run(function () use ($who, $input): Skill {
+            $skill = new Skill($who->teamId, self::free($input->name, $this->skillNames($who->teamId)), null, $who->id);
+            $this->skills->add($skill);
 
-        return new TermView($id, trim($input->name), null, '', '', 0);
+            return $skill;
+        });
+
+        return $this->skill($who->teamId, $skill->id());
+    }
+
+    public function renameSkill(StaffUser $who, string $id, TermInput $input): TermView
+    {
+        $this->transaction->run(function () use ($who, $id, $input): void {
+            $skill = $this->skills->findLocked($who->teamId, $id) ?? throw Problem::notFound('The skill');
+            $skill->rename(self::free($input->name, array_diff_key($this->skillNames($who->teamId), [$id => true])), $who->id);
+        });
+
+        return $this->skill($who->teamId, $id);
     }
 
     public function addMisconception(StaffUser $who, TermInput $input): TermView
     {
-        $id = $this->add($who, 'misconception', ['name' => trim($input->name), 'looks_like' => $input->looksLike, 'next_step' => $input->nextStep]);
+        $idea = $this->transaction->run(function () use ($who, $input): Misconception {
+            $idea = new Misconception($who->teamId, self::free($input->name, $this->misconceptionNames($who->teamId)), $input->looksLike, $input->nextStep, $who->id);
+            $this->misconceptions->add($idea);
 
-        return new TermView($id, trim($input->name), null, $input->looksLike, $input->nextStep, 0);
+            return $idea;
+        });
+
+        return $this->misconception($who->teamId, $idea->id());
     }
 
-    /** @param array<string, string> $values */
-    private function add(StaffUser $who, string $table, array $values): string
+    public function changeMisconception(StaffUser $who, string $id, TermInput $input): TermView
     {
-        $taken = $this->database->row("SELECT 1 FROM $table WHERE team_id = :team AND lower(name) = lower(:name)", ['team' => $who->teamId, 'name' => $values['name']]);
-        if ($taken !== null) {
-            throw Problem::invalid(['name' => sprintf('There is already one called "%s".', $values['name'])]);
-        }
-        $id = $this->database->newId();
-        $this->database->insert($table, ['id' => $id, 'team_id' => $who->teamId] + $values);
-        $this->trail->note($who, 'add', $table, $id, ['name' => $values['name']]);
+        $this->transaction->run(function () use ($who, $id, $input): void {
+            $idea = $this->misconceptions->findLocked($who->teamId, $id) ?? throw Problem::notFound('The misconception');
+            $idea->describe(self::free($input->name, array_diff_key($this->misconceptionNames($who->teamId), [$id => true])), $input->looksLike, $input->nextStep, $who->id);
+        });
 
-        return $id;
+        return $this->misconception($who->teamId, $id);
     }
 
-    /** @return array<string, string> */
-    private function names(string $table, string $teamId): array
+    private function skill(string $teamId, string $id): TermView
     {
-        $names = [];
-        foreach ($this->database->rows("SELECT id, name FROM $table WHERE team_id = :team ORDER BY name", ['team' => $teamId]) as $row) {
-            $names[$row->text('id')] = $row->text('name');
+        return self::among($this->list->skills($teamId), $id);
+    }
+
+    private function misconception(string $teamId, string $id): TermView
+    {
+        return self::among($this->list->misconceptions($teamId), $id);
+    }
+
+    /** @param list<TermView> $terms */
+    private static function among(array $terms, string $id): TermView
+    {
+        return array_values(array_filter($terms, static fn (TermView $t): bool => $t->id === $id))[0] ?? throw Problem::notFound('The term');
+    }
+
+    /** @param array<string, string> $taken */
+    private static function free(string $name, array $taken): string
+    {
+        $name = trim($name);
+        if (in_array(mb_strtolower($name), array_map(mb_strtolower(...), $taken), true)) {
+            throw Problem::invalid(['name' => sprintf('There is already one called "%s".', $name)]);
         }
 
-        return $names;
+        return $name;
     }
 }

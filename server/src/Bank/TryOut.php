@@ -7,6 +7,8 @@ namespace ChalkLadder\Server\Bank;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Server\Bank\Api\Input\TryInput;
+use ChalkLadder\Server\Bank\Api\View\TryView;
 
 /** Checks a response against a question as it stands in the editor, saved or not; one with variables, against one draw. */
 final class TryOut

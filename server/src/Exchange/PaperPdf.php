@@ -7,9 +7,10 @@ namespace ChalkLadder\Server\Exchange;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Server\Exchange\Api\View\PrintView;
+use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\Process\Process;
 
@@ -21,7 +22,7 @@ final readonly class PaperPdf
     public function __construct(
         private Papers $papers,
         private PrintTicket $ticket,
-        private Database $database,
+        private Files $files,
         private LoggerInterface $logger,
         private string $baseUrl,
     ) {
@@ -31,13 +32,10 @@ final readonly class PaperPdf
     {
         $edition = $this->papers->draft($teamId, $paperId);
         $pictures = [];
-        foreach ($edition->paper()->sections as $section) {
-            foreach ($section->entries as $entry) {
-                $id = $entry->source?->picture;
-                $row = $id === null ? null : $this->database->row("SELECT media_type, translate(encode(bytes, 'base64'), E'\\n', '') AS data FROM file WHERE id = :id AND team_id = :team", ['id' => $id, 'team' => $teamId]);
-                if ($row !== null) {
-                    $pictures[(string) $id] = 'data:'.$row->text('media_type').';base64,'.$row->text('data');
-                }
+        foreach ($edition->paper()->pictures() as $id) {
+            $picture = $this->files->dataUri($teamId, $id);
+            if ($picture !== null) {
+                $pictures[$id] = $picture;
             }
         }
 

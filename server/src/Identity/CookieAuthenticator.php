@@ -17,7 +17,7 @@ use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPasspor
 /** A cookie's token is the whole proof. A stale one counts as none: the request goes on as nobody's. */
 abstract class CookieAuthenticator extends AbstractAuthenticator
 {
-    public function __construct(protected readonly Access $access)
+    public function __construct(protected readonly Sessions $sessions)
     {
     }
 

@@ -9,11 +9,11 @@ final class StaffAuthenticator extends CookieAuthenticator
 {
     protected function cookieName(): string
     {
-        return Access::STAFF_COOKIE;
+        return Sessions::STAFF_COOKIE;
     }
 
     protected function user(string $token): ?StaffUser
     {
-        return $this->access->staff($token);
+        return $this->sessions->staff($token);
     }
 }

@@ -8,7 +8,7 @@ use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 /** A signed-in teacher, lead or marker. */
-final readonly class StaffUser implements UserInterface, PasswordAuthenticatedUserInterface
+final readonly class StaffUser implements TeamMember, UserInterface, PasswordAuthenticatedUserInterface
 {
     public function __construct(
         public string $id,
@@ -17,6 +17,11 @@ final readonly class StaffUser implements UserInterface, PasswordAuthenticatedUs
         public Role $role,
         private ?string $passwordHash = null,
     ) {
+    }
+
+    public function team(): string
+    {
+        return $this->teamId;
     }
 
     public function getRoles(): array

@@ -4,31 +4,49 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\Style;
-use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Identity\Entity\Team;
+use ChalkLadder\Server\Identity\Repository\TeamRepository;
+use ChalkLadder\Server\Platform\Storage\Transaction;
 
-/** A team's own settings. */
+/** Teams, and their own settings. */
 final readonly class Teams
 {
-    public function __construct(private Database $database)
+    public function __construct(private TeamRepository $teams, private Transaction $transaction)
     {
+    }
+
+    /** @return string the new team's id */
+    public function found(string $name, Style $numbers = Style::Point): string
+    {
+        return $this->transaction->run(function () use ($name, $numbers): string {
+            $team = new Team($name, $numbers);
+            $this->teams->add($team);
+
+            return $team->id();
+        });
+    }
+
+    public function name(string $teamId): string
+    {
+        return $this->teams->get($teamId)->name();
     }
 
     public function rungs(string $teamId): Rungs
     {
-        $bands = [];
-        foreach ($this->database->row('SELECT rungs FROM team WHERE id = :id', ['id' => $teamId])?->json('rungs') ?? [] as $band) {
-            if (is_array($band) && is_string($band['name'] ?? null) && is_numeric($band['from'] ?? null)) {
-                $bands[] = ['name' => $band['name'], 'from' => (float) $band['from']];
-            }
-        }
-
-        return $bands === [] ? new Rungs() : new Rungs($bands);
+        return $this->teams->get($teamId)->rungs();
     }
 
     public function numberStyle(string $teamId): Style
     {
-        return Style::from($this->database->row('SELECT number_style FROM team WHERE id = :id', ['id' => $teamId])?->text('number_style') ?? Style::Point->value);
+        return $this->teams->get($teamId)->numberStyle();
+    }
+
+    /** The smallest mark. */
+    public function markStep(string $teamId): BigRational
+    {
+        return $this->teams->get($teamId)->markStep();
     }
 }

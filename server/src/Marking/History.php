@@ -6,65 +6,54 @@ namespace ChalkLadder\Server\Marking;
 
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Form;
-use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\NumberRule;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\Target;
 use ChalkLadder\Core\Item\TextRule;
-use ChalkLadder\Server\Paper\Edition;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Row;
-use ChalkLadder\Server\Sitting\Picture;
+use ChalkLadder\Server\Marking\Api\View\KeyChangeLineView;
+use ChalkLadder\Server\Marking\ReadModel\MarkHistory;
+use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Paper\PublishedPaper;
+use ChalkLadder\Server\Paper\ReadModel\KeyChangeLine;
+use ChalkLadder\Server\Sitting\Words;
 
-/** What became of marks and keys: who changed them, when, from what to what. */
+/** What became of a question's key: who changed it, when, from what to what, and whom it moved. */
 final readonly class History
 {
-    public function __construct(private Database $database)
+    public function __construct(private Editions $editions, private MarkHistory $marks)
     {
     }
 
-    /** @return array<string, list<MarkEventView>> the changes of the marks of one question of a handout, the latest first, by `sitting|try` */
-    public function marks(string $handoutId, string $entry): array
-    {
-        $events = [];
-        foreach ($this->database->rows('SELECT e.sitting_id, e.try, e.kind, e.before_credit, e.after_credit, e.comment, st.name, e.at FROM mark_event e JOIN sitting s ON s.id = e.sitting_id JOIN staff st ON st.id = e.staff_id WHERE s.handout_id = :handout AND e.entry = :entry ORDER BY e.at DESC, e.id DESC', ['handout' => $handoutId, 'entry' => $entry]) as $row) {
-            $events[$row->text('sitting_id').'|'.$row->int('try')][] = new MarkEventView($row->text('kind'), $row->textOrNull('before_credit'), $row->textOrNull('after_credit'), $row->text('comment'), $row->text('name'), $row->time('at'));
-        }
-
-        return $events;
-    }
-
-    /** @return list<KeyChangeLineView> the changes of a question's key, the latest first */
-    public function keys(Edition $edition, string $entry): array
+    /** @return list<KeyChangeLineView> the latest first */
+    public function keys(PublishedPaper $edition, string $entry): array
     {
         $template = $edition->template($entry);
-        if ($template === null) {
-            return [];
-        }
-        $rows = $this->database->rows("SELECT k.id, k.rule_before, k.rule_after, k.reason, k.made_at, m.name AS maker, k.undone_at, u.name AS undoer,
-                k.undone_at IS NULL AND NOT EXISTS (SELECT 1 FROM key_change l WHERE l.edition_id = k.edition_id AND l.entry = k.entry AND l.undone_at IS NULL AND l.made_at > k.made_at) AS undoable,
-                (SELECT count(*) FROM mark_event e WHERE e.key_change_id = k.id AND e.kind = 'key change' AND coalesce(credit_number(e.after_credit), 0) > coalesce(credit_number(e.before_credit), 0)) AS gains,
-                (SELECT count(*) FROM mark_event e WHERE e.key_change_id = k.id AND e.kind = 'key change' AND coalesce(credit_number(e.after_credit), 0) < coalesce(credit_number(e.before_credit), 0)) AS loses
-            FROM key_change k JOIN staff m ON m.id = k.made_by LEFT JOIN staff u ON u.id = k.undone_by WHERE k.edition_id = :edition AND k.entry = :entry ORDER BY k.made_at DESC, k.id DESC LIMIT 50", ['edition' => $edition->id, 'entry' => $entry]);
+        $changes = $template === null ? [] : $this->editions->keyChanges($edition->id, $entry);
+        $effects = $this->marks->effects(array_map(static fn (KeyChangeLine $c): string => $c->id, $changes));
 
-        return array_map(static fn (Row $r): KeyChangeLineView => self::line($r, $template->withRule($r->json('rule_before'))->sample(), $template->withRule($r->json('rule_after'))->sample()), $rows);
+        return $template === null ? [] : array_map(static fn (KeyChangeLine $c): KeyChangeLineView => self::line($c, $template, $effects[$c->id] ?? ['gains' => 0, 'loses' => 0]), $changes);
     }
 
-    private static function line(Row $r, Item $before, Item $after): KeyChangeLineView
+    /** @param array{gains: int, loses: int} $effect */
+    private static function line(KeyChangeLine $change, ItemTemplate $template, array $effect): KeyChangeLineView
     {
+        $before = $template->withRule($change->before)->sample();
+        $after = $template->withRule($change->after)->sample();
+
         return new KeyChangeLineView(
-            $r->text('id'),
-            $r->text('maker'),
-            $r->time('made_at'),
-            Picture::key($before),
-            Picture::key($after),
+            $change->id,
+            $change->maker,
+            $change->madeAt,
+            Words::key($before),
+            Words::key($after),
             implode(', ', array_diff(self::lines($after->rule), self::lines($before->rule))),
-            $r->text('reason'),
-            $r->int('gains'),
-            $r->int('loses'),
-            $r->timeOrNull('undone_at'),
-            $r->textOrNull('undoer'),
-            $r->bool('undoable'),
+            $change->reason,
+            $effect['gains'],
+            $effect['loses'],
+            $change->undoneAt,
+            $change->undoer,
+            $change->undoable,
         );
     }
 

@@ -4,98 +4,106 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
-use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Paper\Paper;
-use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Paper\Entity\Edition;
+use ChalkLadder\Server\Paper\Entity\KeyChange;
+use ChalkLadder\Server\Paper\ReadModel\BankChanges;
+use ChalkLadder\Server\Paper\ReadModel\EditionReader;
+use ChalkLadder\Server\Paper\ReadModel\KeyChangeLine;
+use ChalkLadder\Server\Paper\ReadModel\KeyChangeList;
+use ChalkLadder\Server\Paper\Repository\EditionRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use Symfony\Component\Clock\ClockInterface;
 use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
-/** Published states of papers. Their content never changes; a changed key lies over it as a layer of its own. */
-final class Editions
+/** Published states of papers, as the other rooms use them, and what becomes of their keys. */
+final class Editions implements ResetInterface
 {
-    /** @var array<string, Edition> those that this request has used */
+    /** @var array<string, PublishedPaper> those that this request has used */
     private array $used = [];
 
-    public function __construct(private readonly Database $database, private readonly CacheInterface $cache)
-    {
+    public function __construct(
+        private readonly EditionReader $reader,
+        private readonly EditionRepository $editions,
+        private readonly KeyChangeList $changes,
+        private readonly BankChanges $bank,
+        private readonly Transaction $transaction,
+        private readonly CacheInterface $cache,
+        private readonly ClockInterface $clock,
+    ) {
     }
 
     /** @param int|null $rulesVersion saves a query where the caller has just read it */
-    public function load(string $id, ?int $rulesVersion = null): Edition
+    public function load(string $id, ?int $rulesVersion = null): PublishedPaper
     {
-        $rulesVersion ??= $this->database->row('SELECT rules_version FROM edition WHERE id = :id', ['id' => $id])?->int('rules_version') ?? throw Problem::notFound('The edition');
+        $rulesVersion ??= $this->reader->rulesVersion($id) ?? throw Problem::notFound('The edition');
 
-        return $this->used["$id-$rulesVersion"] ??= $this->cache->get("edition-$id-$rulesVersion", fn (): Edition => $this->read($id));
+        return $this->used["$id-$rulesVersion"] ??= $this->cache->get("edition-$id-$rulesVersion", fn (): PublishedPaper => $this->reader->read($id) ?? throw Problem::notFound('The edition'));
     }
 
-    /** @param array<string, ItemTemplate> $items by bank id */
-    public function publish(StaffUser $who, string $paperId, int $ofVersion, Paper $paper, array $items): int
+    /** An edition of the team's; another's is absent. */
+    public function ofTeam(string $teamId, string $id): ?PublishedPaper
     {
-        $id = $this->database->newId();
-        $number = ($this->database->row('SELECT max(number) AS number FROM edition WHERE paper_id = :id', ['id' => $paperId])?->intOrNull('number') ?? 0) + 1;
-        $frozen = [];
-        $rows = [];
-        foreach ($paper->questions() as $entry) {
-            $item = $items[$entry->item ?? ''] ?? throw new \LogicException('A paper is proved before it is published.');
-            $frozen[$entry->id] = $item->withPoints($entry->points)->toArray();
-            $rows[] = [$id, $entry->id, $entry->item];
-        }
-        $this->database->insert('edition', [
-            'id' => $id, 'team_id' => $who->teamId, 'paper_id' => $paperId, 'number' => $number, 'of_version' => $ofVersion,
-            'content' => Json::encode(['paper' => $paper->toArray(), 'items' => (object) $frozen]),
-            'made_by' => $who->id, 'made_at' => $this->database->now(),
-        ]);
-        $this->database->insertAll('edition_item', ['edition_id', 'entry', 'item_id'], $rows);
-        $files = [];
-        foreach ($paper->sections as $section) {
-            foreach ($section->entries as $entry) {
-                if ($entry->source?->picture !== null) {
-                    $files[$entry->source->picture] = [$id, $entry->source->picture];
-                }
-            }
-        }
-        $this->database->insertAll('edition_file', ['edition_id', 'file_id'], array_values($files));
+        return $this->editions->find($teamId, $id) === null ? null : $this->load($id);
+    }
 
-        return $number;
+    /** Whoever changes a key holds the edition until the act ends, and sees it as it is now. */
+    public function hold(string $teamId, string $id): PublishedPaper
+    {
+        $this->editions->findLocked($teamId, $id) ?? throw Problem::notFound('The edition');
+
+        return $this->load($id);
     }
 
     /**
-     * Lays a new rule over an entry. Returns the change's id, by which it can be undone.
+     * Lays a new rule over a question of an edition that is held. Returns the change's id, by which it can be taken back.
      *
-     * @param array<array-key, mixed> $after as it is written
+     * @param array<array-key, mixed> $before as it is written
+     * @param array<array-key, mixed> $after
      */
-    public function changeRule(StaffUser $who, Edition $edition, string $entry, array $after, string $reason): string
+    public function changeKey(StaffUser $who, string $editionId, string $entry, array $before, array $after, string $reason): string
     {
-        $before = $edition->template($entry) ?? throw Problem::notFound('The question');
-        $id = $this->database->newId();
-        $this->database->insert('key_change', ['id' => $id, 'edition_id' => $edition->id, 'entry' => $entry, 'rule_before' => Json::encode($before->rule()), 'rule_after' => Json::encode($after), 'reason' => $reason, 'made_by' => $who->id, 'made_at' => $this->database->now()]);
-        $this->database->run('UPDATE edition SET rules_version = rules_version + 1 WHERE id = :id', ['id' => $edition->id]);
+        $edition = $this->editions->find($who->teamId, $editionId) ?? throw Problem::notFound('The edition');
+        $change = $edition->changeKey($entry, $before, $after, $reason, $who->id, $this->clock->now());
+        $this->transaction->write();
 
-        return $id;
+        return $change->id();
     }
 
-    private function read(string $id): Edition
+    /** The edition that a change lies over, held, and the change. */
+    public function heldChange(string $teamId, string $changeId): HeldChange
     {
-        $row = $this->database->row('SELECT paper_id, number, content FROM edition WHERE id = :id', ['id' => $id]) ?? throw Problem::notFound('The edition');
-        $content = $row->json('content');
-        $paper = is_array($content['paper'] ?? null) ? $content['paper'] : [];
-        $stored = is_array($content['items'] ?? null) ? $content['items'] : [];
-        $documents = $itemIds = $drawnFrom = [];
-        foreach (PaperReader::read($paper)->questions() as $entry) {
-            $documents[$entry->id] = is_array($stored[$entry->id] ?? null) ? $stored[$entry->id] : throw new \LogicException('An edition holds every question of its paper.');
-            $itemIds[$entry->id] = $entry->item ?? '';
-        }
-        foreach ($this->database->rows('SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at', ['id' => $id]) as $change) {
-            $entry = $change->text('entry');
-            if (ItemTemplate::isOne($documents[$entry])) {
-                $drawnFrom[$entry] ??= $documents[$entry];
-            }
-            $documents[$entry]['rule'] = $change->json('rule_after');
-        }
+        $edition = $this->editions->ofChange($teamId, $changeId) ?? throw Problem::notFound('The change');
 
-        return new Edition($id, $row->text('paper_id'), $row->int('number'), $paper, $documents, $itemIds, $drawnFrom);
+        return new HeldChange($this->load($edition->id()), $changeId);
+    }
+
+    public function takeBack(StaffUser $who, HeldChange $held): KeyChange
+    {
+        $edition = $this->editions->find($who->teamId, $held->edition->id) ?? throw Problem::notFound('The edition');
+        $change = $edition->takeBack($held->changeId, $who->id, $this->clock->now());
+        $this->transaction->write();
+
+        return $change;
+    }
+
+    /** The bank's question says the same as the edition again. */
+    public function cameHome(string $editionId, string $entry): void
+    {
+        $this->transaction->write();
+        $this->bank->stamp($editionId, $entry);
+    }
+
+    /** @return list<KeyChangeLine> the changes of a question's key, the latest first */
+    public function keyChanges(string $editionId, string $entry): array
+    {
+        return $this->changes->of($editionId, $entry);
+    }
+
+    public function reset(): void
+    {
+        $this->used = [];
     }
 }

@@ -6,184 +6,207 @@ namespace ChalkLadder\Server\Paper;
 
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\Entry;
-use ChalkLadder\Core\Paper\Paper;
+use ChalkLadder\Core\Paper\Paper as Draft;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Paper\Section;
 use ChalkLadder\Core\Paper\Source;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\RichQuestion;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
+use ChalkLadder\Server\Paper\Api\View\ChangedQuestionView;
+use ChalkLadder\Server\Paper\Api\View\PaperListView;
+use ChalkLadder\Server\Paper\Api\View\PaperView;
+use ChalkLadder\Server\Paper\Api\View\ProofView;
+use ChalkLadder\Server\Paper\Entity\Edition;
+use ChalkLadder\Server\Paper\Entity\Paper;
+use ChalkLadder\Server\Paper\ReadModel\BankChanges;
+use ChalkLadder\Server\Paper\ReadModel\EditionReader;
+use ChalkLadder\Server\Paper\ReadModel\PaperList;
+use ChalkLadder\Server\Paper\Repository\EditionRepository;
+use ChalkLadder\Server\Paper\Repository\PaperRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Json;
-use ChalkLadder\Server\Platform\Storage\Row;
-use ChalkLadder\Server\Platform\Storage\Trail;
+use ChalkLadder\Server\Platform\Storage\Moment;
+use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Platform\Text\RichText;
+use Symfony\Component\Clock\ClockInterface;
 
 /** The team's papers: drafts that save themselves, and their publishing. */
 final readonly class Papers
 {
     public function __construct(
-        private Database $database,
-        private Trail $trail,
-        private RichText $richText,
+        private PaperRepository $papers,
+        private EditionRepository $editions,
+        private EditionReader $published,
+        private Editions $loaded,
+        private PaperList $list,
+        private BankChanges $bankChanges,
         private Bank $bank,
-        private Editions $editions,
+        private Files $files,
+        private RichText $richText,
+        private RichQuestion $richQuestion,
+        private Transaction $transaction,
+        private ClockInterface $clock,
     ) {
     }
 
     public function list(string $teamId): PaperListView
     {
-        $rows = $this->database->rows("SELECT p.id, p.title, p.updated_at, p.version, s.name AS updater, jsonb_array_length(p.content -> 'sections') AS sections,
-                (SELECT count(*) FROM jsonb_path_query(p.content, '$.sections[*].entries[*] ? (@.kind == \"question\")')) AS questions,
-                e.id AS edition_id, e.number AS edition, e.of_version,
-                (SELECT count(*) FROM handout h JOIN edition e2 ON e2.id = h.edition_id WHERE e2.paper_id = p.id) AS handouts
-            FROM paper p JOIN staff s ON s.id = p.updated_by
-            LEFT JOIN LATERAL (SELECT id, number, of_version FROM edition WHERE paper_id = p.id ORDER BY number DESC LIMIT 1) e ON true
-            WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id", ['team' => $teamId]);
-
-        return new PaperListView(array_map(static fn (Row $r): PaperRowView => new PaperRowView(
-            $r->text('id'),
-            $r->text('title'),
-            $r->int('sections'),
-            $r->int('questions'),
-            $r->textOrNull('edition_id'),
-            $r->intOrNull('edition'),
-            $r->intOrNull('of_version') !== null && $r->intOrNull('of_version') < $r->int('version'),
-            $r->int('handouts'),
-            $r->text('updater'),
-            $r->time('updated_at'),
-        ), $rows));
+        return new PaperListView($this->list->all($teamId));
     }
 
     public function show(string $teamId, string $id): PaperView
     {
-        $row = $this->database->row('SELECT p.content, p.version, p.updated_at, e.id AS edition_id, e.number, e.of_version FROM paper p LEFT JOIN LATERAL (SELECT id, number, of_version FROM edition WHERE paper_id = p.id ORDER BY number DESC LIMIT 1) e ON true WHERE p.id = :id AND p.team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The paper');
-        $paper = PaperReader::read($row->json('content'));
-        $items = $this->itemsOf($teamId, $paper);
+        $paper = $this->papers->find($teamId, $id) ?? throw Problem::notFound('The paper');
+        $draft = $paper->content();
+        $items = $this->itemsOf($teamId, $draft);
+        $latest = $this->published->latest($id);
+        $changed = $latest === null ? [] : $this->changed($this->loaded->load($latest['id']), $draft, $items);
 
         return new PaperView(
             $id,
-            $paper->toArray(),
-            $row->int('version'),
+            $draft->toArray(),
+            $paper->version(),
             array_map(static fn (ItemTemplate $i): array => $i->toArray(), $items),
-            ProofView::of(PaperProof::of($paper, $items)),
-            $row->textOrNull('edition_id'),
-            $row->intOrNull('number'),
-            $row->intOrNull('of_version') !== null && $row->intOrNull('of_version') < $row->int('version'),
-            $row->time('updated_at'),
+            ProofView::of(PaperProof::of($draft, $items)),
+            $latest['id'] ?? null,
+            $latest['number'] ?? null,
+            $latest !== null && ($latest['of_version'] < $paper->version() || $changed !== []),
+            $changed,
+            Moment::iso($paper->updatedAt()),
         );
     }
 
     public function create(StaffUser $who, PaperInput $input): PaperView
     {
-        $paper = $this->read($who->teamId, $input->paper);
-        $id = $this->database->newId();
-        $this->database->insert('paper', ['id' => $id, 'team_id' => $who->teamId, 'title' => $paper->title, 'content' => Json::encode($paper->toArray()), 'updated_by' => $who->id, 'updated_at' => $this->database->now()]);
-        $this->trail->note($who, 'add', 'paper', $id, ['title' => $paper->title]);
+        $draft = $this->read($who->teamId, $input->paper);
+        $id = $this->transaction->run(function () use ($who, $draft): string {
+            $paper = new Paper($who->teamId, $draft, $who->id, $this->clock->now());
+            $this->papers->add($paper);
+
+            return $paper->id();
+        });
 
         return $this->show($who->teamId, $id);
     }
 
     public function save(StaffUser $who, string $id, PaperInput $input): PaperView
     {
-        $paper = $this->read($who->teamId, $input->paper);
-        $this->database->together(function () use ($who, $id, $input, $paper): void {
-            $this->lock($who, $id, $input->version);
-            $this->database->run('UPDATE paper SET title = :title, content = :content, version = version + 1, updated_by = :by, updated_at = :at WHERE id = :id', ['title' => $paper->title, 'content' => Json::encode($paper->toArray()), 'by' => $who->id, 'at' => $this->database->now(), 'id' => $id]);
-            $this->trail->note($who, 'change', 'paper', $id, ['version' => $input->version + 1]);
-        });
+        $draft = $this->read($who->teamId, $input->paper);
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id, $input->version)->save($draft, $who->id, $this->clock->now()));
 
         return $this->show($who->teamId, $id);
     }
 
+    /** Publishing what is published already gives the edition that is there. */
     public function publish(StaffUser $who, string $id, PublishInput $input): PaperView
     {
-        $this->database->together(function () use ($who, $id, $input): void {
-            $paper = PaperReader::read($this->lock($who, $id, $input->version)->json('content'));
-            $items = $this->itemsOf($who->teamId, $paper);
-            $proof = PaperProof::of($paper, $items);
+        $this->transaction->run(function () use ($who, $id, $input): void {
+            $paper = $this->locked($who->teamId, $id, $input->version);
+            $items = $this->itemsOf($who->teamId, $paper->content());
+            $proof = PaperProof::of($paper->content(), $items);
             if (!$proof->mayPublish()) {
                 $first = array_values(array_filter($proof->defects, static fn ($d): bool => $d->blocks))[0]->message ?? '';
                 throw new Problem(422, 'This paper cannot be published yet.', $first, extra: ['proof' => ProofView::of($proof)]);
             }
-            $number = $this->editions->publish($who, $id, $input->version, $paper, $items);
-            $this->trail->note($who, 'publish', 'paper', $id, ['edition' => $number]);
+            $latest = $this->published->latest($id);
+            if ($latest !== null && $latest['of_version'] === $paper->version() && $this->bankChanges->entries($latest['id']) === []) {
+                return;
+            }
+            $edition = new Edition($paper, ($latest['number'] ?? 0) + 1, $items, $who->id, $this->clock->now());
+            $this->editions->add($edition);
+            $this->transaction->write();
+            $this->bankChanges->stamp($edition->id());
         });
 
         return $this->show($who->teamId, $id);
     }
 
-    public function archive(StaffUser $who, string $id, bool $away): void
+    public function archive(StaffUser $who, string $id): void
     {
-        if ($this->database->run('UPDATE paper SET archived_at = :at WHERE id = :id AND team_id = :team', ['at' => $away ? $this->database->now() : null, 'id' => $id, 'team' => $who->teamId]) === 0) {
-            throw Problem::notFound('The paper');
-        }
-        $this->trail->note($who, $away ? 'archive' : 'restore', 'paper', $id);
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->archive($who->id, $this->clock->now()));
+    }
+
+    public function restore(StaffUser $who, string $id): void
+    {
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->restore($who->id));
     }
 
     /** The draft as if it were published, for previews and print. Questions that are missing are left out. */
-    public function draft(string $teamId, string $id): Edition
+    public function draft(string $teamId, string $id): PublishedPaper
     {
-        $row = $this->database->row('SELECT content FROM paper WHERE id = :id AND team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The paper');
-        $paper = PaperReader::read($row->json('content'));
-        $items = $this->itemsOf($teamId, $paper);
-        $sections = array_map(static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, static fn (Entry $e): bool => !$e->isQuestion() || isset($items[$e->item ?? '']))), $s->route), $paper->sections);
-        $paper = new Paper($paper->title, $sections, $paper->mastery);
-        $byEntry = [];
-        $ids = [];
+        $draft = ($this->papers->find($teamId, $id) ?? throw Problem::notFound('The paper'))->content();
+        $items = $this->itemsOf($teamId, $draft);
+        $there = static fn (Entry $e): bool => !$e->isQuestion() || isset($items[$e->item ?? '']);
+        $sections = array_map(static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, $there)), $s->route), $draft->sections);
+        $paper = new Draft($draft->title, $sections, $draft->mastery);
+        $documents = $ids = [];
         foreach ($paper->questions() as $entry) {
-            $byEntry[$entry->id] = $items[$entry->item ?? '']->withPoints($entry->points);
+            $documents[$entry->id] = $this->richQuestion->cleaned($items[$entry->item ?? '']->withPoints($entry->points)->toArray());
             $ids[$entry->id] = $entry->item ?? '';
         }
 
-        return new Edition($id, $id, 0, $paper->toArray(), array_map(static fn (ItemTemplate $i): array => $i->toArray(), $byEntry), $ids);
+        return new PublishedPaper($id, $id, 0, $paper->toArray(), $documents, $ids);
     }
 
-    private function lock(StaffUser $who, string $id, int $version): Row
+    private function locked(string $teamId, string $id, ?int $version = null): Paper
     {
-        $row = $this->database->row('SELECT p.version, p.content, s.name AS updater FROM paper p JOIN staff s ON s.id = p.updated_by WHERE p.id = :id AND p.team_id = :team FOR UPDATE OF p', ['id' => $id, 'team' => $who->teamId]) ?? throw Problem::notFound('The paper');
-        if ($row->int('version') !== $version) {
-            throw Problem::conflict('Somebody saved this paper before you.', sprintf('%s saved it while you were working. Open the newer one; what you changed here has not been saved.', $row->text('updater')), ['version' => $row->int('version')]);
+        $paper = $this->papers->findLocked($teamId, $id) ?? throw Problem::notFound('The paper');
+        if ($version !== null && $paper->version() !== $version) {
+            throw Problem::conflict('Somebody saved this paper before you.', sprintf('%s saved it while you were working. Open the newer one; what you changed here has not been saved.', $this->list->staffName($paper->updatedBy())), ['version' => $paper->version()]);
         }
 
-        return $row;
+        return $paper;
     }
 
-    /** @return array<string, ItemTemplate> */
-    private function itemsOf(string $teamId, Paper $paper): array
+    /**
+     * The draft's questions that have changed in the bank since the latest edition took them, and in what.
+     *
+     * @param array<string, ItemTemplate> $items by bank id
+     *
+     * @return list<ChangedQuestionView>
+     */
+    private function changed(PublishedPaper $edition, Draft $draft, array $items): array
+    {
+        $changed = $this->bankChanges->entries($edition->id);
+        $views = [];
+        foreach ($draft->questions() as $i => $entry) {
+            $then = $edition->template($entry->id);
+            $now = $items[$entry->item ?? ''] ?? null;
+            if ($then === null || $now === null || $edition->itemIds[$entry->id] !== $entry->item || !in_array($entry->id, $changed, true)) {
+                continue;
+            }
+            $views[] = new ChangedQuestionView($entry->id, $i + 1, $edition->title($entry->id), ChangedParts::between($then, $now->withPoints($entry->points)));
+        }
+
+        return $views;
+    }
+
+    /** @return array<string, ItemTemplate> by bank id */
+    private function itemsOf(string $teamId, Draft $paper): array
     {
         $ids = array_values(array_unique(array_map(static fn (Entry $e): string => $e->item ?? '', $paper->questions())));
 
         return $this->bank->items($teamId, $ids);
     }
 
-    /** @param array<string, mixed> $json */
-    private function read(string $teamId, array $json): Paper
+    /** @param array<array-key, mixed> $json */
+    private function read(string $teamId, array $json): Draft
     {
         $paper = PaperReader::read($json);
-        $pictures = [];
         $sections = [];
         foreach ($paper->sections as $section) {
-            $entries = [];
-            foreach ($section->entries as $entry) {
-                if ($entry->source !== null) {
-                    $s = $entry->source;
-                    $pictures[] = $s->picture;
-                    $entry = Entry::source($entry->id, new Source($s->title, $this->richText->clean($s->html), $s->picture, $s->alt));
-                }
-                $entries[] = $entry;
-            }
+            $entries = array_map(fn (Entry $e): Entry => $e->source === null ? $e : Entry::source($e->id, new Source($e->source->title, $this->richText->clean($e->source->html), $e->source->picture, $e->source->alt)), $section->entries);
             $sections[] = new Section($section->id, $section->title, $entries, $section->route);
         }
-        $pictures = array_values(array_unique(array_filter($pictures, is_string(...))));
-        if ($pictures !== []) {
-            $own = $this->database->row('SELECT count(*) AS n FROM file WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $pictures]);
-            if (($own?->int('n') ?? 0) !== count($pictures)) {
-                throw Problem::invalid(['picture' => 'A picture of this paper is not one of the team’s files.']);
-            }
+        $cleaned = new Draft($paper->title, $sections, $paper->mastery);
+        if (!$this->files->hasAll($teamId, $cleaned->pictures())) {
+            throw Problem::invalid(['picture' => 'A picture of this paper is not one of the team’s files.']);
         }
 
-        return new Paper($paper->title, $sections, $paper->mastery);
+        return $cleaned;
     }
 }

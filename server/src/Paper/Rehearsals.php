@@ -7,7 +7,14 @@ namespace ChalkLadder\Server\Paper;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Sitting\Rehearsal;
-use ChalkLadder\Server\Bank\Records;
+use ChalkLadder\Server\Bank\QuestionRecords;
+use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
+use ChalkLadder\Server\Paper\Api\View\AbilityView;
+use ChalkLadder\Server\Paper\Api\View\LengthView;
+use ChalkLadder\Server\Paper\Api\View\RehearsalView;
+use ChalkLadder\Server\Paper\Api\View\RouteCheckView;
+use ChalkLadder\Server\Paper\Api\View\ShareView;
+use ChalkLadder\Server\Paper\Api\View\WayView;
 use ChalkLadder\Server\Platform\Http\Problem;
 
 /** Lets made-up students sit a draft. What is known of its questions makes them as hard, and as long, as they have been. */
@@ -15,7 +22,7 @@ final readonly class Rehearsals
 {
     private const SLIP = 0.05;
 
-    public function __construct(private Papers $papers, private Records $records)
+    public function __construct(private Papers $papers, private QuestionRecords $records)
     {
     }
 

@@ -6,34 +6,55 @@ namespace ChalkLadder\Server\Regroup;
 
 use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Grouping\Former;
-use ChalkLadder\Core\Grouping\Group;
+use ChalkLadder\Core\Grouping\Group as Formation;
+use ChalkLadder\Core\Grouping\NextStep;
 use ChalkLadder\Core\Grouping\Plan;
 use ChalkLadder\Core\Grouping\Regroup;
 use ChalkLadder\Core\Grouping\Student;
 use ChalkLadder\Server\Bank\Terms;
-use ChalkLadder\Server\Handout\Handout;
-use ChalkLadder\Server\Handout\HandoutInput;
+use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
+use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Row;
-use ChalkLadder\Server\Platform\Storage\Trail;
-use ChalkLadder\Server\Results\Counted;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Regroup\Api\Input\FollowUpsInput;
+use ChalkLadder\Server\Regroup\Api\Input\GroupingInput;
+use ChalkLadder\Server\Regroup\Api\Input\GroupInput;
+use ChalkLadder\Server\Regroup\Api\Input\MemberInput;
+use ChalkLadder\Server\Regroup\Api\Input\MoveInput;
+use ChalkLadder\Server\Regroup\Api\Input\PlanInput;
+use ChalkLadder\Server\Regroup\Api\View\FitView;
+use ChalkLadder\Server\Regroup\Api\View\GroupingListView;
+use ChalkLadder\Server\Regroup\Api\View\GroupingView;
+use ChalkLadder\Server\Regroup\Api\View\GroupView;
+use ChalkLadder\Server\Regroup\Api\View\MemberView;
+use ChalkLadder\Server\Regroup\Entity\Group;
+use ChalkLadder\Server\Regroup\Entity\Grouping;
+use ChalkLadder\Server\Regroup\ReadModel\GroupingList;
+use ChalkLadder\Server\Regroup\Repository\GroupingRepository;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\Columns;
 use ChalkLadder\Server\Results\Counting;
-use ChalkLadder\Server\Results\FigureView;
+use ChalkLadder\Server\Results\ReadModel\ClassOfStudents;
+use ChalkLadder\Server\Roster\Students;
+use Symfony\Component\Clock\ClockInterface;
 
 /** Groups formed from results, kept, and handed their next piece of work. */
 final readonly class Groupings
 {
     public function __construct(
-        private Database $database,
+        private GroupingRepository $groupings,
+        private GroupingList $list,
         private Handouts $handouts,
         private Counting $counting,
+        private ClassOfStudents $classes,
+        private Students $students,
         private Terms $terms,
         private Teams $teams,
-        private Trail $trail,
+        private Transaction $transaction,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -67,72 +88,54 @@ final readonly class Groupings
 
     public function list(string $teamId): GroupingListView
     {
-        $rows = $this->database->rows('SELECT g.id, g.name, g.aim, g.made_at, h.title, (SELECT count(*) FROM grouping_group gg WHERE gg.grouping_id = g.id) AS groups, (SELECT count(*) FROM grouping_group gg JOIN grouping_member m ON m.group_id = gg.id WHERE gg.grouping_id = g.id) AS students, (SELECT count(*) FROM handout f JOIN grouping_group gg ON gg.id = f.group_id WHERE gg.grouping_id = g.id) AS follow_ups FROM grouping g JOIN handout h ON h.id = g.handout_id WHERE g.team_id = :team AND g.archived_at IS NULL ORDER BY g.made_at DESC, g.id LIMIT 200', ['team' => $teamId]);
-
-        return new GroupingListView(array_map(static fn (Row $r): GroupingRowView => new GroupingRowView($r->text('id'), $r->text('name'), $r->text('aim'), $r->text('title'), $r->int('groups'), $r->int('students'), $r->int('follow_ups'), $r->time('made_at')), $rows));
+        return new GroupingListView($this->list->all($teamId));
     }
 
     public function show(string $teamId, string $id): GroupingView
     {
-        $row = $this->database->row('SELECT g.name, g.aim, g.handout_id, g.made_at, h.title, s.name AS maker FROM grouping g JOIN handout h ON h.id = g.handout_id JOIN staff s ON s.id = g.made_by WHERE g.id = :id AND g.team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The grouping');
-        $members = [];
-        foreach ($this->database->rows('SELECT m.group_id, m.student_id, st.name, m.reason FROM grouping_member m JOIN grouping_group g ON g.id = m.group_id JOIN student st ON st.id = m.student_id WHERE g.grouping_id = :id ORDER BY st.name_folded', ['id' => $id]) as $m) {
-            $members[$m->text('group_id')][] = new MemberView($m->text('student_id'), $m->text('name'), $m->text('reason'));
-        }
-        $handouts = [];
-        foreach ($this->database->rows('SELECT h.group_id, h.title FROM handout h JOIN grouping_group g ON g.id = h.group_id WHERE g.grouping_id = :id ORDER BY h.made_at', ['id' => $id]) as $h) {
-            $handouts[$h->text('group_id')][] = $h->text('title');
-        }
-        $groups = $this->database->rows('SELECT g.id, g.name, g.about, m.next_step FROM grouping_group g LEFT JOIN misconception m ON m.id = g.about WHERE g.grouping_id = :id ORDER BY g.place', ['id' => $id]);
-
-        return new GroupingView($id, $row->text('name'), $row->text('aim'), $row->text('handout_id'), $row->text('title'), $row->time('made_at'), $row->text('maker'), array_map(static fn (Row $g): GroupView => new GroupView($g->text('id'), $g->text('name'), $g->textOrNull('about'), $g->textOrNull('next_step') ?? '', $members[$g->text('id')] ?? [], $handouts[$g->text('id')] ?? []), $groups));
+        return $this->list->one($teamId, $id) ?? throw Problem::notFound('The grouping');
     }
 
     public function keep(StaffUser $who, string $handoutId, GroupingInput $input): GroupingView
     {
         $this->handouts->find($who->teamId, $handoutId);
-        $id = $this->database->newId();
-        $this->database->together(function () use ($who, $handoutId, $input, $id): void {
-            $this->database->insert('grouping', ['id' => $id, 'team_id' => $who->teamId, 'handout_id' => $handoutId, 'name' => trim($input->name), 'aim' => $input->aim, 'made_by' => $who->id, 'made_at' => $this->database->now()]);
-            $this->fill($who->teamId, $id, $input);
-            $this->trail->note($who, 'keep grouping', 'grouping', $id, ['groups' => count($input->groups)]);
+        $id = $this->transaction->run(function () use ($who, $handoutId, $input): string {
+            $grouping = new Grouping($who->teamId, $handoutId, trim($input->name), $input->aim, $who->id, $this->clock->now());
+            $this->fill($grouping, $input);
+            $grouping->keep();
+            $this->groupings->add($grouping);
+
+            return $grouping->id();
         });
 
         return $this->show($who->teamId, $id);
     }
 
-    /** Moves a student to another group of a kept grouping. What their old group was handed stays theirs. */
+    /** Moves a student to another group of a kept grouping. */
     public function move(StaffUser $who, string $id, MoveInput $input): GroupingView
     {
-        $this->show($who->teamId, $id);
-        $this->database->together(function () use ($who, $id, $input): void {
-            $moved = $this->database->run('UPDATE grouping_member m SET group_id = t.id, reason = :reason FROM grouping_group f, grouping_group t WHERE m.group_id = f.id AND f.grouping_id = :id AND m.student_id = :student AND t.grouping_id = :id AND t.id = :to', ['id' => $id, 'student' => $input->studentId, 'to' => $input->groupId, 'reason' => trim($input->reason)]);
-            if ($moved === 0) {
-                throw Problem::notFound('The student or the group');
-            }
-            $this->trail->note($who, 'move', 'grouping', $id, ['student' => $input->studentId, 'group' => $input->groupId]);
-        });
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->move($input->studentId, $input->groupId, trim($input->reason), $who->id));
 
         return $this->show($who->teamId, $id);
     }
 
-    /** Takes a grouping off the list, or puts it back. What its groups were handed stays. */
-    public function archive(StaffUser $who, string $id, bool $away): void
+    public function archive(StaffUser $who, string $id): void
     {
-        if ($this->database->run('UPDATE grouping SET archived_at = :at WHERE id = :id AND team_id = :team', ['at' => $away ? $this->database->now() : null, 'id' => $id, 'team' => $who->teamId]) === 0) {
-            throw Problem::notFound('The grouping');
-        }
-        $this->trail->note($who, $away ? 'archive' : 'restore', 'grouping', $id);
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->archive($who->id, $this->clock->now()));
+    }
+
+    public function restore(StaffUser $who, string $id): void
+    {
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->restore($who->id));
     }
 
     /** Hands each named group its paper, all in one act: all of it or none. */
     public function followUp(StaffUser $who, string $id, FollowUpsInput $input): GroupingView
     {
-        $grouping = $this->show($who->teamId, $id);
-        $this->database->together(function () use ($who, $grouping, $input): void {
+        $this->transaction->run(function () use ($who, $id, $input): void {
+            $grouping = $this->locked($who->teamId, $id);
             foreach ($input->groups as $one) {
-                $group = array_values(array_filter($grouping->groups, static fn (GroupView $g): bool => $g->id === $one->groupId))[0] ?? throw Problem::notFound('The group');
-                $students = array_map(static fn (MemberView $m): string => $m->studentId, $group->members);
+                $students = ($grouping->group($one->groupId) ?? throw Problem::notFound('The group'))->students();
                 if ($students !== []) {
                     $this->handouts->handOut($who, new HandoutInput($one->editionId, [], $students, $input->conditions, requestId: $one->requestId), $one->groupId);
                 }
@@ -142,11 +145,16 @@ final readonly class Groupings
         return $this->show($who->teamId, $id);
     }
 
+    private function locked(string $teamId, string $id): Grouping
+    {
+        return $this->groupings->findLocked($teamId, $id) ?? throw Problem::notFound('The grouping');
+    }
+
     /**
-     * @param list<Group>   $groups
+     * @param list<Formation> $groups
      * @param list<Student> $students
      */
-    private function proposal(string $teamId, Handout $handout, string $aim, string $suffix, array $groups, array $students, ?FitView $fit): GroupingView
+    private function proposal(string $teamId, HandedOut $handout, string $aim, string $suffix, array $groups, array $students, ?FitView $fit): GroupingView
     {
         $names = $evidence = [];
         foreach ($students as $student) {
@@ -155,7 +163,7 @@ final readonly class Groupings
         }
         $nextSteps = array_column($this->terms->all($teamId)->misconceptions, 'nextStep', 'id');
 
-        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Group $g) use ($names, $nextSteps, $evidence): GroupView {
+        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Formation $g) use ($names, $nextSteps, $evidence): GroupView {
             $members = [];
             foreach ($g->members as $id => $reason) {
                 $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason, isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null);
@@ -166,67 +174,57 @@ final readonly class Groupings
     }
 
     /** @return list<Student> those who have handed in, with their measures */
-    private function students(string $teamId, Handout $handout): array
+    private function students(string $teamId, HandedOut $handout): array
     {
-        $counted = $this->counting->count($handout);
-        $class = [];
-        foreach ($this->database->rows('SELECT m.student_id, c.name FROM class c JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL JOIN handout_student hs ON hs.student_id = m.student_id AND hs.handout_id = :id WHERE c.team_id = :team ORDER BY c.name', ['id' => $handout->id, 'team' => $teamId]) as $row) {
-            $class[$row->text('student_id')] ??= $row->text('name');
-        }
+        $columns = $this->counting->columns($handout);
+        $classes = $this->classes->now($handout->id);
         $skills = $this->terms->skillNames($teamId);
         $students = [];
-        foreach ($counted->students as $i => $s) {
-            $students[] = new Student($s['studentId'], $s['share'] ?? 0.0, $counted->evidence[$i], $s['name'], ['class' => $class[$s['studentId']] ?? ''], self::nextStep($handout, $counted, $i, $skills));
+        foreach ($columns->students as $i => $s) {
+            $students[] = new Student($s->studentId, $s->share ?? 0.0, $columns->evidence[$i], $s->name, ['class' => $classes[$s->studentId] ?? ''], NextStep::of(self::credits($handout, $columns, $i, $skills)));
         }
 
         return $students;
     }
 
     /**
-     * The skill that a student has shown least of, drawn towards one half where few questions speak of it.
-     *
      * @param array<string, string> $skills names by id
+     *
+     * @return array<string, list<float>> what a student has shown, by skill
      */
-    private static function nextStep(Handout $handout, Counted $counted, int $student, array $skills): string
+    private static function credits(HandedOut $handout, Columns $columns, int $student, array $skills): array
     {
         $credits = [];
-        foreach ($counted->questions as $question) {
+        foreach ($columns->questions as $question) {
             $skill = $handout->edition->item($question->id)->skill ?? '';
             if (isset($skills[$skill]) && $question->credits[$student] !== null && $question->cells[$student] !== Cell::NotReached) {
                 $credits[$skill][] = $question->credits[$student];
             }
         }
-        $means = array_map(static fn (array $c): float => (array_sum($c) + 1) / (count($c) + 2), $credits);
-        asort($means);
 
-        return (string) array_key_first($means);
+        return $credits;
     }
 
-    private function fill(string $teamId, string $id, GroupingInput $input): void
+    private function fill(Grouping $grouping, GroupingInput $input): void
     {
-        $known = [];
-        foreach ($this->database->rows('SELECT id::text FROM student WHERE team_id = :team', ['team' => $teamId]) as $row) {
-            $known[$row->text('id')] = true;
-        }
-        $ideas = $this->terms->misconceptionNames($teamId);
-        $rows = [];
-        $members = [];
-        $seen = [];
-        foreach ($input->groups as $place => $group) {
-            if ($group->about !== null && !isset($ideas[$group->about])) {
+        $named = array_merge(...array_map(static fn (GroupInput $g): array => array_map(static fn (MemberInput $m): string => $m->studentId, $g->members), $input->groups));
+        $known = $this->students->names($grouping->teamId(), array_values($named));
+        $ideas = $this->terms->misconceptionNames($grouping->teamId());
+        foreach ($input->groups as $place => $one) {
+            if ($one->about !== null && !isset($ideas[$one->about])) {
                 throw Problem::invalid(["groups[$place].about" => 'This misconception is not one of the team’s.']);
             }
-            $groupId = $this->database->newId();
-            $rows[] = [$groupId, $id, $place, trim($group->name), $group->about];
-            foreach ($group->members as $member) {
-                if (!isset($known[$member->studentId]) || isset($seen[$member->studentId])) {
-                    throw Problem::invalid(["groups[$place].members" => isset($seen[$member->studentId]) ? 'A student stands in two groups.' : 'One of these students was not found.']);
+            $group = new Group($grouping, $place, trim($one->name), $one->about);
+            $grouping->add($group);
+            foreach ($one->members as $member) {
+                if ($grouping->has($member->studentId)) {
+                    throw Problem::invalid(["groups[$place].members" => 'A student stands in two groups.']);
                 }
-                $seen[$member->studentId] = true;
-                $members[] = [$groupId, $member->studentId, $member->reason];
+                if (!isset($known[$member->studentId])) {
+                    throw Problem::invalid(["groups[$place].members" => 'One of these students was not found.']);
+                }
+                $group->take($member->studentId, $member->reason);
             }
         }
-        $this->database->insertAll('grouping_group', ['id', 'grouping_id', 'place', 'name', 'about'], $rows);
-        $this->database->insertAll('grouping_member', ['group_id', 'student_id', 'reason'], $members);
     }
 }

@@ -7,19 +7,21 @@ namespace ChalkLadder\Server\Results;
 use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Difference;
 use ChalkLadder\Server\Bank\Terms;
-use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Results\Api\View\ChangeLineView;
+use ChalkLadder\Server\Results\Api\View\ChangeView;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\Api\View\StudentMoveView;
+use ChalkLadder\Server\Results\ReadModel\Earlier;
 
 /** Before and after: the same students in an earlier handout and in this one. */
 final readonly class Changes
 {
-    private const MOST_EARLIER = 30;
     private const LEAST_STUDENTS = 2;
 
-    public function __construct(private Database $database, private Handouts $handouts, private Counting $counting, private Terms $terms)
+    public function __construct(private Earlier $earlier, private Handouts $handouts, private Counting $counting, private Terms $terms)
     {
     }
 
@@ -27,7 +29,7 @@ final readonly class Changes
     public function show(string $teamId, string $handoutId, ?string $since): ChangeView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $earlier = $this->earlier($handoutId);
+        $earlier = $this->earlier->handouts($handoutId, self::LEAST_STUDENTS);
         $since ??= $earlier[0]->id ?? null;
         if ($since === null) {
             return new ChangeView([], null, false, [], []);
@@ -59,18 +61,8 @@ final readonly class Changes
         return new ChangeView($earlier, $since, self::questions($before) === self::questions($handout), $lines, $students);
     }
 
-    /** @return list<EarlierView> */
-    private function earlier(string $handoutId): array
-    {
-        return array_map(static fn (Row $r): EarlierView => new EarlierView($r->text('id'), $r->text('title'), $r->time('made_at'), $r->int('students')), $this->database->rows("SELECT h.id, h.title, h.made_at, count(DISTINCT b.student_id) AS students
-            FROM handout here JOIN handout h ON h.team_id = here.team_id AND (h.made_at, h.id) < (here.made_at, here.id)
-            JOIN sitting b ON b.handout_id = h.id AND b.state <> 'open'
-            JOIN sitting a ON a.handout_id = here.id AND a.student_id = b.student_id AND a.state <> 'open'
-            WHERE here.id = :id GROUP BY h.id HAVING count(DISTINCT b.student_id) >= ".self::LEAST_STUDENTS.' ORDER BY h.made_at DESC, h.id LIMIT '.self::MOST_EARLIER, ['id' => $handoutId]));
-    }
-
     /** @return list<string> ids of its questions in the bank, in an order of their own */
-    private static function questions(Handout $handout): array
+    private static function questions(HandedOut $handout): array
     {
         $ids = array_values(array_unique(array_values($handout->edition->itemIds)));
         sort($ids);
@@ -79,9 +71,9 @@ final readonly class Changes
     }
 
     /** @return array<string, array<string, array{name: string, share: float}>> share of the marks by skill and student; '' is the whole */
-    private function shares(Handout $handout): array
+    private function shares(HandedOut $handout): array
     {
-        $counted = $this->counting->count($handout);
+        $counted = $this->counting->columns($handout);
         $reached = $possible = [];
         foreach ($counted->questions as $question) {
             $skill = $handout->edition->item($question->id)->skill ?? '';
@@ -94,14 +86,14 @@ final readonly class Changes
         }
         $shares = ['' => []];
         foreach ($counted->students as $s => $student) {
-            if ($student['share'] !== null) {
-                $shares[''][$student['studentId']] = ['name' => $student['name'], 'share' => $student['share']];
+            if ($student->share !== null) {
+                $shares[''][$student->studentId] = ['name' => $student->name, 'share' => $student->share];
             }
         }
         foreach ($possible as $skill => $bySeat) {
             foreach ($bySeat as $s => $points) {
                 if ($points > 0.0) {
-                    $shares[$skill][$counted->students[$s]['studentId']] = ['name' => $counted->students[$s]['name'], 'share' => $reached[$skill][$s] / $points];
+                    $shares[$skill][$counted->students[$s]->studentId] = ['name' => $counted->students[$s]->name, 'share' => $reached[$skill][$s] / $points];
                 }
             }
         }

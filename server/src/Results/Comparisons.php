@@ -11,33 +11,34 @@ use ChalkLadder\Core\Analysis\Intervals;
 use ChalkLadder\Core\Analysis\MantelHaenszel;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\Sample;
-use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Platform\Storage\Database;
+use ChalkLadder\Server\Results\Api\View\ClassResultView;
+use ChalkLadder\Server\Results\Api\View\ComparisonsView;
+use ChalkLadder\Server\Results\Api\View\DifferingView;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\ReadModel\ClassOfStudents;
 
 /** Classes of one handout against each other: whole marks, and single questions at equal scores. */
 final readonly class Comparisons
 {
     private const SHARE = 'Mean share of the marks; 95 % interval by Student’s t.';
 
-    public function __construct(private Database $database, private Handouts $handouts, private Counting $counting)
+    public function __construct(private ClassOfStudents $classes, private Handouts $handouts, private Counting $counting)
     {
     }
 
     public function show(string $teamId, string $handoutId): ComparisonsView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $counted = $this->counting->count($handout);
-        $class = [];
-        foreach ($this->database->rows('SELECT m.student_id, c.name FROM handout_class hc JOIN class c ON c.id = hc.class_id JOIN class_member m ON m.class_id = c.id WHERE hc.handout_id = :id ORDER BY c.name', ['id' => $handoutId]) as $row) {
-            $class[$row->text('student_id')] ??= $row->text('name');
-        }
+        $counted = $this->counting->columns($handout);
+        $class = $this->classes->of($handoutId);
         $shares = $of = [];
         foreach ($counted->students as $s => $student) {
-            $name = $class[$student['studentId']] ?? null;
-            if ($name !== null && $student['share'] !== null) {
+            $name = $class[$student->studentId] ?? null;
+            if ($name !== null && $student->share !== null) {
                 $of[$s] = $name;
-                $shares[$name][] = $student['share'];
+                $shares[$name][] = $student->share;
             }
         }
         ksort($shares);
@@ -63,7 +64,7 @@ final readonly class Comparisons
      *
      * @return list<DifferingView>
      */
-    private function differing(Handout $handout, Counted $counted, array $of, string $name): array
+    private function differing(HandedOut $handout, Columns $counted, array $of, string $name): array
     {
         $whole = array_values(array_filter($counted->questions, static fn (Question $q): bool => array_filter($q->credits, static fn (?float $c): bool => $c !== null && $c !== 0.0 && $c !== 1.0) === [] && !in_array(Cell::Waiting, $q->cells, true)));
         $found = [];

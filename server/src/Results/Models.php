@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Figure;
 use ChalkLadder\Core\Analysis\Model\Binary;
+use ChalkLadder\Core\Analysis\Model\Enough;
 use ChalkLadder\Core\Analysis\Model\Rasch;
 use ChalkLadder\Core\Analysis\Model\TwoParameter;
 use ChalkLadder\Core\Analysis\PersonFit;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\Api\View\ModelQuestionView;
+use ChalkLadder\Server\Results\Api\View\ModelStudentView;
+use ChalkLadder\Server\Results\Api\View\ModelView;
 
 /** The measurement models of a handout, where there are enough answers to fit them. */
 final readonly class Models
 {
-    /** Below so many students who tell something, or questions, no map is drawn. */
-    private const LEAST_STUDENTS = 30;
-    private const LEAST_QUESTIONS = 5;
-    private const SLOPES_FROM = 200;
     private const Z = 1.959963984540054;
     private const UNUSUAL = -2.0;
 
@@ -30,21 +30,23 @@ final readonly class Models
     public function show(string $teamId, string $handoutId): ModelView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $counted = $this->counting->count($handout);
-        $taken = array_values(array_filter($counted->questions, self::rightOrWrong(...)));
-        $leftOut = array_values(array_map(static fn (Question $q): string => $handout->edition->title($q->id), array_filter($counted->questions, static fn (Question $q): bool => !self::rightOrWrong($q))));
+        $counted = $this->counting->columns($handout);
+        $taken = array_values(array_filter($counted->questions, Enough::takes(...)));
+        $leftOut = array_values(array_map(static fn (Question $q): string => $handout->edition->title($q->id), array_filter($counted->questions, static fn (Question $q): bool => !Enough::takes($q))));
         $n = count($counted->students);
         $none = static fn (int $tell, string $why): ModelView => new ModelView($n, $tell, [], [], $leftOut, Rasch::FORMULA, $why);
-        if (count($taken) < self::LEAST_QUESTIONS) {
-            return $none(0, sprintf('A map needs at least %d questions that are right or wrong as a whole; here there are %d.', self::LEAST_QUESTIONS, count($taken)));
+        $missing = Enough::missingForMap(count($taken), null);
+        if ($missing !== null) {
+            return $none(0, $missing);
         }
         $data = Binary::of($taken, $n);
         $tell = count($data->informative()['rows']);
-        if ($tell < self::LEAST_STUDENTS) {
-            return $none($tell, sprintf('A map needs at least %d students with neither all nor nothing right; here there are %d.', self::LEAST_STUDENTS, $tell));
+        $missing = Enough::missingForMap(count($taken), $tell);
+        if ($missing !== null) {
+            return $none($tell, $missing);
         }
         $fit = Rasch::of($data);
-        $slopes = $tell >= self::SLOPES_FROM ? TwoParameter::of($data) : null;
+        $slopes = Enough::forSlopes($tell) ? TwoParameter::of($data) : null;
         $guttman = PersonFit::guttman($data);
         $known = array_keys(array_filter($fit->questions, static fn (array $q): bool => $q['difficulty'] !== null));
         $difficulties = array_map(static fn (int $i): float => $fit->questions[$i]['difficulty'] ?? 0.0, $known);
@@ -58,7 +60,7 @@ final readonly class Models
                 FigureView::of(self::estimate($q['difficulty'], $q['se'], $reached, Rasch::FORMULA, $q['note'])),
                 $q['infit'],
                 $q['outfit'],
-                FigureView::of(self::estimate($slopes?->questions[$i]['slope'], $slopes?->questions[$i]['se']['slope'] ?? null, $n, TwoParameter::FORMULA, $slopes === null ? sprintf('Slopes are fitted from %d students.', self::SLOPES_FROM) : $slopes->note)),
+                FigureView::of(self::estimate($slopes?->questions[$i]['slope'], $slopes?->questions[$i]['se']['slope'] ?? null, $n, TwoParameter::FORMULA, $slopes === null ? sprintf('Slopes are fitted from %d students.', Enough::SLOPES_FROM) : $slopes->note)),
                 $q['note'],
             );
         }
@@ -68,8 +70,8 @@ final readonly class Models
             $row = array_map(static fn (int $i): ?int => $data->rows[$s][$i], $known);
             $pattern = $ability === null ? Figure::missing(count($row), '', 'All or nothing is right, so there is no pattern.') : PersonFit::standardised($row, $difficulties, $ability);
             $students[] = new ModelStudentView(
-                $student['studentId'],
-                $student['name'],
+                $student->studentId,
+                $student->name,
                 FigureView::of(self::estimate($ability, $fit->abilityErrors[$s], count(array_filter($row, is_int(...))), 'Ability in logits on the scale of the difficulties, by maximum likelihood at the student’s score.', 'All or nothing is right: beyond the scale.')),
                 FigureView::of($pattern),
                 FigureView::of($guttman[$s]),
@@ -78,18 +80,6 @@ final readonly class Models
         }
 
         return new ModelView($n, $fit->counted, $questions, $students, $leftOut, Rasch::FORMULA, $fit->note);
-    }
-
-    private static function rightOrWrong(Question $question): bool
-    {
-        foreach ($question->cells as $s => $cell) {
-            $credit = $question->credits[$s];
-            if ($cell === Cell::Waiting || (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     private static function estimate(?float $value, ?float $se, int $n, string $formula, ?string $why): Figure

@@ -11,58 +11,56 @@ use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Criterion;
 use ChalkLadder\Core\Item\Level;
 use ChalkLadder\Core\Item\OpenRule;
-use ChalkLadder\Core\Item\Response;
-use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Lookout\Lookout;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Json;
-use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Results\Api\View\AgreementView;
+use ChalkLadder\Server\Results\Api\View\CriterionAgreementView;
+use ChalkLadder\Server\Results\Api\View\DisagreementView;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\Api\View\MarkerLevelsView;
+use ChalkLadder\Server\Results\Api\View\ModerationView;
+use ChalkLadder\Server\Results\Api\View\RubricLineView;
+use ChalkLadder\Server\Results\Api\View\SeverityView;
+use ChalkLadder\Server\Results\ReadModel\ModerationReader;
+use ChalkLadder\Server\Sitting\Words;
 
 /** How far markers agree on the answers that two or more of them marked, each without seeing the others' marks. */
 final readonly class Moderation
 {
     private const SEED = 'agreement';
 
-    public function __construct(private Database $database, private Handouts $handouts)
+    public function __construct(private ModerationReader $reader, private Handouts $handouts)
     {
     }
 
     public function show(string $teamId, string $handoutId): ModerationView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $units = [];
-        foreach ($this->database->rows("SELECT m.sitting_id, m.entry, m.try, m.levels, f.name AS marker, r.value, r.hand_levels, r.comment, r.mark_version, st.name
-            FROM moderation_mark m JOIN response r ON r.sitting_id = m.sitting_id AND r.entry = m.entry AND r.try = m.try JOIN sitting s ON s.id = m.sitting_id JOIN student st ON st.id = s.student_id JOIN staff f ON f.id = m.staff_id
-            WHERE s.handout_id = :id AND s.state <> 'open' ORDER BY st.name_folded, m.sitting_id, m.try, f.name", ['id' => $handoutId]) as $row) {
-            $units[$row->text('entry')][$row->text('sitting_id').'|'.$row->int('try')][] = $row;
-        }
+        $units = $this->reader->of($handoutId);
         $questions = [];
         foreach ($handout->edition->numbers() as $entry => $number) {
             $rule = $handout->edition->item((string) $entry)?->rule;
             if ($rule instanceof OpenRule) {
-                $questions[] = $this->question($handout, (string) $entry, $number, $rule, array_values($units[$entry] ?? []));
+                $questions[] = $this->question($handout, (string) $entry, $number, $rule, $units[$entry] ?? []);
             }
         }
 
         return new ModerationView($questions);
     }
 
-    /** @param list<non-empty-list<Row>> $units the marks of each answer */
-    private function question(Handout $handout, string $entry, int $number, OpenRule $rule, array $units): AgreementView
+    /** @param list<TwiceMarked> $units */
+    private function question(HandedOut $handout, string $entry, int $number, OpenRule $rule, array $units): AgreementView
     {
         $item = $handout->edition->item($entry) ?? throw new \LogicException('A question of the edition is in it.');
-        $markers = array_values(array_unique(array_merge([], ...array_map(static fn (array $rows): array => array_map(static fn (Row $r): string => $r->text('marker'), $rows), $units))));
+        $markers = array_values(array_unique(array_merge([], ...array_map(static fn (TwiceMarked $u): array => array_keys($u->levels), $units))));
         $criteria = $apart = [];
         foreach ($rule->criteria as $i => $criterion) {
             $criteria[] = self::criterion($criterion, $i, $markers, $units);
         }
-        foreach ($units as $rows) {
-            $marks = array_map(static fn (Row $r): MarkerLevelsView => new MarkerLevelsView($r->text('marker'), self::levels($r->text('levels'))), $rows);
-            if (count(array_unique(array_map(static fn (MarkerLevelsView $m): string => Json::encode($m->levels), $marks))) > 1) {
-                $r = $rows[0];
-                $now = $r->textOrNull('hand_levels');
-                $apart[] = new DisagreementView($r->text('sitting_id'), $r->int('try'), $r->text('name'), Lookout::given($item, Response::fromArray($r->json('value'))), $marks, $now === null ? null : self::levels($now), $r->text('comment'), $r->int('mark_version'));
+        foreach ($units as $u) {
+            if ($u->isDisputed()) {
+                $marks = array_map(static fn (string $marker, array $levels): MarkerLevelsView => new MarkerLevelsView($marker, $levels), array_keys($u->levels), array_values($u->levels));
+                $apart[] = new DisagreementView($u->sittingId, $u->try, $u->student, Words::given($item, $u->response), $marks, $u->settled, $u->comment, $u->markVersion);
             }
         }
 
@@ -70,8 +68,8 @@ final readonly class Moderation
     }
 
     /**
-     * @param list<string>              $markers
-     * @param list<non-empty-list<Row>> $units
+     * @param list<string>      $markers
+     * @param list<TwiceMarked> $units
      */
     private static function criterion(Criterion $criterion, int $place, array $markers, array $units): CriterionAgreementView
     {
@@ -81,13 +79,13 @@ final readonly class Moderation
         sort($rising);
         $scale = $rising === $points && count(array_unique($points)) === count($points) ? $points : array_map(floatval(...), array_keys($points));
         $marks = $named = [];
-        foreach ($units as $rows) {
+        foreach ($units as $u) {
             $unit = $own = [];
-            foreach ($rows as $row) {
-                $level = self::levels($row->text('levels'))[$place] ?? null;
+            foreach ($u->levels as $marker => $levels) {
+                $level = $levels[$place] ?? null;
                 if ($level !== null && isset($scale[$level])) {
-                    $unit[(int) array_search($row->text('marker'), $markers, true)] = $scale[$level];
-                    $own[$row->text('marker')] = $points[$level];
+                    $unit[(int) array_search($marker, $markers, true)] = $scale[$level];
+                    $own[$marker] = $points[$level];
                 }
             }
             $marks[] = $unit;
@@ -108,11 +106,5 @@ final readonly class Moderation
             FigureView::of($agreement->icc()),
             $severity,
         );
-    }
-
-    /** @return list<int|null> */
-    private static function levels(string $json): array
-    {
-        return array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($json)));
     }
 }

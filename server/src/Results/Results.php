@@ -14,11 +14,26 @@ use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Server\Bank\Terms;
-use ChalkLadder\Server\Handout\Handout;
+use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Results\Api\View\BinView;
+use ChalkLadder\Server\Results\Api\View\ConfusionView;
+use ChalkLadder\Server\Results\Api\View\FigureView;
+use ChalkLadder\Server\Results\Api\View\FlagView;
+use ChalkLadder\Server\Results\Api\View\HolderView;
+use ChalkLadder\Server\Results\Api\View\LineView;
+use ChalkLadder\Server\Results\Api\View\MisconceptionView;
+use ChalkLadder\Server\Results\Api\View\OptionView;
+use ChalkLadder\Server\Results\Api\View\QuestionView;
+use ChalkLadder\Server\Results\Api\View\ResultsView;
+use ChalkLadder\Server\Results\Api\View\RungView;
+use ChalkLadder\Server\Results\Api\View\StudentResultView;
+use ChalkLadder\Server\Results\Api\View\SureView;
+use ChalkLadder\Server\Sitting\Words;
 
 /** What a handout's results say, put into words and views. The figures come from the core. */
 final readonly class Results
@@ -51,8 +66,8 @@ final readonly class Results
         return new ResultsView(
             $this->handouts->show($teamId, $handoutId),
             $handout->conditions->counts->sentence(),
-            count(array_filter($counted->students, static fn (array $s): bool => $s['others'] !== [] || $s['averaged'] !== [])),
-            $counted->waiting(),
+            count(array_filter($counted->columns->students, static fn (CountedStudent $s): bool => $s->others !== [] || $s->averaged !== [])),
+            $counted->columns->waiting(),
             NumberText::write($most),
             FigureView::of($report->mean),
             FigureView::of($report->median),
@@ -61,7 +76,7 @@ final readonly class Results
             FigureView::of($report->alpha),
             FigureView::of($report->sem),
             self::bins($report->totals, $most->toFloat()),
-            array_map(static fn (array $band, int $i): RungView => new RungView($band['name'], $band['from'], count(array_filter($students, static fn (StudentView $s): bool => $s->rung === $i + 1))), $rungs->bands, array_keys($rungs->bands)),
+            array_map(static fn (array $band, int $i): RungView => new RungView($band['name'], $band['from'], count(array_filter($students, static fn (StudentResultView $s): bool => $s->rung === $i + 1))), $rungs->bands, array_keys($rungs->bands)),
             array_map(fn (QuestionReport $q): QuestionView => $this->question($q, $handout, $counted, $names), $report->questions),
             array_map(static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names), Confusion::among($report->questions)),
             $misconceptions,
@@ -69,16 +84,32 @@ final readonly class Results
         );
     }
 
-    /** @return list<StudentView> */
+    /** @return list<StudentResultView> */
     private function students(Counted $counted, Rungs $rungs): array
     {
-        $manners = Manner::of($counted->questions, count($counted->students));
+        $manners = Manner::of($counted->columns->questions, count($counted->columns->students));
 
-        return array_map(static fn (array $s, Manner $m): StudentView => new StudentView($s['studentId'], $s['sittingId'], $s['name'], $s['marks'], $s['of'], $s['waiting'], $s['share'] === null ? 0 : $rungs->reached($s['share']), $s['attempt'], $s['others'], $s['averaged'], $s['state'], FigureView::of($m->pace), FigureView::of($m->rushed), FigureView::of($m->sureAndWrong), $m->word), $counted->students, $manners);
+        return array_map(static fn (CountedStudent $s, Manner $m): StudentResultView => new StudentResultView(
+            $s->studentId,
+            $s->sittingId,
+            $s->name,
+            $s->marks,
+            $s->of,
+            $s->waiting,
+            $s->share === null ? 0 : $rungs->reached($s->share),
+            $s->attempt,
+            $s->others,
+            $s->averaged,
+            $s->state,
+            FigureView::of($m->pace),
+            FigureView::of($m->rushed),
+            FigureView::of($m->sureAndWrong),
+            $m->word,
+        ), $counted->columns->students, $manners);
     }
 
     /** @param array<string, string> $names of misconceptions */
-    private function question(QuestionReport $report, Handout $handout, Counted $counted, array $names): QuestionView
+    private function question(QuestionReport $report, HandedOut $handout, Counted $counted, array $names): QuestionView
     {
         $item = $handout->edition->item($report->id) ?? throw new \LogicException('A question of the report is in the edition.');
 
@@ -97,7 +128,7 @@ final readonly class Results
             $report->notReached,
             $report->waiting,
             array_map(static fn (OptionReport $o): OptionView => self::option($item, $o, $names), $report->options),
-            self::lines($counted->written[$report->id] ?? []),
+            self::lines($counted->columns->answered[$report->id] ?? []),
             array_map(static fn (Flag $f): FlagView => new FlagView($f->kind, self::evidence($item, $f), $f->option), $report->flags),
             FigureView::of($report->medianTime),
             self::sure($report->confidence),
@@ -123,7 +154,7 @@ final readonly class Results
             $letter = $item->rule->letter($o->id);
             foreach ($item->rule->options as $option) {
                 if ($option->id === $o->id) {
-                    $text = trim(html_entity_decode(strip_tags($option->text), ENT_QUOTES | ENT_HTML5));
+                    $text = Words::plain($option->text);
                     $misconception = $names[$option->misconception ?? ''] ?? null;
                 }
             }
@@ -133,7 +164,7 @@ final readonly class Results
     }
 
     /** @param array<string, string> $names of misconceptions */
-    private static function confusion(Confusion $c, Handout $handout, array $names): ConfusionView
+    private static function confusion(Confusion $c, HandedOut $handout, array $names): ConfusionView
     {
         $rule = $handout->edition->item($c->question)?->rule;
         if (!$rule instanceof ChoiceRule) {
@@ -142,7 +173,7 @@ final readonly class Results
         $texts = $letters = [];
         $idea = null;
         foreach ($rule->options as $option) {
-            $texts[$option->id] = trim(html_entity_decode(strip_tags($option->text), ENT_QUOTES | ENT_HTML5));
+            $texts[$option->id] = Words::plain($option->text);
             $letters[$option->id] = $rule->letter($option->id);
             $idea = $option->id === $c->rival ? ($names[$option->misconception ?? ''] ?? null) : $idea;
         }
@@ -157,16 +188,18 @@ final readonly class Results
     }
 
     /**
-     * @param list<array{string, string}> $written
+     * @param list<CountedAnswer> $answered
      *
      * @return list<LineView>
      */
-    private static function lines(array $written): array
+    private static function lines(array $answered): array
     {
         $counts = [];
-        foreach ($written as [$answer, $verdict]) {
-            if ($verdict !== 'by hand') {
-                $counts[$verdict."\0".$answer] = ($counts[$verdict."\0".$answer] ?? 0) + 1;
+        foreach ($answered as $answer) {
+            // Picks are told option by option; what a person marks is no line of a key.
+            if ($answer->options === [] && $answer->verdict !== Verdict::ByHand->value) {
+                $key = $answer->verdict."\0".$answer->readAs;
+                $counts[$key] = ($counts[$key] ?? 0) + 1;
             }
         }
         arsort($counts);
@@ -183,11 +216,11 @@ final readonly class Results
     {
         $holders = [];
         $likely = 0;
-        foreach ($counted->evidence as $s => $byId) {
+        foreach ($counted->columns->evidence as $s => $byId) {
             $evidence = $byId[$id] ?? null;
             if ($evidence !== null && $evidence->shown > 0) {
                 $likely += $evidence->likely ? 1 : 0;
-                $holders[] = new HolderView($counted->students[$s]['studentId'], $counted->students[$s]['name'], $evidence->shown, $evidence->offered, FigureView::of($evidence->rate), $evidence->likely);
+                $holders[] = new HolderView($counted->columns->students[$s]->studentId, $counted->columns->students[$s]->name, $evidence->shown, $evidence->offered, FigureView::of($evidence->rate), $evidence->likely);
             }
         }
         usort($holders, static fn (HolderView $a, HolderView $b): int => [$b->rate->value, $b->shown, $a->name] <=> [$a->rate->value, $a->shown, $b->name]);

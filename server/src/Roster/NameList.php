@@ -14,6 +14,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 final class NameList
 {
     public const MOST = 5000;
+    private const LONGEST = 80;
     private const LARGEST = 1_000_000;
     private const HEADERS = ['name', 'names', 'student', 'students', 'first name', 'last name', 'full name', 'forename', 'surname', 'given name', 'family name', 'pupil'];
     private const LAST = ['last name', 'surname', 'family name'];
@@ -50,7 +51,7 @@ final class NameList
         $names = [];
         foreach ($rows as $row) {
             $parts = array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns);
-            $name = trim((string) preg_replace('/[\p{Z}\p{C}\s]+/u', ' ', implode(' ', $parts)));
+            $name = self::tidy(implode(' ', $parts));
             if ($name !== '') {
                 $names[] = ['line' => $row['line'], 'name' => $name];
             }
@@ -66,6 +67,22 @@ final class NameList
     public static function fold(string $name): string
     {
         return (new Folding(accents: true))->fold($name);
+    }
+
+    /** Spaces of all kinds become one; what cannot be seen is dropped. */
+    public static function tidy(string $name): string
+    {
+        return trim((string) preg_replace('/[\p{Z}\p{C}\s]+/u', ' ', $name));
+    }
+
+    /** Why this cannot be a name; null when it can. */
+    public static function fault(string $name): ?string
+    {
+        return match (true) {
+            mb_strlen($name) > self::LONGEST => sprintf('Longer than %d characters.', self::LONGEST),
+            preg_match('/\p{L}/u', $name) !== 1 => 'No letter in it.',
+            default => null,
+        };
     }
 
     private static function separator(string $text): string

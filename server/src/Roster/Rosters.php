@@ -4,12 +4,29 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
-use ChalkLadder\Server\Identity\Access;
+use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Row;
-use ChalkLadder\Server\Platform\Storage\Trail;
+use ChalkLadder\Server\Platform\Storage\Moment;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Api\Input\StudentInput;
+use ChalkLadder\Server\Roster\Api\View\ClassListView;
+use ChalkLadder\Server\Roster\Api\View\PinView;
+use ChalkLadder\Server\Roster\Api\View\RosterLineView;
+use ChalkLadder\Server\Roster\Api\View\RosterPreviewView;
+use ChalkLadder\Server\Roster\Api\View\RosterStudentView;
+use ChalkLadder\Server\Roster\Api\View\RosterView;
+use ChalkLadder\Server\Roster\Api\View\SlipsView;
+use ChalkLadder\Server\Roster\Api\View\SlipView;
+use ChalkLadder\Server\Roster\Entity\Member;
+use ChalkLadder\Server\Roster\Entity\SchoolClass;
+use ChalkLadder\Server\Roster\Entity\Student;
+use ChalkLadder\Server\Roster\ReadModel\RosterList;
+use ChalkLadder\Server\Roster\Repository\ClassRepository;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** Classes and who is in them. */
 final readonly class Rosters
@@ -17,50 +34,163 @@ final readonly class Rosters
     /** Without letters and digits that look alike on a projector. */
     private const CODE_LETTERS = 'BCDFGHJKLMNPRSTVWXZ';
 
-    public function __construct(private Database $database, private Trail $trail, private Pins $pins, private Access $access)
-    {
+    /** @param iterable<WelcomesMembers> $welcome */
+    public function __construct(
+        private ClassRepository $classes,
+        private RosterList $list,
+        private Transaction $transaction,
+        private Pins $pins,
+        private Sessions $sessions,
+        private ClockInterface $clock,
+        #[AutowireIterator(WelcomesMembers::class)]
+        private iterable $welcome,
+    ) {
     }
 
     public function list(string $teamId): ClassListView
     {
-        $rows = $this->database->rows('SELECT c.id, c.name, c.code, count(m.student_id) AS students FROM class c LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id ORDER BY c.name', ['team' => $teamId]);
-
-        return new ClassListView(array_map(static fn (Row $r): ClassRowView => new ClassRowView($r->text('id'), $r->text('name'), $r->text('code'), $r->int('students')), $rows));
+        return new ClassListView($this->list->classes($teamId));
     }
 
     public function show(string $teamId, string $id): RosterView
     {
         $class = $this->find($teamId, $id);
-        $rows = $this->database->rows('SELECT s.id, s.name, m.joined_at FROM class_member m JOIN student s ON s.id = m.student_id WHERE m.class_id = :id AND m.left_at IS NULL ORDER BY s.name_folded, s.id', ['id' => $id]);
 
-        return new RosterView($id, $class->text('name'), $class->text('code'), array_map(static fn (Row $r): StudentView => new StudentView($r->text('id'), $r->text('name'), $r->time('joined_at')), $rows));
+        return new RosterView($id, $class->name(), $class->code(), array_map(static fn (Member $m): RosterStudentView => new RosterStudentView($m->student()->id(), $m->student()->name(), Moment::iso($m->joinedAt())), $class->members()));
     }
 
     public function create(StaffUser $who, ClassInput $input): RosterView
     {
-        $name = trim($input->name);
-        if ($this->database->row('SELECT 1 FROM class WHERE team_id = :team AND lower(name) = lower(:name)', ['team' => $who->teamId, 'name' => $name]) !== null) {
-            throw Problem::invalid(['name' => sprintf('There is already a class called "%s".', $name)]);
-        }
-        $id = $this->database->newId();
-        $this->database->insert('class', ['id' => $id, 'team_id' => $who->teamId, 'name' => $name, 'code' => $this->freshCode(), 'created_at' => $this->database->now()]);
-        $this->trail->note($who, 'add', 'class', $id, ['name' => $name]);
+        $id = $this->transaction->run(function () use ($who, $input): string {
+            $class = new SchoolClass($who->teamId, $this->freeName($who->teamId, $input->name), $this->freshCode(), $who->id, $this->clock->now());
+            $this->classes->add($class);
+
+            return $class->id();
+        });
+
+        return $this->show($who->teamId, $id);
+    }
+
+    public function rename(StaffUser $who, string $id, ClassInput $input): RosterView
+    {
+        $this->transaction->run(function () use ($who, $id, $input): void {
+            $class = $this->classes->findLocked($who->teamId, $id) ?? throw Problem::notFound('The class');
+            $class->rename(mb_strtolower(trim($input->name)) === mb_strtolower($class->name()) ? trim($input->name) : $this->freeName($who->teamId, $input->name), $who->id);
+        });
 
         return $this->show($who->teamId, $id);
     }
 
     public function preview(string $teamId, string $classId, RosterInput $input): RosterPreviewView
     {
-        $this->find($teamId, $classId);
-        $here = $this->namesIn($classId);
+        return self::read($this->find($teamId, $classId), $input);
+    }
+
+    public function add(StaffUser $who, string $classId, RosterInput $input): RosterView
+    {
+        $this->transaction->run(function () use ($who, $classId, $input): void {
+            $class = $this->locked($who->teamId, $classId);
+            $students = [];
+            foreach (self::read($class, $input)->lines as $line) {
+                if ($line->fate === 'add' && !in_array($line->line, $input->skip, true)) {
+                    $students[] = new Student($who->teamId, $line->name, $this->pins->seal(Pins::fresh()));
+                }
+            }
+            $class->take($students, $who->id, $this->clock->now());
+            $this->welcome($classId);
+        });
+
+        return $this->show($who->teamId, $classId);
+    }
+
+    public function slips(StaffUser $who, string $classId): SlipsView
+    {
+        return $this->transaction->run(function () use ($who, $classId): SlipsView {
+            $class = $this->find($who->teamId, $classId);
+            $class->printSlips($who->id);
+
+            return new SlipsView($class->name(), $class->code(), array_map(fn (Member $m): SlipView => new SlipView($m->student()->name(), $this->pins->open($m->student()->pinSealed())), $class->members()));
+        });
+    }
+
+    /** A new PIN; the old one and every open session of the student end at once. */
+    public function resetPin(StaffUser $who, string $classId, string $studentId): PinView
+    {
+        $pin = Pins::fresh();
+        $this->transaction->run(function () use ($who, $classId, $studentId, $pin): void {
+            $this->student($who->teamId, $classId, $studentId)->resetPin($this->pins->seal($pin), $who->id);
+            $this->sessions->closeAllOfStudent($studentId);
+        });
+
+        return new PinView($pin);
+    }
+
+    public function renameStudent(StaffUser $who, string $classId, string $studentId, StudentInput $input): RosterView
+    {
+        $this->transaction->run(function () use ($who, $classId, $studentId, $input): void {
+            $name = NameList::tidy($input->name);
+            $fault = NameList::fault($name);
+            if ($fault !== null) {
+                throw Problem::invalid(['name' => $fault]);
+            }
+            $class = $this->locked($who->teamId, $classId);
+            $student = $class->student($studentId) ?? throw Problem::notFound('The student');
+            foreach ($class->members() as $member) {
+                if ($member->student() !== $student && $member->student()->nameFolded() === NameList::fold($name)) {
+                    throw Problem::invalid(['name' => 'Somebody of this class already goes by this name. Add an initial.']);
+                }
+            }
+            $student->rename($name, $who->id);
+        });
+
+        return $this->show($who->teamId, $classId);
+    }
+
+    /** Takes a student off the roster; their sessions end, their work stays. */
+    public function leave(StaffUser $who, string $classId, string $studentId): void
+    {
+        $this->transaction->run(function () use ($who, $classId, $studentId): void {
+            if (!$this->locked($who->teamId, $classId)->leave($studentId, $who->id, $this->clock->now())) {
+                throw Problem::notFound('The student');
+            }
+            $this->transaction->write();
+            if (!$this->list->isAnywhere($studentId)) {
+                $this->sessions->closeAllOfStudent($studentId);
+            }
+        });
+    }
+
+    public function comeBack(StaffUser $who, string $classId, string $studentId): void
+    {
+        $this->transaction->run(function () use ($who, $classId, $studentId): void {
+            if (!$this->locked($who->teamId, $classId)->comeBack($studentId, $who->id)) {
+                throw Problem::notFound('The student');
+            }
+            $this->welcome($classId);
+        });
+    }
+
+    /** Whoever comes into a class is handed what the class has open. */
+    private function welcome(string $classId): void
+    {
+        $this->transaction->write();
+        foreach ($this->welcome as $room) {
+            $room->welcome($classId);
+        }
+    }
+
+    /** What would become of each line of a pasted list. */
+    private static function read(SchoolClass $class, RosterInput $input): RosterPreviewView
+    {
+        $here = array_flip(array_map(static fn (Member $m): string => $m->student()->nameFolded(), $class->members()));
         $seen = [];
         $lines = [];
         $adds = 0;
         foreach (NameList::read($input->text) as $row) {
             $folded = NameList::fold($row['name']);
+            $fault = NameList::fault($row['name']);
             [$fate, $note] = match (true) {
-                mb_strlen($row['name']) > 80 => ['fault', 'Longer than 80 characters.'],
-                preg_match('/\p{L}/u', $row['name']) !== 1 => ['fault', 'No letter in it.'],
+                $fault !== null => ['fault', $fault],
                 isset($here[$folded]) => ['here', ''],
                 isset($seen[$folded]) => ['double', sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded])],
                 default => ['add', ''],
@@ -73,89 +203,29 @@ final readonly class Rosters
         return new RosterPreviewView($lines, $adds);
     }
 
-    public function add(StaffUser $who, string $classId, RosterInput $input): RosterView
+    private function find(string $teamId, string $id): SchoolClass
     {
-        $this->database->together(function () use ($who, $classId, $input): void {
-            $this->database->row('SELECT id FROM class WHERE id = :id FOR UPDATE', ['id' => $classId]);
-            $preview = $this->preview($who->teamId, $classId, $input);
-            $students = [];
-            $members = [];
-            foreach ($preview->lines as $line) {
-                if ($line->fate !== 'add' || in_array($line->line, $input->skip, true)) {
-                    continue;
-                }
-                $id = $this->database->newId();
-                $students[] = [$id, $who->teamId, $line->name, NameList::fold($line->name), $this->pins->seal(Pins::fresh())];
-                $members[] = [$classId, $id, $this->database->now()];
-            }
-            $this->database->insertAll('student', ['id', 'team_id', 'name', 'name_folded', 'pin_sealed'], $students);
-            $this->database->insertAll('class_member', ['class_id', 'student_id', 'joined_at'], $members);
-            $this->handOpenTo($classId);
-            $this->trail->note($who, 'add students', 'class', $classId, ['count' => count($students)]);
-        });
-
-        return $this->show($who->teamId, $classId);
+        return $this->classes->withMembers($this->classes->find($teamId, $id) ?? throw Problem::notFound('The class'));
     }
 
-    public function slips(StaffUser $who, string $classId): SlipsView
+    private function locked(string $teamId, string $id): SchoolClass
     {
-        $class = $this->find($who->teamId, $classId);
-        $rows = $this->database->rows('SELECT s.name, s.pin_sealed FROM class_member m JOIN student s ON s.id = m.student_id WHERE m.class_id = :id AND m.left_at IS NULL ORDER BY s.name_folded, s.id', ['id' => $classId]);
-        $this->trail->note($who, 'print slips', 'class', $classId);
-
-        return new SlipsView($class->text('name'), $class->text('code'), array_map(fn (Row $r): SlipView => new SlipView($r->text('name'), $this->pins->open($r->text('pin_sealed'))), $rows));
+        return $this->classes->withMembers($this->classes->findLocked($teamId, $id) ?? throw Problem::notFound('The class'));
     }
 
-    /** A new PIN; the old one and every open session of the student end at once. */
-    public function resetPin(StaffUser $who, string $classId, string $studentId): PinView
+    private function student(string $teamId, string $classId, string $studentId): Student
     {
-        $this->find($who->teamId, $classId);
-        $pin = Pins::fresh();
-        $changed = $this->database->run('UPDATE student SET pin_sealed = :pin WHERE id = :student AND team_id = :team AND EXISTS (SELECT 1 FROM class_member WHERE class_id = :class AND student_id = :student AND left_at IS NULL)', ['pin' => $this->pins->seal($pin), 'student' => $studentId, 'team' => $who->teamId, 'class' => $classId]);
-        if ($changed === 0) {
-            throw Problem::notFound('The student');
-        }
-        $this->access->closeAllOfStudent($studentId);
-        $this->trail->note($who, 'reset PIN', 'student', $studentId);
-
-        return new PinView($pin);
+        return $this->find($teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
     }
 
-    /** Takes a student off the roster, or puts them back. Their work stays. */
-    public function leave(StaffUser $who, string $classId, string $studentId, bool $away): void
+    private function freeName(string $teamId, string $name): string
     {
-        $this->find($who->teamId, $classId);
-        $this->database->together(function () use ($who, $classId, $studentId, $away): void {
-            if ($this->database->run('UPDATE class_member SET left_at = :at WHERE class_id = :class AND student_id = :student', ['at' => $away ? $this->database->now() : null, 'class' => $classId, 'student' => $studentId]) === 0) {
-                throw Problem::notFound('The student');
-            }
-            if (!$away) {
-                $this->handOpenTo($classId);
-            }
-            $this->trail->note($who, $away ? 'leave' : 'rejoin', 'student', $studentId, ['class' => $classId]);
-        });
-    }
-
-    /** Whoever comes into a class is handed what the class has open. */
-    private function handOpenTo(string $classId): void
-    {
-        $this->database->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc JOIN handout h ON h.id = hc.handout_id AND h.closed_at IS NULL JOIN class_member m ON m.class_id = hc.class_id AND m.left_at IS NULL WHERE hc.class_id = :class ON CONFLICT DO NOTHING', ['class' => $classId]);
-    }
-
-    private function find(string $teamId, string $id): Row
-    {
-        return $this->database->row('SELECT name, code FROM class WHERE id = :id AND team_id = :team', ['id' => $id, 'team' => $teamId]) ?? throw Problem::notFound('The class');
-    }
-
-    /** @return array<string, true> folded names */
-    private function namesIn(string $classId): array
-    {
-        $names = [];
-        foreach ($this->database->rows('SELECT s.name_folded FROM class_member m JOIN student s ON s.id = m.student_id WHERE m.class_id = :id AND m.left_at IS NULL', ['id' => $classId]) as $row) {
-            $names[$row->text('name_folded')] = true;
+        $name = trim($name);
+        if ($this->list->hasClassNamed($teamId, $name)) {
+            throw Problem::invalid(['name' => sprintf('There is already a class called "%s".', $name)]);
         }
 
-        return $names;
+        return $name;
     }
 
     private function freshCode(): string
@@ -165,7 +235,7 @@ final readonly class Rosters
             for ($i = 0; $i < 5; ++$i) {
                 $code .= self::CODE_LETTERS[random_int(0, strlen(self::CODE_LETTERS) - 1)];
             }
-        } while ($this->database->row('SELECT 1 FROM class WHERE code = :code', ['code' => $code]) !== null);
+        } while ($this->list->hasCode($code));
 
         return $code;
     }

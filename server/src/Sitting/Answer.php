@@ -8,8 +8,6 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Verdict;
-use ChalkLadder\Server\Platform\Storage\Json;
-use ChalkLadder\Server\Platform\Storage\Row;
 
 /** A response with what was made of it, by machine or by hand. */
 final readonly class Answer
@@ -37,39 +35,41 @@ final readonly class Answer
     ) {
     }
 
-    /** @param Outcome $outcome of the row's response, checked afresh under the rule that holds now */
-    public static function fromRow(Row $row, Response $response, Outcome $outcome): self
-    {
-        $hand = $row->textOrNull('hand_credit');
-        $levels = $row->textOrNull('hand_levels');
-
-        return new self(
-            $row->text('entry'),
-            $row->int('try'),
-            $response,
-            $row->int('counter'),
-            $row->bool('settled'),
-            $outcome,
-            $hand === null ? null : BigRational::of($hand),
-            $levels === null ? null : array_values(array_map(static fn (mixed $l): ?int => is_int($l) ? $l : null, Json::decode($levels))),
-            $row->text('comment'),
-            $row->bool('hint_opened'),
-            $row->time('saved_at'),
-            $row->int('mark_version'),
-            $row->intOrNull('millis'),
-            $row->intOrNull('confidence'),
-        );
-    }
-
     /** The credit that counts: a person's before a machine's. Null waits for a marker. */
     public function credit(): ?BigRational
     {
         return $this->handCredit ?? $this->outcome->credit;
     }
 
+    public function waits(): bool
+    {
+        return $this->outcome->verdict === Verdict::ByHand && $this->handCredit === null;
+    }
+
+    /** It is not blank, or somebody has marked it. */
+    public function says(): bool
+    {
+        return $this->outcome->verdict !== Verdict::None || $this->handCredit !== null;
+    }
+
     public function verdict(): Verdict
     {
         return $this->handCredit === null ? $this->outcome->verdict : Verdict::ofCredit($this->handCredit);
+    }
+
+    /**
+     * @param list<self> $answers
+     *
+     * @return array<string, array<int, Outcome>> what the machine made of them, by entry and try
+     */
+    public static function outcomes(array $answers): array
+    {
+        $outcomes = [];
+        foreach ($answers as $answer) {
+            $outcomes[$answer->entry][$answer->try] = $answer->outcome;
+        }
+
+        return $outcomes;
     }
 
     /**

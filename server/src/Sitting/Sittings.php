@@ -4,232 +4,169 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
-use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
-use ChalkLadder\Server\Handout\HandoutClosing;
-use ChalkLadder\Server\Identity\StudentUser;
-use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Handout\Deadlines;
+use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Live\Push;
-use ChalkLadder\Server\Platform\Storage\Database;
-use ChalkLadder\Server\Platform\Storage\Json;
-use ChalkLadder\Server\Platform\Storage\Row;
+use ChalkLadder\Server\Platform\Storage\Moment;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
+use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
+use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
+use ChalkLadder\Server\Sitting\Api\Input\StepInput;
+use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
+use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
+use ChalkLadder\Server\Sitting\Api\View\KeptView;
+use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
+use ChalkLadder\Server\Sitting\Api\View\SittingView;
+use ChalkLadder\Server\Sitting\Entity\LateResponse;
+use ChalkLadder\Server\Sitting\Entity\Sitting;
+use ChalkLadder\Server\Sitting\ReadModel\Saving;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\WorkList;
+use ChalkLadder\Server\Sitting\Repository\SittingRepository;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\Clock\ClockInterface;
 
 /** A student at work. Every act may be repeated without harm, and nothing that was entered is ever dropped. */
 final readonly class Sittings
 {
     public function __construct(
-        private Database $database,
-        private SittingStore $store,
-        private Editions $editions,
-        private Picture $picture,
-        private Push $push,
+        private SittingRepository $sittings,
+        private SittingReader $reader,
+        private Saving $saving,
+        private WorkList $list,
+        private Handouts $handouts,
+        private Deadlines $deadlines,
+        private SittingPage $page,
+        private Transaction $transaction,
         private EventDispatcherInterface $events,
+        private ClockInterface $clock,
     ) {
     }
 
-    public function work(StudentUser $who): WorkView
+    public function work(StudentUser $who): OwnWorkView
     {
-        $rows = $this->database->rows('SELECT h.id, h.title, h.conditions, h.opens_at, h.closes_at, h.closed_at, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
-            FROM handout_student hs JOIN handout h ON h.id = hs.handout_id AND h.visible
-            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id ORDER BY attempt DESC LIMIT 1) s ON true
-            WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT 200', ['who' => $who->id]);
-        $now = new \DateTimeImmutable($this->database->now());
+        $this->deadlines->keep();
 
-        return new WorkView($who->name, array_map(static function (Row $r) use ($now): WorkRowView {
-            $conditions = Conditions::fromArray($r->json('conditions'));
-            $closed = $r->textOrNull('closed_at') !== null || ($r->textOrNull('closes_at') !== null && new \DateTimeImmutable($r->text('closes_at')) <= $now);
-            $early = $r->textOrNull('opens_at') !== null && new \DateTimeImmutable($r->text('opens_at')) > $now;
-            $state = $r->textOrNull('state');
-
-            return new WorkRowView(
-                $r->text('id'),
-                $r->text('title'),
-                match (true) {
-                    $state === 'open' => 'open',
-                    $state === 'returned' => 'returned',
-                    $state !== null => 'handed in',
-                    $closed => 'missed',
-                    $early => 'scheduled',
-                    default => 'due',
-                },
-                $r->textOrNull('sitting_id'),
-                $r->timeOrNull('opens_at'),
-                $r->timeOrNull('closes_at'),
-                $r->int('attempt'),
-                $conditions->attempts,
-                !$closed && !$early && ($state === 'open' || $r->int('attempt') < $conditions->attempts),
-            );
-        }, $rows));
+        return new OwnWorkView($who->name, $this->list->own($who->id, $this->clock->now()));
     }
 
     /** Opens a new attempt, or goes on with the open one. */
     public function open(StudentUser $who, string $handoutId): SittingView
     {
-        $id = $this->database->together(function () use ($who, $handoutId): string {
-            $row = $this->database->row('SELECT h.edition_id, h.conditions, h.opens_at, h.closes_at, h.closed_at, (SELECT id FROM sitting s WHERE s.handout_id = h.id AND s.student_id = hs.student_id AND s.state = \'open\') AS open_id, (SELECT coalesce(max(attempt), 0) FROM sitting s WHERE s.handout_id = h.id AND s.student_id = hs.student_id) AS attempts FROM handout_student hs JOIN handout h ON h.id = hs.handout_id AND h.visible WHERE hs.handout_id = :id AND hs.student_id = :who FOR UPDATE OF hs', ['id' => $handoutId, 'who' => $who->id]) ?? throw Problem::notFound('This work');
-            $open = $row->textOrNull('open_id');
+        $this->deadlines->keep();
+        $id = $this->transaction->run(function () use ($who, $handoutId): string {
+            $handout = $this->handouts->givenTo($who->id, $handoutId);
+            $this->list->hold($who->id, $handoutId);
+            [$open, $attempts] = $this->list->attempts($who->id, $handoutId);
             if ($open !== null) {
                 return $open;
             }
-            $now = new \DateTimeImmutable($this->database->now());
-            if ($row->textOrNull('closed_at') !== null || ($row->textOrNull('closes_at') !== null && new \DateTimeImmutable($row->text('closes_at')) <= $now)) {
+            $now = $this->clock->now();
+            if ($handout->window->isClosedAt($now)) {
                 throw Problem::conflict('This work is closed.', 'Ask your teacher if you still need to do it.');
             }
-            if ($row->textOrNull('opens_at') !== null && new \DateTimeImmutable($row->text('opens_at')) > $now) {
+            if (!$handout->window->isOpenAt($now)) {
                 throw Problem::conflict('This work is not open yet.', 'Come back when it opens.');
             }
-            $conditions = Conditions::fromArray($row->json('conditions'));
-            $attempt = $row->int('attempts') + 1;
-            if ($attempt > $conditions->attempts) {
+            if ($attempts >= $handout->conditions->attempts) {
                 throw Problem::conflict('You have used every attempt.', 'Your teacher can see what you handed in.');
             }
-            $edition = $this->editions->load($row->text('edition_id'));
-            $id = $this->database->newId();
             $seed = bin2hex(random_bytes(8));
-            $walk = Walk::start($edition->paper(), $conditions, $seed);
-            $this->database->insert('sitting', ['id' => $id, 'handout_id' => $handoutId, 'student_id' => $who->id, 'attempt' => $attempt, 'state' => 'open', 'seed' => $seed, 'walk' => Json::encode($walk->toArray()), 'at_entry' => $walk->current()->entries[0] ?? null, 'opened_at' => $this->database->now()]);
-            $this->events->dispatch(new SittingChanged($handoutId, $id));
+            $sitting = new Sitting($handout->teamId, $handoutId, $who->id, $attempts + 1, $seed, Walk::start($handout->edition->paper(), $handout->conditions, $seed), $now);
+            $this->sittings->add($sitting);
 
-            return $id;
+            return $sitting->id();
         });
 
-        return $this->show($who, $id);
+        return $this->seen($who, $id);
     }
 
     public function show(StudentUser $who, string $id): SittingView
     {
-        $sitting = $this->store->ofStudent($who->id, $id);
+        $this->deadlines->keep();
 
-        return $this->view($sitting, $this->store->answers($sitting));
+        return $this->seen($who, $id);
     }
 
-    public function save(StudentUser $who, string $id, SavesInput $input): SavedView
+    public function save(StudentUser $who, string $id, SavesInput $input): AnswersSavedView
     {
         $kept = $this->saveAtOnce($who, $id, $input);
         if ($kept !== null) {
-            return new SavedView($kept, SittingState::Open->value, $this->database->now());
+            return new AnswersSavedView($kept, SittingState::Open->value, Moment::iso($this->clock->now()));
         }
-        $this->store->forget($who->id, $id);
+        $this->reader->forget($who->id, $id);
+        $this->deadlines->keep();
 
-        return $this->database->together(function () use ($who, $id, $input): SavedView {
-            $sitting = $this->store->ofStudent($who->id, $id, true);
-            $kept = [];
-            foreach ($input->saves as $save) {
-                $kept[] = new KeptView($save->entry, $save->try, $save->counter, $this->keep($sitting, $save));
-            }
+        return $this->transaction->run(function () use ($who, $id, $input): AnswersSavedView {
+            $entity = $this->held($who, $id);
+            $sitting = $this->reader->ofStudent($who->id, $id);
+            $kept = array_map(fn (SaveInput $save): KeptView => new KeptView($save->entry, $save->try, $save->counter, $this->keep($entity, $sitting, $save)), $input->saves);
             if ($sitting->state === SittingState::Open) {
                 if ($sitting->edition->looksBack()) {
-                    $this->store->refreshOutcomes($sitting);
+                    $this->refreshOutcomes($entity, $sitting);
                 }
-                $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : $sitting->at;
-                $this->database->run('UPDATE sitting SET at_entry = :at, version = version + 1 WHERE id = :id', ['at' => $at, 'id' => $id]);
-                $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
+                $entity->standAt($input->at !== null && $sitting->edition->has($input->at) ? $input->at : null);
             }
 
-            return new SavedView($kept, $sitting->state->value, $this->database->now());
+            return new AnswersSavedView($kept, $sitting->state->value, Moment::iso($this->clock->now()));
         });
     }
 
     /** Settles one answer, so that the student can be told at once how it stands. */
     public function settle(StudentUser $who, string $id, StepInput $step): SittingView
     {
-        return $this->change($who, $id, function (StoredSitting $sitting) use ($step): StoredSitting {
+        return $this->change($who, $id, static function (Sitting $entity, StoredSitting $sitting) use ($step): void {
             if (!$sitting->conditions->feedback->tellsAtOnce()) {
                 throw Problem::conflict('Answers are not settled one by one here.', 'Go on; your answers are kept.');
             }
-            if ($sitting->walk->isOpen($step->entry, $step->try)) {
-                $this->database->run('UPDATE response SET settled = true WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sitting->id, 'entry' => $step->entry, 'try' => $step->try]);
-            }
-
-            return $sitting;
+            $entity->settle($step->entry, $step->try);
         });
     }
 
     public function hint(StudentUser $who, string $id, StepInput $step): SittingView
     {
-        return $this->change($who, $id, function (StoredSitting $sitting) use ($step): StoredSitting {
-            if ($sitting->walk->isOpen($step->entry, $step->try)) {
-                $this->database->run("INSERT INTO response (sitting_id, entry, try, value, counter, client_id, saved_at, hint_opened, credit, verdict) VALUES (:id, :entry, :try, '{\"text\": \"\"}', 0, 'hint', :at, true, '0', 'none') ON CONFLICT (sitting_id, entry, try) DO UPDATE SET hint_opened = true", ['id' => $sitting->id, 'entry' => $step->entry, 'try' => $step->try, 'at' => $this->database->now()]);
-            }
-
-            return $sitting;
-        });
+        return $this->change($who, $id, fn (Sitting $entity) => $entity->openHint($step->entry, $step->try, $this->clock->now()));
     }
 
     /** Leaves the open pass: missed questions come back, or the route leads on. */
     public function goOn(StudentUser $who, string $id, VisitInput $input): SittingView
     {
-        return $this->change($who, $id, function (StoredSitting $sitting) use ($input): StoredSitting {
-            if (count($sitting->walk->visits) !== $input->visit || $sitting->walk->ended) {
-                return $sitting;
+        return $this->change($who, $id, function (Sitting $entity, StoredSitting $sitting) use ($input): void {
+            if (count($sitting->walk->visits) === $input->visit && !$sitting->walk->ended) {
+                $outcomes = Answer::outcomes($this->reader->answers($sitting));
+                $entity->goOn($sitting->walk->leave($sitting->edition->paper(), $sitting->conditions, $sitting->seed, $outcomes, $sitting->edition->machineMarked()));
             }
-            $answers = $this->store->answers($sitting);
-            $walk = $sitting->walk->leave($sitting->edition->paper(), $sitting->conditions, $sitting->seed, self::outcomes($answers), $sitting->edition->machineMarked());
-            $this->database->run('UPDATE response SET settled = true WHERE sitting_id = :id', ['id' => $sitting->id]);
-            $now = $walk->current();
-            $this->database->run('UPDATE sitting SET walk = :walk, at_entry = :at, version = version + 1 WHERE id = :id', ['walk' => Json::encode($walk->toArray()), 'at' => $now->entries[0] ?? $sitting->at, 'id' => $sitting->id]);
-
-            return $this->store->ofStudent($sitting->studentId, $sitting->id);
         });
     }
 
     public function handIn(StudentUser $who, string $id, VisitInput $input): SittingView
     {
-        return $this->change($who, $id, function (StoredSitting $sitting) use ($input): StoredSitting {
-            if (!$sitting->walk->ended && (count($sitting->walk->visits) !== $input->visit || $sitting->walk->mayGoOn($sitting->edition->paper(), $sitting->edition->machineMarked()))) {
+        return $this->change($who, $id, function (Sitting $entity, StoredSitting $sitting) use ($input): void {
+            $more = $sitting->walk->mayGoOn($sitting->edition->paper(), $sitting->edition->machineMarked());
+            if (!$sitting->walk->ended && ($more || count($sitting->walk->visits) !== $input->visit)) {
                 throw Problem::conflict('There is more to do.', 'Go on to the next part first.');
             }
-            $this->finish($sitting, 'student');
-
-            return $this->store->ofStudent($sitting->studentId, $sitting->id);
+            $entity->handIn(Sitting::BY_STUDENT, self::score($sitting, $this->reader->answers($sitting)), $this->clock->now());
         });
     }
 
     /** One reply to returned work. */
     public function reply(StudentUser $who, string $id, ReplyInput $input): SittingView
     {
-        $this->database->together(function () use ($who, $id, $input): void {
-            $sitting = $this->store->ofStudent($who->id, $id, true);
-            if ($sitting->state !== SittingState::Returned) {
-                throw Problem::conflict('This work has not been returned.', 'You can reply once it is back.');
-            }
-            if ($sitting->reply !== null) {
-                throw Problem::conflict('You have replied already.', 'One reply is kept for each piece of work.');
-            }
-            $this->database->run('UPDATE sitting SET reply = :text, replied_at = :at WHERE id = :id', ['text' => trim($input->text), 'at' => $this->database->now(), 'id' => $id]);
-        });
+        $this->transaction->run(fn () => $this->held($who, $id)->replyWith(trim($input->text), $this->clock->now()));
 
-        return $this->show($who, $id);
+        return $this->seen($who, $id);
     }
 
-    #[AsEventListener]
-    public function onClosing(HandoutClosing $event): void
+    /** @param list<Answer> $answers */
+    public static function score(StoredSitting $sitting, array $answers): Score
     {
-        foreach ($this->store->openOf($event->handoutId) as $sitting) {
-            $this->finish($sitting, 'close');
-            $this->events->dispatch(new SittingChanged($sitting->handoutId, $sitting->id));
-        }
-        $this->push->send(Push::students($event->handoutId), ['kind' => 'closed']);
-    }
-
-    /**
-     * @param list<Answer> $answers
-     *
-     * @return array<string, array<int, Outcome>>
-     */
-    public static function outcomes(array $answers): array
-    {
-        $outcomes = [];
-        foreach ($answers as $answer) {
-            $outcomes[$answer->entry][$answer->try] = $answer->outcome;
-        }
-
-        return $outcomes;
+        return Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($answers), $sitting->markStep);
     }
 
     /**
@@ -240,20 +177,20 @@ final readonly class Sittings
      */
     private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
     {
-        $sitting = $this->store->remembered($who->id, $id);
+        $sitting = $this->reader->remembered($who->id, $id);
         if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack()) {
             return null;
         }
         $answers = [];
         foreach ($input->saves as $save) {
-            $own = $sitting->own($save->entry);
-            if ($own === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
+            $answer = self::answer($sitting, $save);
+            if ($answer === null || !$sitting->walk->isOpen($save->entry, $save->try) || isset($answers[$save->entry])) {
                 return null;
             }
-            $answers[$save->entry] = [new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value), millis: $save->millis, confidence: $save->confidence), $save->clientId];
+            $answers[$save->entry] = [$answer, $save->clientId];
         }
         $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
-        $written = $this->store->writeAll($sitting, array_values($answers), $at);
+        $written = $this->saving->all($sitting, array_values($answers), $at, $this->clock->now());
         if ($written === null) {
             return null;
         }
@@ -262,50 +199,71 @@ final readonly class Sittings
         return array_map(static fn (SaveInput $s): KeptView => new KeptView($s->entry, $s->try, $s->counter, in_array($s->entry, $written, true) ? 'kept' : 'older'), $input->saves);
     }
 
-    private function keep(StoredSitting $sitting, SaveInput $save): string
+    /** The answer as it is to be stored; null when the paper has no such question. */
+    private static function answer(StoredSitting $sitting, SaveInput $save): ?Answer
     {
         $own = $sitting->own($save->entry);
         if ($own === null) {
+            return null;
+        }
+        $value = $sitting->veil($save->entry)->uncover($save->value);
+
+        return new Answer($save->entry, $save->try, $value, $save->counter, false, $own->check($value), millis: $save->millis, confidence: $save->confidence);
+    }
+
+    private function keep(Sitting $entity, StoredSitting $sitting, SaveInput $save): string
+    {
+        $answer = self::answer($sitting, $save);
+        if ($answer === null) {
             return 'unknown';
         }
-        $answer = new Answer($save->entry, $save->try, $save->value, $save->counter, false, $own->check($save->value), millis: $save->millis, confidence: $save->confidence);
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
-            return $this->store->write($sitting->id, $answer, $save->clientId) ? 'kept' : 'older';
+            return $this->saving->one($sitting->id, $answer, $save->clientId, $this->clock->now()) ? 'kept' : 'older';
         }
-        $same = $this->database->row('SELECT counter FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sitting->id, 'entry' => $save->entry, 'try' => $save->try]);
-        if ($same !== null && $same->int('counter') >= $save->counter) {
+        if (($this->reader->counter($sitting->id, $save->entry, $save->try) ?? -1) >= $save->counter) {
             return 'older';
         }
-        // Too late to count, but not to be lost: the teacher can see it beside the work.
-        $this->database->run('INSERT INTO late_response (sitting_id, entry, try, value, counter, received_at) VALUES (:id, :entry, :try, :value, :counter, :at) ON CONFLICT DO NOTHING', ['id' => $sitting->id, 'entry' => $save->entry, 'try' => $save->try, 'value' => Json::encode($save->value->toArray()), 'counter' => $save->counter, 'at' => $this->database->now()]);
+        $entity->keepLate(new LateResponse($entity, $save->entry, $save->try, $save->counter, $answer->response, $this->clock->now()));
 
         return 'closed';
     }
 
-    /** @param \Closure(StoredSitting): StoredSitting $act */
+    /** Brings stored outcomes in line where checks look back at answers that have changed. */
+    private function refreshOutcomes(Sitting $entity, StoredSitting $sitting): void
+    {
+        foreach ($this->reader->answers($sitting) as $answer) {
+            if ($sitting->own($answer->entry)?->item->looksBackTo() !== []) {
+                $entity->replaceOutcome($answer->entry, $answer->try, $answer->outcome);
+            }
+        }
+    }
+
+    /** @param \Closure(Sitting, StoredSitting): mixed $act is done while the sitting is open; afterwards it changes nothing */
     private function change(StudentUser $who, string $id, \Closure $act): SittingView
     {
-        return $this->database->together(function () use ($who, $id, $act): SittingView {
-            $sitting = $this->store->ofStudent($who->id, $id, true);
+        $this->deadlines->keep();
+        $this->transaction->run(function () use ($who, $id, $act): void {
+            $entity = $this->held($who, $id);
+            $sitting = $this->reader->ofStudent($who->id, $id);
             if ($sitting->state === SittingState::Open) {
-                $sitting = $act($sitting);
-                $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
+                $act($entity, $sitting);
             }
-
-            return $this->view($sitting, $this->store->answers($sitting));
         });
+
+        return $this->seen($who, $id);
     }
 
-    private function finish(StoredSitting $sitting, string $by): void
+    private function held(StudentUser $who, string $id): Sitting
     {
-        $this->database->run("UPDATE sitting SET state = 'handed in', handed_in_at = :at, handed_in_by = :by WHERE id = :id", ['at' => $this->database->now(), 'by' => $by, 'id' => $sitting->id]);
-        $this->database->run('UPDATE response SET settled = true WHERE sitting_id = :id', ['id' => $sitting->id]);
-        $this->store->settleMarks($sitting, SittingState::HandedIn);
+        $sitting = $this->sittings->findLocked($who->teamId, $id);
+
+        return $sitting !== null && $sitting->studentId() === $who->id ? $sitting : throw Problem::notFound('The sitting');
     }
 
-    /** @param list<Answer> $answers */
-    private function view(StoredSitting $sitting, array $answers): SittingView
+    private function seen(StudentUser $who, string $id): SittingView
     {
-        return $this->picture->draw($sitting->edition, $sitting->conditions, $sitting->seed, $sitting->walk, $sitting->state, $answers, $sitting);
+        $sitting = $this->reader->ofStudent($who->id, $id);
+
+        return $this->page->draw($sitting, $this->reader->answers($sitting));
     }
 }

@@ -7,11 +7,13 @@ namespace ChalkLadder\Server\Sitting;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Veil;
 use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
-use ChalkLadder\Server\Paper\Edition;
+use ChalkLadder\Server\Handout\Window;
+use ChalkLadder\Server\Paper\PublishedPaper;
 
 /** A sitting as it is kept, with the edition and conditions it is pinned to. */
 final readonly class StoredSitting
@@ -24,11 +26,12 @@ final readonly class StoredSitting
         public SittingState $state,
         public string $seed,
         public Walk $walk,
-        public Edition $edition,
+        public PublishedPaper $edition,
         public int $rulesVersion,
         public Conditions $conditions,
         public BigRational $markStep,
-        public bool $handoutOpen,
+        public Window $window,
+        public bool $veiled = true,
         public ?string $at = null,
         public string $message = '',
         public ?string $reply = null,
@@ -40,6 +43,14 @@ final readonly class StoredSitting
     public function own(string $entry): ?OwnItem
     {
         return $this->edition->own($entry, $this->seed);
+    }
+
+    /** How this student's device names the options of a question. */
+    public function veil(string $entry): Veil
+    {
+        $item = $this->veiled ? $this->own($entry)?->item : null;
+
+        return $item === null ? Veil::none() : Veil::over($item->rule, $this->seed, $entry);
     }
 
     /** @param array<string, array<int, Response>> $given by entry and try; needed where a check looks back */

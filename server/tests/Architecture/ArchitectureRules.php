@@ -14,7 +14,7 @@ final class ArchitectureRules
 {
     /** Arrows run down this list, never up: a room may use those before it. */
     private const CORE = ['Document', 'Formula', 'Item', 'Paper', 'Sitting', 'Marking', 'Analysis', 'PairReading', 'Grouping'];
-    private const SERVER = ['Platform', 'Identity', 'Bank', 'Paper', 'Roster', 'Handout', 'Sitting', 'Lookout', 'Marking', 'Results', 'Regroup', 'Exchange'];
+    private const SERVER = ['Platform', 'Identity', 'Media', 'Roster', 'Bank', 'Paper', 'Handout', 'Sitting', 'Lookout', 'Marking', 'Results', 'Regroup', 'Exchange'];
 
     #[TestRule]
     public function coreKnowsNoFramework(): Rule
@@ -38,8 +38,43 @@ final class ArchitectureRules
     #[TestRule]
     public function serverArrowsRunOneWay(): iterable
     {
-        // The trail and the open-API describer know who is signed in; that is the one look upwards from the platform.
-        yield from self::oneWay('ChalkLadder\Server', array_slice(self::SERVER, 1));
+        yield from self::oneWay('ChalkLadder\Server', self::SERVER);
+    }
+
+    /** @return iterable<Rule> */
+    #[TestRule]
+    public function entitiesAndRepositoriesStayAtHome(): iterable
+    {
+        foreach (array_slice(self::SERVER, 1) as $room) {
+            $others = array_values(array_diff(self::SERVER, [$room]));
+            yield PHPat::rule()
+                ->classes(...array_map(static fn (string $r) => Selector::inNamespace("ChalkLadder\\Server\\$r"), $others))
+                ->excluding(Selector::inNamespace('ChalkLadder\Server\Tests'))
+                ->shouldNot()->dependOn()
+                ->classes(Selector::inNamespace("ChalkLadder\\Server\\$room\\Entity"), Selector::inNamespace("ChalkLadder\\Server\\$room\\Repository"))
+                ->because("what $room keeps is reached through its services and read models");
+        }
+    }
+
+    #[TestRule]
+    public function onlyReadModelsAndStorageSpeakWithTheConnection(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('ChalkLadder\Server'))
+            ->excluding(Selector::classname('/\\\\ReadModel\\\\/', true), Selector::inNamespace('ChalkLadder\Server\Platform\Storage'), Selector::inNamespace('ChalkLadder\Server\Tests'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('Doctrine\DBAL\Connection'), Selector::classname('ChalkLadder\Server\Platform\Storage\ReadModel'))
+            ->because('SQL stands in ReadModel');
+    }
+
+    #[TestRule]
+    public function controllersHoldNoRules(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::classname('/Controller$/', true))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('/\\\\(Entity|Repository)\\\\/', true), Selector::classname('Doctrine\ORM\EntityManagerInterface'))
+            ->because('controllers hand on; services decide');
     }
 
     #[TestRule]
@@ -50,16 +85,6 @@ final class ArchitectureRules
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('ChalkLadder\Demo'))
             ->because('the demo is a guest');
-    }
-
-    #[TestRule]
-    public function controllersHoldNoSql(): Rule
-    {
-        return PHPat::rule()
-            ->classes(Selector::classname('/Controller$/', true))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::classname('ChalkLadder\Server\Platform\Storage\Database'))
-            ->because('controllers hand on; services decide');
     }
 
     /**

@@ -18,7 +18,7 @@ final class BankTest extends ApiCase
         $handout = $this->world->handOut([], $edition);
         $this->world->sit('Ada Okafor', $handout, ['e-number' => ['text' => '50.2 m']]);
 
-        $row = $this->database->row("SELECT credit, verdict, line FROM response WHERE entry = 'e-number'");
+        $row = $this->tables->row("SELECT credit, verdict, line FROM response WHERE entry = 'e-number'");
         self::assertSame(['1/2', 'part', 'check 1'], [$row?->text('credit'), $row?->text('verdict'), $row?->text('line')]);
     }
 
@@ -37,14 +37,14 @@ final class BankTest extends ApiCase
 
     public function testATeamThatWritesCommasIsReadWithCommas(): void
     {
-        $this->database->run("UPDATE team SET number_style = 'comma' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
+        $this->tables->run("UPDATE team SET number_style = 'comma' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
         $saved = $this->as($this->world->teacher)->get('POST', '/items', ['item' => $this->world->itemDocuments()['number']]);
         self::assertSame('comma', $saved->text('item.rule.style'));
         foreach (['98,76 m' => 'right', '98.76 m' => 'right', '1.098,76 m' => 'wrong'] as $text => $verdict) {
             $tried = $this->get('POST', '/items/try', ['item' => $saved->map('item'), 'response' => ['text' => $text]]);
             self::assertSame($verdict, $tried->text('verdict'), "$text, read as ".$tried->text('readAs'));
         }
-        $this->database->run("UPDATE team SET number_style = 'point' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
+        $this->tables->run("UPDATE team SET number_style = 'point' WHERE id = :id", ['id' => $this->world->teacher->teamId]);
         $point = $this->get('POST', '/items', ['item' => $this->world->itemDocuments()['number']]);
         self::assertArrayNotHasKey('style', $point->map('item.rule'));
     }

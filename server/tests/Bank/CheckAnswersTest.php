@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Bank;
 
-use ChalkLadder\Server\Bank\CheckAnswersCommand;
+use ChalkLadder\Server\Bank\Console\CheckAnswersCommand;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Console\Tester\CommandTester;
 

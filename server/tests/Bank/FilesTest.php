@@ -35,7 +35,7 @@ final class FilesTest extends ApiCase
         }
         self::assertSame(413, $this->send('large.png', self::png().str_repeat("\0", 2_000_000))->getStatusCode());
         $this->refused(422, 'POST', '/files');
-        self::assertNull($this->database->row('SELECT 1 FROM file'));
+        self::assertNull($this->tables->row('SELECT 1 FROM file'));
     }
 
     private function send(string $name, string $bytes): Response

@@ -44,7 +44,7 @@ final class SearchTest extends ApiCase
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']]]);
         $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']]]);
         $cleo = $this->as($this->world->students['Cleo Marsh'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $this->get('PUT', "/me/sittings/$cleo/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['b']], 'counter' => 1, 'clientId' => 'x']]]);
+        $this->get('PUT', "/me/sittings/$cleo/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($cleo, 'b')]], 'counter' => 1, 'clientId' => 'x']]]);
         $record = $this->as($this->world->teacher)->get('GET', '/items/'.$this->world->items['choice']);
 
         self::assertSame([1, 2], [$record->at('record.handouts'), $record->at('record.students')]);
@@ -73,7 +73,7 @@ final class SearchTest extends ApiCase
         $problem = $this->as($this->world->lead)->refused(409, 'PUT', $path, ['item' => ['title' => 'Yours'] + $item, 'version' => 1]);
         self::assertStringContainsString('Teacher saved it while you were writing', $problem->text('detail'));
         self::assertSame('Mine', $this->get('GET', $path)->text('item.title'));
-        self::assertSame('A text question', $this->database->row('SELECT content FROM item_revision WHERE item_id = :id AND version = 1', ['id' => $this->world->items['text']])?->json('content')['title'] ?? null, 'the version before is kept');
+        self::assertSame('A text question', $this->tables->row('SELECT content FROM item_revision WHERE item_id = :id AND version = 1', ['id' => $this->world->items['text']])?->json('content')['title'] ?? null, 'the version before is kept');
     }
 
     public function testTermsAreTheTeamsOwnAndNamedOnce(): void

@@ -8,6 +8,7 @@ use ChalkLadder\Server\Exchange\PrintTicket;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Tests\ApiCase;
 use Symfony\Component\Clock\MockClock;
+use Symfony\Component\HttpFoundation\UriSigner;
 
 final class ExportsTest extends ApiCase
 {
@@ -70,13 +71,13 @@ final class ExportsTest extends ApiCase
     public function testAPrintLeaveOpensOnePaperForAMinute(): void
     {
         $clock = new MockClock();
-        $tickets = new PrintTicket('a secret', $clock);
+        $tickets = new PrintTicket(new UriSigner('a secret', clock: $clock));
         $ticket = $tickets->issue('team', 'paper');
         self::assertSame('team', $tickets->check($ticket, 'paper'));
         $clock->sleep(59);
         self::assertSame('team', $tickets->check($ticket, 'paper'));
         $clock->sleep(2);
-        foreach ([[$tickets, $ticket, 'paper'], [$tickets, $tickets->issue('team', 'paper'), 'other'], [$tickets, str_replace('team', 'them', $tickets->issue('team', 'paper')), 'paper'], [new PrintTicket('another secret', $clock), $tickets->issue('team', 'paper'), 'paper'], [$tickets, '', 'paper'], [$tickets, 'a.b.c.d.e', 'paper']] as [$by, $shown, $paper]) {
+        foreach ([[$tickets, $ticket, 'paper'], [$tickets, $tickets->issue('team', 'paper'), 'other'], [$tickets, str_replace('team', 'them', $tickets->issue('team', 'paper')), 'paper'], [new PrintTicket(new UriSigner('another secret', clock: $clock)), $tickets->issue('team', 'paper'), 'paper'], [$tickets, '', 'paper'], [$tickets, 'a.b.c.d.e', 'paper']] as [$by, $shown, $paper]) {
             try {
                 $by->check($shown, $paper);
                 self::fail("\"$shown\" opened $paper.");

@@ -98,7 +98,7 @@ final class HandoutTest extends ApiCase
     {
         $this->as($this->world->teacher);
         self::assertArrayHasKey($field, $this->refused(422, 'POST', '/handouts', $change + $this->body())->map('fields'));
-        self::assertNull($this->database->row('SELECT 1 FROM handout'));
+        self::assertNull($this->tables->row('SELECT 1 FROM handout'));
     }
 
     public function testAnotherTeamsClassesAndStudentsCannotBeHandedTo(): void

@@ -31,7 +31,7 @@ final class CreateTeamTest extends ApiCase
     {
         $this->make(self::ANSWERS + ['--numbers' => 'comma'], ['long enough now']);
 
-        self::assertSame('comma', $this->database->row("SELECT number_style FROM team WHERE name = 'Dune'")?->text('number_style'));
+        self::assertSame('comma', $this->tables->row("SELECT number_style FROM team WHERE name = 'Dune'")?->text('number_style'));
     }
 
     /** @return iterable<string, array{array<string, string>, string}> */
@@ -48,12 +48,12 @@ final class CreateTeamTest extends ApiCase
     #[DataProvider('refusals')]
     public function testSaysWhatIsWrongBeforeAskingForAPassword(array $wrong, string $message): void
     {
-        $teams = $this->database->row('SELECT count(*) AS n FROM team')?->int('n');
+        $teams = $this->tables->row('SELECT count(*) AS n FROM team')?->int('n');
         $made = $this->make($wrong + self::ANSWERS, []);
 
         self::assertSame(Command::INVALID, $made->getStatusCode());
         self::assertStringContainsString($message, (string) preg_replace('/\s+/', ' ', $made->getDisplay()));
-        self::assertSame($teams, $this->database->row('SELECT count(*) AS n FROM team')?->int('n'));
+        self::assertSame($teams, $this->tables->row('SELECT count(*) AS n FROM team')?->int('n'));
     }
 
     /**

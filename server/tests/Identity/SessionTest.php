@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Identity;
 
-use ChalkLadder\Server\Identity\Access;
+use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Tests\ApiCase;
 
 final class SessionTest extends ApiCase
@@ -19,11 +19,11 @@ final class SessionTest extends ApiCase
         self::assertSame(['Teacher', 'teacher', 'Harbour'], [$session->at('staff.name'), $session->at('staff.role'), $session->at('staff.team')]);
         $cookie = $this->browser->getResponse()->headers->getCookies()[0];
         self::assertSame([true, 'lax', '/api'], [$cookie->isHttpOnly(), $cookie->getSameSite(), $cookie->getPath()]);
-        self::assertNull($this->database->row('SELECT 1 FROM access WHERE token_hash = :token', ['token' => (string) $cookie->getValue()]), 'the token itself is not kept');
+        self::assertNull($this->tables->row('SELECT 1 FROM session WHERE token_hash = :token', ['token' => (string) $cookie->getValue()]), 'the token itself is not kept');
 
         $this->get('GET', '/bank/terms');
         self::assertSame(204, $this->ask('DELETE', '/session')->getStatusCode());
-        $this->browser->getCookieJar()->set(new \Symfony\Component\BrowserKit\Cookie(Access::STAFF_COOKIE, (string) $cookie->getValue(), null, '/api', 'localhost'));
+        $this->browser->getCookieJar()->set(new \Symfony\Component\BrowserKit\Cookie(Sessions::STAFF_COOKIE, (string) $cookie->getValue(), null, '/api', 'localhost'));
         $this->refused(401, 'GET', '/bank/terms');
     }
 
@@ -65,7 +65,7 @@ final class SessionTest extends ApiCase
     public function testAnExpiredSessionIsNobodys(): void
     {
         $this->as($this->world->teacher)->get('GET', '/papers');
-        $this->database->run("UPDATE access SET expires_at = now() - interval '1 second'");
+        $this->tables->run("UPDATE session SET expires_at = now() - interval '1 second'");
         $this->refused(401, 'GET', '/papers');
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Identity;
 
+use ChalkLadder\Server\Platform\Storage\Acted;
+use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 
@@ -74,7 +76,8 @@ final class TrailTest extends ApiCase
     public function testItIsReadInStretches(): void
     {
         for ($i = 0; $i < 205; ++$i) {
-            $this->database->insert('trail', ['id' => $this->database->newId(), 'team_id' => $this->world->lead->teamId, 'staff_id' => $this->world->lead->id, 'act' => 'print slips', 'subject_kind' => 'class', 'subject_id' => $this->world->classId, 'detail' => '{}', 'at' => $this->database->now()]);
+            $acted = new Acted($this->world->lead->teamId, $this->world->lead->id, 'print slips', 'class', $this->world->classId);
+            self::service(Transaction::class)->run(static fn () => self::service(Transaction::class)->note($acted));
         }
         $latest = $this->get('GET', '/trail');
         $older = $this->get('GET', '/trail?before='.$latest->text('older'));

@@ -31,15 +31,15 @@ final class LookoutTest extends ApiCase
     {
         $id = $this->open('Ada Okafor');
         self::assertSame(['open', 'e-choice', []], [$this->row(0)->at('state'), $this->row(0)->at('at'), $this->row(0)->map('cells')]);
-        $version = $this->row(0)->int('version');
+        $version = $this->row(0)->int('revision');
 
-        $this->save('Ada Okafor', $id, 'e-choice', ['options' => ['a']]);
+        $this->save('Ada Okafor', $id, 'e-choice', ['options' => [$this->shown($id, 'a')]]);
         $this->save('Ada Okafor', $id, 'e-text', ['text' => 'SECRETBROOK']);
         $row = $this->row(0);
         self::assertSame(['right', 'part', 'e-text'], [$row->at('cells.e-choice.code'), $row->at('cells.e-text.code'), $row->at('at')]);
         self::assertEquals([2, 3], [$row->at('marks'), $row->at('of')], 'measured by what was answered');
         self::assertSame(2, $row->int('rung'), '2 of 3 is climbing');
-        self::assertGreaterThan($version, $row->int('version'));
+        self::assertGreaterThan($version, $row->int('revision'));
 
         $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
         $this->save('Ada Okafor', $id, 'e-open', ['text' => 'The moon.']);
@@ -65,13 +65,13 @@ final class LookoutTest extends ApiCase
     public function testClosingHandsInWhatIsThereOnce(): void
     {
         $id = $this->open('Ada Okafor');
-        $this->save('Ada Okafor', $id, 'e-choice', ['options' => ['a']]);
+        $this->save('Ada Okafor', $id, 'e-choice', ['options' => [$this->shown($id, 'a')]]);
         $this->as($this->world->teacher);
         self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
         self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
         self::assertSame(['marked', 'expected', 'expected'], $this->lookout()->column('rows', 'state'));
-        self::assertSame('close', $this->database->row('SELECT handed_in_by FROM sitting WHERE id = :id', ['id' => $id])?->text('handed_in_by'));
-        self::assertCount(1, $this->database->rows("SELECT 1 FROM trail WHERE act = 'close'"));
+        self::assertSame('close', $this->tables->row('SELECT handed_in_by FROM sitting WHERE id = :id', ['id' => $id])?->text('handed_in_by'));
+        self::assertCount(1, $this->tables->rows("SELECT 1 FROM trail WHERE act = 'close'"));
     }
 
     public function testTheStreamIsHandedOverOnlyAfterAuthorising(): void

@@ -83,7 +83,7 @@ final class DeskTest extends ApiCase
         $back = $this->mark('Ada Okafor', ['markVersion' => 1]);
         self::assertSame([null, 'by hand', false], [$back->at('credit'), $back->at('verdict'), $back->at('byHand')]);
         self::assertSame('handed in', $this->sitting('Ada Okafor')[0]);
-        self::assertSame([[null, '1'], ['1', null]], array_map(static fn ($r): array => [$r->textOrNull('before_credit'), $r->textOrNull('after_credit')], $this->database->rows('SELECT before_credit, after_credit FROM mark_event WHERE entry = :entry ORDER BY at, id', ['entry' => 'e-open'])), 'both acts are on record');
+        self::assertSame([[null, '1'], ['1', null]], array_map(static fn ($r): array => [$r->textOrNull('before_credit'), $r->textOrNull('after_credit')], $this->tables->rows('SELECT before_credit, after_credit FROM mark_event WHERE entry = :entry ORDER BY at, id', ['entry' => 'e-open'])), 'both acts are on record');
     }
 
     public function testTwoMarkersAtOnceDoNotOverwriteEachOther(): void
@@ -143,7 +143,7 @@ final class DeskTest extends ApiCase
     /** @return array{string, float} state and marks */
     private function sitting(string $name): array
     {
-        $row = $this->database->row('SELECT state, marks FROM sitting WHERE id = :id', ['id' => $this->sittings[$name]]);
+        $row = $this->tables->row('SELECT state, marks FROM sitting WHERE id = :id', ['id' => $this->sittings[$name]]);
 
         return [$row?->text('state') ?? '', $row?->float('marks') ?? -1.0];
     }
@@ -151,6 +151,6 @@ final class DeskTest extends ApiCase
     /** @return array<array-key, mixed> */
     private function misconceptions(string $name): array
     {
-        return $this->database->row("SELECT array_to_json(misconceptions) AS ids FROM response WHERE sitting_id = :id AND entry = 'e-open'", ['id' => $this->sittings[$name]])?->json('ids') ?? [];
+        return $this->tables->row("SELECT array_to_json(misconceptions) AS ids FROM response WHERE sitting_id = :id AND entry = 'e-open'", ['id' => $this->sittings[$name]])?->json('ids') ?? [];
     }
 }

@@ -93,7 +93,7 @@ final class KeysTest extends ApiCase
         self::assertSame('SECRET idea', $results->text('misconceptions.0.name'));
         self::assertSame(2, $results->int('misconceptions.0.students.0.shown'));
         $csv = $this->ask('GET', "/handouts/$handout/marks.csv")->getContent();
-        self::assertStringContainsString('Benoît Larsen,1,yes,marked,3,9,', (string) $csv);
+        self::assertStringContainsString('"Benoît Larsen",1,yes,marked,3,9,', (string) $csv);
         $groups = $this->get('GET', "/handouts/$handout/groups");
         self::assertSame(['Footing'], $groups->column('groups', 'name'));
     }
@@ -101,6 +101,6 @@ final class KeysTest extends ApiCase
     /** @return list<float> marks by name */
     private function marks(string $handout): array
     {
-        return array_map(static fn ($r): float => $r->float('marks'), $this->database->rows('SELECT s.marks FROM sitting s JOIN student st ON st.id = s.student_id WHERE s.handout_id = :id ORDER BY st.name', ['id' => $handout]));
+        return array_map(static fn ($r): float => $r->float('marks'), $this->tables->rows('SELECT s.marks FROM sitting s JOIN student st ON st.id = s.student_id WHERE s.handout_id = :id ORDER BY st.name', ['id' => $handout]));
     }
 }

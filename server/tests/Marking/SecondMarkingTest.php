@@ -95,7 +95,7 @@ final class SecondMarkingTest extends ApiCase
         $this->refused(404, 'GET', "/handouts/$this->handout/marking/e-choice?second=1");
         $this->as($this->world->stranger);
         $this->again(404, 'Ada Okafor', [1]);
-        self::assertNull($this->database->row('SELECT 1 FROM moderation_mark'));
+        self::assertNull($this->tables->row('SELECT 1 FROM moderation_mark'));
     }
 
     public function testAQuestionNobodyMarkedTwiceSaysSo(): void

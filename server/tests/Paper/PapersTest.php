@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Paper;
 
-use ChalkLadder\Server\Bank\Files;
+use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
 
 final class PapersTest extends ApiCase
 {
@@ -106,7 +107,7 @@ final class PapersTest extends ApiCase
         self::assertSame([], $this->get('GET', '/papers')->list('papers'));
         $this->get('POST', "$this->path/restore");
         self::assertCount(1, $this->get('GET', '/papers')->list('papers'));
-        self::assertSame(['archive', 'restore'], array_map(static fn ($r): string => $r->text('act'), $this->database->rows("SELECT act FROM trail WHERE subject_id = :id AND act IN ('archive', 'restore') ORDER BY at, act", ['id' => $this->world->paperId])));
+        self::assertSame(['archive', 'restore'], array_map(static fn ($r): string => $r->text('act'), $this->tables->rows("SELECT act FROM trail WHERE subject_id = :id AND act IN ('archive', 'restore') ORDER BY at, act", ['id' => $this->world->paperId])));
     }
 
     public function testThePreviewAnswersAsAStudentWouldAndKeepsNothing(): void
@@ -114,7 +115,8 @@ final class PapersTest extends ApiCase
         $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 'end', 'else' => 's2']), 'version' => 1]);
         $start = $this->get('POST', "$this->path/preview", []);
         self::assertSame(['e-choice', 'e-text'], $start->column('steps', 'entry'));
-        $save = static fn (string $option): array => ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$option]], 'counter' => 1, 'clientId' => 'p'];
+        $named = array_combine(['a', 'b'], array_map(static fn (Json $o): string => $o->text('id'), $start->list('steps.0.face.options')));
+        $save = static fn (string $option): array => ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$named[$option]]], 'counter' => 1, 'clientId' => 'p'];
         $settled = $this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'settled' => [['entry' => 'e-choice', 'try' => 1]]]);
         self::assertSame('SECRET feedback', $settled->text('steps.0.told.feedback'));
         self::assertTrue($this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'left' => 1])->at('ended'));
@@ -122,6 +124,6 @@ final class PapersTest extends ApiCase
         $further = $this->get('POST', "$this->path/preview", ['saves' => [$save('a'), $text], 'left' => 1]);
         self::assertSame(['e-choice', 'e-text', 'e-number', 'e-open'], $further->column('steps', 'entry'));
         $this->refused(422, 'POST', "$this->path/preview", ['feedback' => 'whenever']);
-        self::assertNull($this->database->row('SELECT 1 FROM sitting'));
+        self::assertNull($this->tables->row('SELECT 1 FROM sitting'));
     }
 }

@@ -38,7 +38,7 @@ final class RehearsalTest extends ApiCase
         self::assertEquals([60.0, 360.0], [$found->at('seconds.0'), $found->at('seconds.2')]);
         self::assertEquals($found, $this->rehearse(['students' => 300, 'seed' => 'a']));
         self::assertNotEquals($found, $this->rehearse(['students' => 300, 'seed' => 'b']));
-        self::assertNull($this->database->row('SELECT 1 FROM sitting'), 'nothing is kept');
+        self::assertNull($this->tables->row('SELECT 1 FROM sitting'), 'nothing is kept');
     }
 
     public function testTheBanksRecordSetsHowHardAndHowLongAQuestionIs(): void
@@ -50,7 +50,7 @@ final class RehearsalTest extends ApiCase
         foreach (array_keys($this->world->students) as $name) {
             $id = $this->as($this->world->students[$name])->get('POST', "/me/handouts/$handout/open")->text('id');
             $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [
-                ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['a']], 'counter' => 1, 'clientId' => 'x', 'millis' => 12_000],
+                ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'a')]], 'counter' => 1, 'clientId' => 'x', 'millis' => 12_000],
                 ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'SECRETROCK'], 'counter' => 1, 'clientId' => 'y', 'millis' => 9_000],
             ]]);
             $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);

@@ -25,7 +25,7 @@ final class BadInputTest extends ApiCase
             self::assertSame('application/problem+json', $response->headers->get('Content-Type'));
             self::assertStringNotContainsString('Stack trace', (string) $response->getContent());
         }
-        self::assertSame(1, $this->database->row('SELECT count(*) AS n FROM handout')?->int('n'));
+        self::assertSame(1, $this->tables->row('SELECT count(*) AS n FROM handout')?->int('n'));
     }
 
     public function testHostileMarkupIsDroppedBeforeItIsStored(): void

@@ -64,7 +64,7 @@ final class RegroupTest extends ApiCase
         self::assertStringContainsString('Group 1 has 3 students, more than 2.', implode(' ', array_filter($byHand->map('fit.broken'), is_string(...))));
         $clash = $this->get('POST', "/handouts/$this->handout/groups", ['apart' => [[$id['Ada Okafor'], $id['Cleo Marsh']]], 'groups' => 1] + ['aim' => 'mixed', 'least' => 1]);
         self::assertSame('Ada Okafor and Cleo Marsh are to be apart from each other: that needs 2 groups, and there is 1.', $clash->text('fit.clash'));
-        self::assertNull($this->database->row('SELECT 1 FROM grouping'), 'nothing is kept by asking');
+        self::assertNull($this->tables->row('SELECT 1 FROM grouping'), 'nothing is kept by asking');
     }
 
     public function testAPlanWithFaultsIsRefusedAtItsField(): void

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests\Roster;
 
 use ChalkLadder\Server\Platform\Http\Problem;
-use ChalkLadder\Server\Platform\Storage\Row;
 use ChalkLadder\Server\Roster\NameList;
 use ChalkLadder\Server\Roster\Pins;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Row;
 
 final class RosterTest extends ApiCase
 {
@@ -117,7 +117,7 @@ final class RosterTest extends ApiCase
         $pin = $this->as($this->world->teacher)->get('POST', "/classes/{$this->world->classId}/students/{$ada->id}/pin")->text('pin');
         self::assertMatchesRegularExpression('/^\d{6}$/', $pin);
         self::assertContains($pin, $this->get('POST', "/classes/{$this->world->classId}/slips")->column('slips', 'pin'));
-        self::assertStringNotContainsString($pin, (string) $this->database->row('SELECT pin_sealed FROM student WHERE id = :id', ['id' => $ada->id])?->text('pin_sealed'));
+        self::assertStringNotContainsString($pin, (string) $this->tables->row('SELECT pin_sealed FROM student WHERE id = :id', ['id' => $ada->id])?->text('pin_sealed'));
 
         $this->browser->getCookieJar()->clear();
         foreach ($cookies as $cookie) {
@@ -140,6 +140,6 @@ final class RosterTest extends ApiCase
     /** @return list<string> names */
     private function handedTo(string $handoutId): array
     {
-        return array_map(static fn (Row $r): string => $r->text('name'), $this->database->rows('SELECT s.name FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE hs.handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]));
+        return array_map(static fn (Row $r): string => $r->text('name'), $this->tables->rows('SELECT s.name FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE hs.handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]));
     }
 }

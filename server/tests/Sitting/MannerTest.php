@@ -13,16 +13,16 @@ final class MannerTest extends ApiCase
     public function testTimeAndConfidenceComeBackToTheStudentsOtherDevice(): void
     {
         $id = $this->open('Ada Okafor', $this->world->handOut());
-        $this->save($id, 'e-choice', ['options' => ['b']], 1, 4200, 3);
+        $this->save($id, 'e-choice', ['options' => [$this->shown($id, 'b')]], 1, 4200, 3);
         $step = $this->get('GET', "/me/sittings/$id")->list('steps')[0];
         self::assertSame([true, 4200, 3], [$step->at('face.asksConfidence'), $step->int('millis'), $step->int('confidence')]);
         self::assertSame([false, 0, null], [$this->get('GET', "/me/sittings/$id")->at('steps.1.face.asksConfidence'), $this->get('GET', "/me/sittings/$id")->at('steps.1.millis'), $this->get('GET', "/me/sittings/$id")->at('steps.1.confidence')]);
 
         // Another device that knows less time and no confidence takes nothing away; an older save changes nothing.
-        $this->save($id, 'e-choice', ['options' => ['a']], 2, 900, null);
-        $this->save($id, 'e-choice', ['options' => ['b']], 1, 99_000, 1);
+        $this->save($id, 'e-choice', ['options' => [$this->shown($id, 'a')]], 2, 900, null);
+        $this->save($id, 'e-choice', ['options' => [$this->shown($id, 'b')]], 1, 99_000, 1);
         $step = $this->get('GET', "/me/sittings/$id")->list('steps')[0];
-        self::assertSame([['a'], 4200, 3], [$step->at('value.options'), $step->int('millis'), $step->int('confidence')]);
+        self::assertSame([[$this->shown($id, 'a')], 4200, 3], [$step->at('value.options'), $step->int('millis'), $step->int('confidence')]);
     }
 
     public function testBothAreKeptWhereASaveHasToBeLookedAtTwice(): void
@@ -30,11 +30,11 @@ final class MannerTest extends ApiCase
         $id = $this->open('Ada Okafor', $this->world->handOut());
         // Two saves of one question in one message are no usual case, so each is written by itself.
         $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [
-            ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['a']], 'counter' => 1, 'clientId' => 'x', 'millis' => 3000, 'confidence' => 1],
-            ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['b']], 'counter' => 2, 'clientId' => 'y', 'millis' => 5000, 'confidence' => 2],
+            ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'a')]], 'counter' => 1, 'clientId' => 'x', 'millis' => 3000, 'confidence' => 1],
+            ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'b')]], 'counter' => 2, 'clientId' => 'y', 'millis' => 5000, 'confidence' => 2],
         ]]);
         $step = $this->get('GET', "/me/sittings/$id")->list('steps')[0];
-        self::assertSame([['b'], 5000, 2], [$step->at('value.options'), $step->int('millis'), $step->int('confidence')]);
+        self::assertSame([[$this->shown($id, 'b')], 5000, 2], [$step->at('value.options'), $step->int('millis'), $step->int('confidence')]);
     }
 
     public function testNoTimeIsBelievedThatCannotBe(): void
@@ -46,7 +46,7 @@ final class MannerTest extends ApiCase
                 self::assertSame(["saves.0.$key"], array_keys($fields));
             }
         }
-        self::assertNull($this->database->row('SELECT 1 FROM response'));
+        self::assertNull($this->tables->row('SELECT 1 FROM response'));
     }
 
     public function testResultsSayHowLongItTookAndWhetherTheSureWereRight(): void
@@ -54,7 +54,7 @@ final class MannerTest extends ApiCase
         $handout = $this->world->handOut(['attempts' => 2, 'counts' => 'latest']);
         foreach (['Ada Okafor' => ['b', 30_000, 3], 'Benoît Larsen' => ['a', 20_000, 3], 'Cleo Marsh' => ['a', 1_000, 1]] as $name => [$option, $millis, $confidence]) {
             $id = $this->open($name, $handout);
-            $this->save($id, 'e-choice', ['options' => [$option]], 1, $millis, $confidence);
+            $this->save($id, 'e-choice', ['options' => [$this->shown($id, $option)]], 1, $millis, $confidence);
             $this->save($id, 'e-text', ['text' => 'SECRETROCK'], 1, null, null);
             $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
             $this->get('POST', "/me/sittings/$id/hand-in", ['visit' => 2]);
@@ -71,8 +71,8 @@ final class MannerTest extends ApiCase
         self::assertEquals([[1.0, 1], [0.0, 1], [null, 0]], array_map(static fn (Json $s): array => [$s->at('sureAndWrong.value'), $s->int('sureAndWrong.n')], $results->list('students')));
 
         $csv = (string) $this->ask('GET', "/handouts/$handout/responses.csv")->getContent();
-        self::assertMatchesRegularExpression('/,Ada Okafor,.*,30\.0,3\r$/m', $csv);
-        self::assertMatchesRegularExpression('/,Cleo Marsh,1,yes,2,.*,,\r$/m', $csv);
+        self::assertMatchesRegularExpression('/,"Ada Okafor",.*,30\.0,3\r$/m', $csv);
+        self::assertMatchesRegularExpression('/,"Cleo Marsh",1,yes,2,.*,,\r$/m', $csv);
         $sitting = $results->text('students.0.sittingId');
         $answer = $this->get('GET', "/sittings/$sitting")->list('answers')[0];
         self::assertSame([30.0, 3], [$answer->at('seconds'), $answer->at('confidence')]);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Sitting;
 
+use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Bank;
-use ChalkLadder\Server\Bank\ItemInput;
-use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Paper\PublishInput;
 use ChalkLadder\Server\Tests\ApiCase;
 
 /** Questions with variables, and checks that look back, from the bank to the marks. */
@@ -143,6 +143,6 @@ final class OwnNumbersTest extends ApiCase
     /** @return list<string> stored, by name and entry */
     private function verdicts(): array
     {
-        return array_map(static fn ($r): string => $r->text('verdict'), $this->database->rows('SELECT r.verdict FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN student st ON st.id = s.student_id ORDER BY st.name, r.entry'));
+        return array_map(static fn ($r): string => $r->text('verdict'), $this->tables->rows('SELECT r.verdict FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN student st ON st.id = s.student_id ORDER BY st.name, r.entry'));
     }
 }

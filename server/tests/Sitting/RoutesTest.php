@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Sitting;
 
-use ChalkLadder\Server\Paper\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Paper\PublishInput;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 
@@ -19,7 +19,7 @@ final class RoutesTest extends ApiCase
     {
         foreach ([['a', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'reef', ['e-choice', 'e-text']]] as $i => [$option, $text, $way]) {
             $this->begin(array_keys($this->world->students)[$i], ['below' => '1/2', 'then' => 'end', 'else' => 's2']);
-            $this->save('e-choice', ['options' => [$option]]);
+            $this->save('e-choice', ['options' => [$this->shown($this->sitting, $option)]]);
             $this->save('e-text', ['text' => $text]);
             $view = $this->step('go-on', ['visit' => 1]);
             self::assertSame($way, $view->column('steps', 'entry'), "$option and $text");
@@ -30,20 +30,20 @@ final class RoutesTest extends ApiCase
     public function testMissedQuestionsComeBackAndEarnLess(): void
     {
         $this->begin('Ada Okafor', null, ['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
-        $this->save('e-choice', ['options' => ['b']]);
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]]);
         $this->save('e-text', ['text' => 'SECRETROCK']);
         $view = $this->step('go-on', ['visit' => 1]);
         self::assertSame([['e-choice', 1], ['e-text', 1], ['e-choice', 2]], self::steps($view), 'only what was missed');
 
-        $this->save('e-choice', ['options' => ['b']], 2);
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]], 2);
         self::assertSame(3, $this->step('go-on', ['visit' => 2])->int('visit'));
-        $this->save('e-choice', ['options' => ['a']], 3);
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]], 3);
         $view = $this->step('go-on', ['visit' => 3]);
         self::assertSame('Further out', $view->text('section'));
         $this->save('e-number', ['text' => '98.76 m']);
         self::assertTrue($this->step('go-on', ['visit' => 4])->at('ended'));
         $this->step('hand-in', ['visit' => 4]);
-        self::assertEqualsWithDelta(4.5, $this->database->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, 'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half');
+        self::assertEqualsWithDelta(4.5, $this->tables->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, 'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half');
     }
 
     public function testGoingOnTwiceGoesOnOnce(): void
@@ -71,7 +71,7 @@ final class RoutesTest extends ApiCase
             $again = $this->get('GET', '/me/sittings/'.$first->text('id'));
             self::assertSame($first->column('steps', 'entry'), $again->column('steps', 'entry'));
             self::assertSame(self::options($first), self::options($again));
-            self::assertEqualsCanonicalizing(['a', 'b'], self::options($first));
+            self::assertEqualsCanonicalizing([$this->shown($first->text('id'), 'a'), $this->shown($first->text('id'), 'b')], self::options($first));
             self::assertEqualsCanonicalizing(['e-choice', 'e-text'], $first->column('steps', 'entry'));
             $orders[] = $first->column('steps', 'entry');
         }
@@ -82,10 +82,10 @@ final class RoutesTest extends ApiCase
     {
         $handout = $this->world->handOut(['feedback' => 'at once']);
         $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $this->save('e-choice', ['options' => ['b']]);
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]]);
         $this->step('settle', ['entry' => 'e-choice', 'try' => 1]);
-        self::assertSame('older', $this->save('e-choice', ['options' => ['a']], counter: 2));
-        self::assertSame(['b'], $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.value.options'));
+        self::assertSame('older', $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]], counter: 2));
+        self::assertSame([$this->shown($this->sitting, 'b')], $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.value.options'));
     }
 
     public function testAHintIsShownOnceAskedForAndRemembered(): void
@@ -94,7 +94,7 @@ final class RoutesTest extends ApiCase
         self::assertNull($this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.hint'));
         $this->step('hint', ['entry' => 'e-choice', 'try' => 1]);
         self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'));
-        self::assertSame('kept', $this->save('e-choice', ['options' => ['a']]));
+        self::assertSame('kept', $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]));
         self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'), 'answering does not close it');
     }
 
@@ -113,10 +113,10 @@ final class RoutesTest extends ApiCase
     {
         $handout = $this->begin('Ada Okafor');
         $this->save('e-text', ['text' => 'one']);
-        $this->database->run('UPDATE handout SET visible = false WHERE id = :id', ['id' => $handout]);
+        $this->tables->run('UPDATE handout SET visible = false WHERE id = :id', ['id' => $handout]);
         $this->refused(404, 'PUT', "/me/sittings/$this->sitting/responses", $this->body('e-text', ['text' => 'two'], 1, 2));
-        self::assertSame('{"text": "one"}', $this->database->row('SELECT value FROM response')?->text('value'));
-        $this->database->run('UPDATE handout SET visible = true WHERE id = :id', ['id' => $handout]);
+        self::assertSame('{"text": "one"}', $this->tables->row('SELECT value FROM response')?->text('value'));
+        $this->tables->run('UPDATE handout SET visible = true WHERE id = :id', ['id' => $handout]);
         self::assertSame('kept', $this->save('e-text', ['text' => 'two'], counter: 2));
     }
 
@@ -165,7 +165,7 @@ final class RoutesTest extends ApiCase
 
     private function verdict(): string
     {
-        return $this->database->row("SELECT verdict FROM response WHERE entry = 'e-text'")?->text('verdict') ?? '';
+        return $this->tables->row("SELECT verdict FROM response WHERE entry = 'e-text'")?->text('verdict') ?? '';
     }
 
     /** @return list<array{mixed, mixed}> */

@@ -6,7 +6,8 @@ namespace ChalkLadder\Server\Tests\Sitting;
 
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Server\Sitting\Answer;
-use ChalkLadder\Server\Sitting\SittingStore;
+use ChalkLadder\Server\Sitting\ReadModel\Saving;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Tests\ApiCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -73,7 +74,7 @@ final class SittingTest extends ApiCase
     {
         $handout = $this->world->handOut(['feedback' => 'at once']);
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['b']], 'counter' => 1, 'clientId' => 'x']]]);
+        $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'b')]], 'counter' => 1, 'clientId' => 'x']]]);
         $view = $this->get('POST', "/me/sittings/$id/settle", ['entry' => 'e-choice', 'try' => 1]);
 
         self::assertSame('wrong', $view->text('steps.0.told.verdict'));
@@ -117,12 +118,12 @@ final class SittingTest extends ApiCase
         $handout = $this->world->handOut();
         $ada = $this->world->students['Ada Okafor'];
         $id = $this->as($ada)->get('POST', "/me/handouts/$handout/open")->text('id');
-        $store = self::service(SittingStore::class);
+        $store = self::service(SittingReader::class);
         $before = $store->ofStudent($ada->id, $id);
         $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
         $late = new Answer('e-text', 1, Response::ofText('reef'), 1, false, $before->checking()->outcome('e-text', Response::ofText('reef')));
 
-        self::assertNull($store->writeAll($before, [[$late, 'x']], 'e-text'));
+        self::assertNull(self::service(Saving::class)->all($before, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));
         self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));
         // Through the front door the same answer is kept beside the work.
         self::assertSame('closed', $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'reef'], 'counter' => 1, 'clientId' => 'x']]])->at('kept.0.fate'));
@@ -140,14 +141,14 @@ final class SittingTest extends ApiCase
             $this->refused(400, 'PUT', $path, $body);
         }
         $this->refused(422, 'PUT', $path, ['saves' => array_fill(0, 101, ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'a'], 'counter' => 1, 'clientId' => 'x'])]);
-        self::assertNull($this->database->row('SELECT 1 FROM response'));
+        self::assertNull($this->tables->row('SELECT 1 FROM response'));
     }
 
     public function testClosingHandsInWhatIsThereAndKeepsWhatArrivesLate(): void
     {
         $handout = $this->world->handOut();
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $save = ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => ['a']], 'counter' => 1, 'clientId' => 'x']]];
+        $save = ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'a')]], 'counter' => 1, 'clientId' => 'x']]];
         $this->get('PUT', "/me/sittings/$id/responses", $save);
         self::assertSame(1, $this->as($this->world->teacher)->get('POST', "/handouts/$handout/close")->int('handedIn'));
         $save['saves'][0]['entry'] = 'e-text';

@@ -18,4 +18,16 @@ final class Json
 
         return is_array($value) ? $value : throw new \LogicException('A stored document is not an object or list.');
     }
+
+    /** @return list<string> the strings of a stored list */
+    public static function texts(string $json): array
+    {
+        return array_values(array_filter(self::decode($json), is_string(...)));
+    }
+
+    /** @return list<int|null> the whole numbers of a stored list; null where one is not known */
+    public static function numbers(string $json): array
+    {
+        return array_values(array_map(static fn (mixed $n): ?int => is_int($n) ? $n : null, self::decode($json)));
+    }
 }

@@ -28,7 +28,7 @@ const row = (name: string, change: Partial<Row> = {}): Row => ({
   sittingId: `s-${name}`,
   state: 'open',
   attempt: 1,
-  version: 1,
+  revision: 1,
   at: 'e1',
   cells: {},
   route: ['e1', 'e2'],
@@ -96,14 +96,14 @@ describe('The Lookout', () => {
     expect(stream.url).toBe('/api/handouts/h1/live')
     stream.say({
       kind: 'row',
-      row: row('Cleo', { version: 3, cells: { e1: { code: 'right', try: 1 } }, marks: 1, of: 1, rung: 3 }),
+      row: row('Cleo', { revision: 3, cells: { e1: { code: 'right', try: 1 } }, marks: 1, of: 1, rung: 3 }),
     })
     await waitFor(() => expect(cleo().queryByText('not here')).toBeNull())
     expect(cleo().getByText('1 of 1')).toBeTruthy()
-    stream.say({ kind: 'row', row: row('Cleo', { version: 2, cells: {} }) })
+    stream.say({ kind: 'row', row: row('Cleo', { revision: 2, cells: {} }) })
     stream.say({
       kind: 'row',
-      row: row('Ada', { version: 2, marks: 1, of: 1, cells: { e1: { code: 'right', try: 1 } } }),
+      row: row('Ada', { revision: 2, marks: 1, of: 1, cells: { e1: { code: 'right', try: 1 } } }),
     })
     await waitFor(() => expect(screen.getAllByText('1 of 1')).toHaveLength(2))
   })

@@ -10,7 +10,7 @@ import type { Row } from './rows'
 export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onClose: () => void }) {
   const id = row.sittingId ?? ''
   const work = useQuery({
-    queryKey: ['work', id, row.version],
+    queryKey: ['work', id, row.revision],
     queryFn: () => take(api.GET('/api/sittings/{id}', { params: { path: { id } } })),
     enabled: id !== '',
     placeholderData: (old) => old,

@@ -7,7 +7,7 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   sittingId: 's',
   state: 'open',
   attempt: 1,
-  version: 3,
+  revision: 3,
   at: 'e2',
   cells: { e1: { code: 'right', try: 1 } },
   route: ['e1', 'e2'],
@@ -19,9 +19,9 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
 
 describe('rows', () => {
   it('takes a newer row and leaves an older one', () => {
-    expect(merged([row('a')], row('a', { version: 4, marks: 2 }))[0]?.marks).toBe(2)
-    expect(merged([row('a')], row('a', { version: 2, marks: 2 }))[0]?.marks).toBe(1)
-    expect(merged([row('a', { version: 9 })], row('a', { attempt: 2, version: 1, marks: 0 }))[0]?.marks).toBe(0)
+    expect(merged([row('a')], row('a', { revision: 4, marks: 2 }))[0]?.marks).toBe(2)
+    expect(merged([row('a')], row('a', { revision: 2, marks: 2 }))[0]?.marks).toBe(1)
+    expect(merged([row('a', { revision: 9 })], row('a', { attempt: 2, revision: 1, marks: 0 }))[0]?.marks).toBe(0)
   })
   it('shows where a student is, what was answered, and nothing beyond', () => {
     const one = row('a', { cells: { e1: { code: 'right', try: 1 }, e2: { code: 'blank', try: 1 } } })

@@ -8,7 +8,7 @@ export type Sort = 'name' | 'credit' | 'progress'
 export function merged(rows: Row[], next: Row): Row[] {
   return rows.map((row) =>
     row.studentId === next.studentId &&
-    (next.attempt > row.attempt || (next.attempt === row.attempt && next.version >= row.version))
+    (next.attempt > row.attempt || (next.attempt === row.attempt && next.revision >= row.revision))
       ? next
       : row,
   )

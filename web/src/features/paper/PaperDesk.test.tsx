@@ -34,6 +34,7 @@ const stored = (change: object = {}) =>
     editionId: null,
     edition: null,
     ahead: false,
+    changed: [],
     savedAt: '',
     ...change,
   }) as unknown as Schemas['PaperPaperView']

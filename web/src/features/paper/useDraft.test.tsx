@@ -15,6 +15,7 @@ const stored = (title: string, version: number): Schemas['PaperPaperView'] => ({
   editionId: null,
   edition: null,
   ahead: false,
+  changed: [],
   savedAt: '',
 })
 let draft: ReturnType<typeof useDraft>

@@ -3,7 +3,7 @@ import { percent } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { apart, two } from './figures'
 
-type Student = Schemas['ResultsStudentView']
+type Student = Schemas['ResultsStudentResultView']
 
 /** How each student worked: fast or slow beside the others, thinking or rushing, rightly or wrongly sure. */
 export function Pace({ students }: { students: Student[] }) {

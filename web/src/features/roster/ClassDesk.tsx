@@ -28,13 +28,13 @@ export default function ClassDesk() {
       client.invalidateQueries({ queryKey: ['classes'] }),
     ])
   const print = async () => setSlips(await take(api.POST('/api/classes/{id}/slips', { params: { path: { id } } })))
-  const reset = async (student: Schemas['RosterStudentView']) => {
+  const reset = async (student: Schemas['RosterRosterStudentView']) => {
     const fresh = await take(
       api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }),
     )
     setPin({ name: student.name, pin: fresh.pin })
   }
-  const leave = async (student: Schemas['RosterStudentView']) => {
+  const leave = async (student: Schemas['RosterRosterStudentView']) => {
     const path = { id, student: student.id }
     await take(api.DELETE('/api/classes/{id}/students/{student}', { params: { path } }))
     await refresh()

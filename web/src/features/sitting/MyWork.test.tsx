@@ -7,7 +7,7 @@ import { bodies, Refusal, sent, serve } from '@/testing/server'
 import MyWork from './MyWork'
 import { deviceStore, keyOf } from './store'
 
-const row = (id: string, status: string, change: Partial<Schemas['SittingWorkRowView']> = {}) => ({
+const row = (id: string, status: string, change: Partial<Schemas['SittingOwnWorkRowView']> = {}) => ({
   handoutId: id,
   title: `Work ${id}`,
   status,
@@ -19,7 +19,7 @@ const row = (id: string, status: string, change: Partial<Schemas['SittingWorkRow
   mayOpen: status === 'due' || status === 'open',
   ...change,
 })
-const work = (...handouts: Schemas['SittingWorkRowView'][]) => ({ name: 'Ada Okafor', handouts })
+const work = (...handouts: Schemas['SittingOwnWorkRowView'][]) => ({ name: 'Ada Okafor', handouts })
 const part = async (title: string) =>
   within((await screen.findByRole('heading', { name: title })).parentElement as HTMLElement)
 const open = () => show(<MyWork />, '/my', '/my')

@@ -9,7 +9,7 @@ import { toast } from '@/ui/Toasts'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore } from './store'
 
-type Row = Schemas['SittingWorkRowView']
+type Row = Schemas['SittingOwnWorkRowView']
 const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
   { title: 'To do', holds: (r) => r.mayOpen && (r.status === 'open' || r.status === 'due') },
   { title: 'Later', holds: (r) => r.status === 'scheduled' },

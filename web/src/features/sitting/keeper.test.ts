@@ -5,7 +5,7 @@ import { Keeper, type Line, type Transport } from './keeper'
 import { deviceStore } from './store'
 
 let stores = 0
-const kept = (saves: Schemas['SittingSaveInput'][]): Schemas['SittingSavedView'] => ({
+const kept = (saves: Schemas['SittingSaveInput'][]): Schemas['SittingAnswersSavedView'] => ({
   kept: saves.map((s) => ({ entry: s.entry ?? '', try: s.try ?? 1, counter: s.counter ?? 0, fate: 'kept' })),
   state: 'open',
   at: '',

@@ -4,7 +4,7 @@ import { keyOf, type DeviceStore, type Kept, type Value } from './store'
 export type Line =
   { kind: 'kept'; at: Date | null } | { kind: 'sending' } | { kind: 'device' } | { kind: 'unsafe' } | { kind: 'closed' }
 type Save = Schemas['SittingSaveInput']
-export type Transport = (saves: Save[], at: string | null) => Promise<Schemas['SittingSavedView']>
+export type Transport = (saves: Save[], at: string | null) => Promise<Schemas['SittingAnswersSavedView']>
 
 const SEND_AFTER = 350
 const RETRY_FIRST = 1000

@@ -17,7 +17,7 @@ const answer = (sittingId: string, entry: string, sent: number): Kept => ({
   millis: 900,
   confidence: null,
 })
-const fates = (saves: Schemas['SittingSaveInput'][], fate: string): Schemas['SittingSavedView'] => ({
+const fates = (saves: Schemas['SittingSaveInput'][], fate: string): Schemas['SittingAnswersSavedView'] => ({
   kept: saves.map((s) => ({ entry: s.entry ?? '', try: s.try ?? 1, counter: s.counter ?? 0, fate })),
   state: 'handed in',
   at: '',

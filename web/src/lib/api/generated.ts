@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bank/misconceptions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["bankChangeMisconception"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bank/skills": {
         parameters: {
             query?: never;
@@ -30,6 +46,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["bankAddSkill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bank/skills/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["bankRenameSkill"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -76,7 +108,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["rosterShow"];
-        put?: never;
+        put: operations["rosterRename"];
         post?: never;
         delete?: never;
         options?: never;
@@ -140,7 +172,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        put: operations["rosterRenameStudent"];
         post?: never;
         delete: operations["rosterLeave"];
         options?: never;
@@ -779,7 +811,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["fileShowStudent"];
+        get: operations["studentFileShow"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1140,6 +1172,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookoutReopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trail": {
         parameters: {
             query?: never;
@@ -1164,10 +1212,6 @@ export interface components {
             message: string;
             blocks: boolean;
             where: string;
-        };
-        BankFileView: {
-            id: string;
-            mediaType: string;
         };
         BankItemInput: {
             item?: components["schemas"]["Item"];
@@ -1194,6 +1238,13 @@ export interface components {
             facility: number | null;
             students: number;
         };
+        BankItemSavedView: {
+            id: string;
+            version: number;
+            savedAt: string;
+            item: components["schemas"]["Item"];
+            defects: components["schemas"]["BankDefectView"][];
+        };
         BankItemView: {
             id: string;
             item: components["schemas"]["Item"];
@@ -1216,13 +1267,6 @@ export interface components {
             facility: number | null;
             seconds: number | null;
             lines: components["schemas"]["BankRecordLineView"][];
-        };
-        BankSavedView: {
-            id: string;
-            version: number;
-            savedAt: string;
-            item: components["schemas"]["Item"];
-            defects: components["schemas"]["BankDefectView"][];
         };
         BankTermInput: {
             name?: string;
@@ -1373,7 +1417,7 @@ export interface components {
             sittingId: string | null;
             state: string;
             attempt: number;
-            version: number;
+            revision: number;
             at: string | null;
             cells: {
                 [key: string]: components["schemas"]["LookoutCellView"];
@@ -1382,6 +1426,18 @@ export interface components {
             marks: number;
             of: number;
             rung: number;
+        };
+        LookoutStudentWorkView: {
+            sittingId: string;
+            student: string;
+            state: string;
+            attempt: number;
+            marks: string;
+            of: string;
+            message: string;
+            reply: string | null;
+            answers: components["schemas"]["LookoutWorkAnswerView"][];
+            late: components["schemas"]["LookoutWorkAnswerView"][];
         };
         LookoutWorkAnswerView: {
             entry: string;
@@ -1403,18 +1459,6 @@ export interface components {
             savedAt: string | null;
             seconds: number | null;
             confidence: number | null;
-        };
-        LookoutWorkView: {
-            sittingId: string;
-            student: string;
-            state: string;
-            attempt: number;
-            marks: string;
-            of: string;
-            message: string;
-            reply: string | null;
-            answers: components["schemas"]["LookoutWorkAnswerView"][];
-            late: components["schemas"]["LookoutWorkAnswerView"][];
         };
         MarkingDeskView: {
             handoutId: string;
@@ -1541,6 +1585,14 @@ export interface components {
             waiting: number;
             returned: number;
         };
+        MarkingReplyView: {
+            sittingId: string;
+            handoutId: string;
+            handout: string;
+            student: string;
+            text: string;
+            at: string;
+        };
         MarkingReturnInput: {
             students?: string[] | null;
             message?: string;
@@ -1575,6 +1627,7 @@ export interface components {
             questions: components["schemas"]["MarkingWaitingView"][];
             waiting: number;
             handouts: components["schemas"]["MarkingReadyView"][];
+            replies: components["schemas"]["MarkingReplyView"][];
         };
         MarkingWaitingView: {
             handoutId: string;
@@ -1586,9 +1639,19 @@ export interface components {
             waiting: number;
             answers: number;
         };
+        MediaFileView: {
+            id: string;
+            mediaType: string;
+        };
         PaperAbilityView: {
             students: number;
             share: number;
+        };
+        PaperChangedQuestionView: {
+            entry: string;
+            number: number;
+            title: string;
+            parts: string[];
         };
         PaperLengthView: {
             questions: number;
@@ -1622,6 +1685,7 @@ export interface components {
             editionId: string | null;
             edition: number | null;
             ahead: boolean;
+            changed: components["schemas"]["PaperChangedQuestionView"][];
             savedAt: string;
         };
         PaperProofView: {
@@ -1959,7 +2023,7 @@ export interface components {
             questions: components["schemas"]["ResultsQuestionView"][];
             confusions: components["schemas"]["ResultsConfusionView"][];
             misconceptions: components["schemas"]["ResultsMisconceptionView"][];
-            students: components["schemas"]["ResultsStudentView"][];
+            students: components["schemas"]["ResultsStudentResultView"][];
         };
         ResultsRubricLineView: {
             name: string;
@@ -1998,7 +2062,7 @@ export interface components {
             before: number;
             after: number;
         };
-        ResultsStudentView: {
+        ResultsStudentResultView: {
             studentId: string;
             sittingId: string;
             name: string;
@@ -2031,6 +2095,11 @@ export interface components {
             code: string;
             students: number;
         };
+        RosterJoinInput: {
+            code?: string;
+            name?: string;
+            pin?: string;
+        };
         RosterPinView: {
             pin: string;
         };
@@ -2048,11 +2117,16 @@ export interface components {
             lines: components["schemas"]["RosterRosterLineView"][];
             adds: number;
         };
+        RosterRosterStudentView: {
+            id: string;
+            name: string;
+            joinedAt: string;
+        };
         RosterRosterView: {
             id: string;
             name: string;
             code: string;
-            students: components["schemas"]["RosterStudentView"][];
+            students: components["schemas"]["RosterRosterStudentView"][];
         };
         RosterSlipView: {
             name: string;
@@ -2063,10 +2137,16 @@ export interface components {
             code: string;
             slips: components["schemas"]["RosterSlipView"][];
         };
-        RosterStudentView: {
-            id: string;
+        RosterStudentInput: {
+            name?: string;
+        };
+        RosterStudentSessionView: {
             name: string;
-            joinedAt: string;
+        };
+        SittingAnswersSavedView: {
+            kept: components["schemas"]["SittingKeptView"][];
+            state: string;
+            at: string;
         };
         SittingFaceView: {
             type: string;
@@ -2079,11 +2159,6 @@ export interface components {
             hasHint: boolean;
             asksConfidence: boolean;
         };
-        SittingJoinInput: {
-            code?: string;
-            name?: string;
-            pin?: string;
-        };
         SittingKeptView: {
             entry: string;
             try: number;
@@ -2093,6 +2168,21 @@ export interface components {
         SittingOptionFaceView: {
             id: string;
             text: string;
+        };
+        SittingOwnWorkRowView: {
+            handoutId: string;
+            title: string;
+            status: string;
+            sittingId: string | null;
+            opensAt: string | null;
+            closesAt: string | null;
+            attempt: number;
+            attempts: number;
+            mayOpen: boolean;
+        };
+        SittingOwnWorkView: {
+            name: string;
+            handouts: components["schemas"]["SittingOwnWorkRowView"][];
         };
         SittingPreviewInput: {
             feedback?: string;
@@ -2113,11 +2203,6 @@ export interface components {
             clientId?: string;
             millis?: number | null;
             confidence?: number | null;
-        };
-        SittingSavedView: {
-            kept: components["schemas"]["SittingKeptView"][];
-            state: string;
-            at: string;
         };
         SittingSavesInput: {
             saves?: components["schemas"]["SittingSaveInput"][];
@@ -2170,9 +2255,6 @@ export interface components {
             millis: number;
             confidence: number | null;
         };
-        SittingStudentSessionView: {
-            name: string;
-        };
         SittingToldView: {
             verdict: string;
             feedback: string;
@@ -2184,21 +2266,6 @@ export interface components {
         };
         SittingVisitInput: {
             visit?: number;
-        };
-        SittingWorkRowView: {
-            handoutId: string;
-            title: string;
-            status: string;
-            sittingId: string | null;
-            opensAt: string | null;
-            closesAt: string | null;
-            attempt: number;
-            attempts: number;
-            mayOpen: boolean;
-        };
-        SittingWorkView: {
-            name: string;
-            handouts: components["schemas"]["SittingWorkRowView"][];
         };
         Problem: {
             type: string;
@@ -2443,11 +2510,81 @@ export interface operations {
             };
         };
     };
+    bankChangeMisconception: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankTermInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankTermView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     bankAddSkill: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankTermInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankTermView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankRenameSkill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -2598,6 +2735,41 @@ export interface operations {
             };
         };
     };
+    rosterRename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterClassInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rosterAdd: {
         parameters: {
             query?: never;
@@ -2686,6 +2858,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RosterSlipsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rosterRenameStudent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterStudentInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -2806,7 +3014,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BankFileView"];
+                    "application/json": components["schemas"]["MediaFileView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -3896,7 +4104,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BankSavedView"];
+                    "application/json": components["schemas"]["BankItemSavedView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -3995,7 +4203,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BankSavedView"];
+                    "application/json": components["schemas"]["BankItemSavedView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -4076,7 +4284,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SittingJoinInput"];
+                "application/json": components["schemas"]["RosterJoinInput"];
             };
         };
         responses: {
@@ -4086,7 +4294,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SittingStudentSessionView"];
+                    "application/json": components["schemas"]["RosterStudentSessionView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -4208,7 +4416,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SittingStudentSessionView"];
+                    "application/json": components["schemas"]["RosterStudentSessionView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -4249,7 +4457,7 @@ export interface operations {
             };
         };
     };
-    fileShowStudent: {
+    studentFileShow: {
         parameters: {
             query?: never;
             header?: never;
@@ -4530,7 +4738,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SittingSavedView"];
+                    "application/json": components["schemas"]["SittingAnswersSavedView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -4594,7 +4802,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SittingWorkView"];
+                    "application/json": components["schemas"]["SittingOwnWorkView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -5129,7 +5337,38 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LookoutWorkView"];
+                    "application/json": components["schemas"]["LookoutStudentWorkView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookoutReopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutStudentWorkView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis\Model;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\Question;
+
+/** When answers suffice for a measurement model. */
+final class Enough
+{
+    public const LEAST_STUDENTS = 30;
+    public const LEAST_QUESTIONS = 5;
+    /** Below so many, the errors of slopes are wider than their differences. */
+    public const SLOPES_FROM = 200;
+
+    /** The models take right or wrong: no part credit, and nothing that waits for a marker. */
+    public static function takes(Question $question): bool
+    {
+        foreach ($question->cells as $s => $cell) {
+            $credit = $question->credits[$s];
+            if ($cell === Cell::Waiting || (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param int      $questions that the models take
+     * @param int|null $telling   students with neither all nor nothing right; null while it is not known
+     *
+     * @return string|null why there is no map; null when there is one
+     */
+    public static function missingForMap(int $questions, ?int $telling): ?string
+    {
+        return match (true) {
+            $questions < self::LEAST_QUESTIONS => sprintf('A map needs at least %d questions that are right or wrong as a whole; here there are %d.', self::LEAST_QUESTIONS, $questions),
+            $telling !== null && $telling < self::LEAST_STUDENTS => sprintf('A map needs at least %d students with neither all nor nothing right; here there are %d.', self::LEAST_STUDENTS, $telling),
+            default => null,
+        };
+    }
+
+    public static function forSlopes(int $telling): bool
+    {
+        return $telling >= self::SLOPES_FROM;
+    }
+}

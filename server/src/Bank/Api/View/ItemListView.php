@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank\Api\View;
+
+final readonly class ItemListView
+{
+    /**
+     * @param list<ItemRowView>  $items
+     * @param array<string, int> $types questions by type, over the whole search before the type is picked
+     * @param int                $total how many match; the list holds at most 200 of them
+     */
+    public function __construct(public array $items, public array $types, public int $total)
+    {
+    }
+}

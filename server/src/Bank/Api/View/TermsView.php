@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank\Api\View;
+
+final readonly class TermsView
+{
+    /**
+     * @param list<TermView> $skills
+     * @param list<TermView> $misconceptions
+     * @param list<string>   $units          unit symbols that number questions understand
+     */
+    public function __construct(public array $skills, public array $misconceptions, public array $units)
+    {
+    }
+}

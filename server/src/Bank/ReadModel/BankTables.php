@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank\ReadModel;
+
+/** What the statements of other rooms may know of the bank; each stands where a table stands. */
+final class BankTables
+{
+    /** Questions: id, and the skill each is evidence of. */
+    public const SKILLS_OF_QUESTIONS = '(SELECT id, skill_id FROM item)';
+
+    /** Questions: id, and a hash of all that each says. */
+    public const CONTENTS = '(SELECT id, md5(content::text) AS hash FROM item)';
+
+    /** Misconceptions: id, and what to do next. */
+    public const NEXT_STEPS = '(SELECT id, next_step FROM misconception)';
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank\Repository;
+
+use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Server\Bank\Entity\Question;
+use ChalkLadder\Server\Platform\Storage\Repository;
+
+/** @extends Repository<Question> */
+final readonly class QuestionRepository extends Repository
+{
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, ItemTemplate> by id
+     */
+    public function contents(string $teamId, array $ids): array
+    {
+        $contents = [];
+        foreach ($ids === [] ? [] : $this->entities->getRepository(Question::class)->findBy(['teamId' => $teamId, 'id' => $ids]) as $question) {
+            $contents[$question->id()] = $question->content();
+        }
+
+        return $contents;
+    }
+
+    protected function kind(): string
+    {
+        return Question::class;
+    }
+}

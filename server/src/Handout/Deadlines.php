@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout;
+
+use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
+use ChalkLadder\Server\Handout\Repository\HandoutRepository;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use Symfony\Component\Clock\ClockInterface;
+
+/** At the closing time what is there is handed in: by the clock, and whenever somebody looks before the clock has come round. */
+final readonly class Deadlines
+{
+    public function __construct(
+        private HandoutReader $reader,
+        private HandoutRepository $handouts,
+        private HandsInWork $work,
+        private Transaction $transaction,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @return int how many handouts were closed */
+    public function keep(): int
+    {
+        $closed = 0;
+        foreach ($this->reader->due($this->clock->now()) as ['team' => $team, 'id' => $id]) {
+            $closed += $this->transaction->run(function () use ($team, $id): int {
+                if ($this->handouts->findLocked($team, $id)?->closeByTheClock($this->clock->now()) !== true) {
+                    return 0;
+                }
+                $this->work->handIn($id);
+
+                return 1;
+            });
+        }
+
+        return $closed;
+    }
+}

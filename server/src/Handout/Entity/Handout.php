@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout\Entity;
+
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Server\Handout\Window;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Acted;
+use ChalkLadder\Server\Platform\Storage\Happenings;
+use ChalkLadder\Server\Platform\Storage\Id;
+use ChalkLadder\Server\Platform\Storage\Root;
+use ChalkLadder\Server\Platform\Storage\TeamOwned;
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A paper given to classes and students under stated conditions. */
+#[ORM\Entity]
+#[ORM\Table(name: 'handout')]
+class Handout implements Root, TeamOwned
+{
+    use Happenings;
+
+    #[ORM\Id]
+    #[ORM\Column(type: 'guid')]
+    protected string $id;
+
+    #[ORM\Column(type: 'boolean')]
+    protected bool $visible;
+
+    #[ORM\Column(name: 'opens_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $opensAt;
+
+    #[ORM\Column(name: 'closes_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $closesAt;
+
+    #[ORM\Column(name: 'closed_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $closedAt = null;
+
+    /** @var Collection<int, HandoutClass> */
+    #[ORM\OneToMany(targetEntity: HandoutClass::class, mappedBy: 'handout', cascade: ['persist'])]
+    protected Collection $classes;
+
+    /** @var Collection<int, HandoutStudent> */
+    #[ORM\OneToMany(targetEntity: HandoutStudent::class, mappedBy: 'handout', cascade: ['persist'])]
+    protected Collection $students;
+
+    /**
+     * @param list<string> $classes  ids
+     * @param list<string> $students ids of everybody who is handed it, those of the classes included
+     * @param string|null  $groupId  of a kept grouping, where this is a group's follow-up
+     */
+    public function __construct(
+        #[ORM\Column(name: 'team_id', type: 'guid')]
+        protected string $teamId,
+        #[ORM\Column(name: 'edition_id', type: 'guid')]
+        protected string $editionId,
+        #[ORM\Column(type: 'text')]
+        protected string $title,
+        #[ORM\Column(type: 'conditions')]
+        protected Conditions $conditions,
+        Window $window,
+        array $classes,
+        array $students,
+        #[ORM\Column(name: 'group_id', type: 'guid', nullable: true)]
+        protected ?string $groupId,
+        #[ORM\Column(name: 'request_id', type: 'guid')]
+        protected string $requestId,
+        #[ORM\Column(name: 'made_by', type: 'guid')]
+        protected string $madeBy,
+        #[ORM\Column(name: 'made_at', type: 'moment')]
+        protected \DateTimeImmutable $madeAt,
+    ) {
+        $this->id = Id::fresh();
+        $this->setWindow($window);
+        $this->classes = new ArrayCollection(array_map(fn (string $c): HandoutClass => new HandoutClass($this, $c), $classes));
+        $this->students = new ArrayCollection(array_map(fn (string $s): HandoutStudent => new HandoutStudent($this, $s), $students));
+        $this->note(new Acted($teamId, $madeBy, 'hand out', 'handout', $this->id, ['students' => count($students)]));
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function teamId(): string
+    {
+        return $this->teamId;
+    }
+
+    public function window(): Window
+    {
+        return new Window($this->visible, $this->opensAt, $this->closesAt, $this->closedAt);
+    }
+
+    /** Other times, or out of sight and back. A closed handout is opened again first. */
+    public function reschedule(Window $window, string $by): void
+    {
+        if ($this->closedAt !== null && $window->closesAt?->getTimestamp() !== $this->closesAt?->getTimestamp()) {
+            throw Problem::conflict('This handout is closed.', 'Open it again, then set its times.');
+        }
+        $this->setWindow($window);
+        $this->note(new Acted($this->teamId, $by, 'change', 'handout', $this->id, ['visible' => $window->visible]));
+    }
+
+    /** False when it was closed already. */
+    public function close(string $by, \DateTimeImmutable $at): bool
+    {
+        if ($this->closedAt !== null) {
+            return false;
+        }
+        $this->closedAt = $at;
+        $this->note(new Acted($this->teamId, $by, 'close', 'handout', $this->id));
+
+        return true;
+    }
+
+    /** The closing time is over; nobody has to do anything for it. */
+    public function closeByTheClock(\DateTimeImmutable $now): bool
+    {
+        if (!$this->window()->isDueAt($now)) {
+            return false;
+        }
+        $this->closedAt = $this->closesAt;
+
+        return true;
+    }
+
+    public function reopen(string $by, \DateTimeImmutable $now): void
+    {
+        if (!$this->window()->isClosedAt($now)) {
+            throw Problem::conflict('This handout is open.', 'Nothing was altered.');
+        }
+        $this->closedAt = null;
+        $this->closesAt = $this->closesAt !== null && $this->closesAt <= $now ? null : $this->closesAt;
+        $this->note(new Acted($this->teamId, $by, 'reopen', 'handout', $this->id));
+    }
+
+    private function setWindow(Window $window): void
+    {
+        if ($window->opensAt !== null && $window->closesAt !== null && $window->closesAt <= $window->opensAt) {
+            throw Problem::invalid(['closesAt' => 'It must close after it opens.']);
+        }
+        $this->visible = $window->visible;
+        $this->opensAt = $window->opensAt;
+        $this->closesAt = $window->closesAt;
+    }
+}

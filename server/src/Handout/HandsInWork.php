@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout;
+
+/** What becomes of work when its handout closes or is opened again, within the same act; done by the room of sittings. */
+interface HandsInWork
+{
+    /** Hands in what is there of everybody who is still at it. */
+    public function handIn(string $handoutId): void;
+
+    /** Gives work back to those from whom closing took it. */
+    public function giveBack(string $handoutId): void;
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout\Repository;
+
+use ChalkLadder\Server\Handout\Entity\Handout;
+use ChalkLadder\Server\Platform\Storage\Repository;
+
+/** @extends Repository<Handout> */
+final readonly class HandoutRepository extends Repository
+{
+    protected function kind(): string
+    {
+        return Handout::class;
+    }
+}

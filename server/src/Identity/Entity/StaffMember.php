@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity\Entity;
+
+use ChalkLadder\Server\Identity\Role;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Storage\Happenings;
+use ChalkLadder\Server\Platform\Storage\Id;
+use ChalkLadder\Server\Platform\Storage\Root;
+use ChalkLadder\Server\Platform\Storage\TeamOwned;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A lead, teacher or marker, as an account. */
+#[ORM\Entity]
+#[ORM\Table(name: 'staff')]
+class StaffMember implements Root, TeamOwned
+{
+    use Happenings;
+
+    #[ORM\Id]
+    #[ORM\Column(type: 'guid')]
+    protected string $id;
+
+    #[ORM\Column(name: 'password_hash', type: 'text')]
+    protected string $passwordHash = '';
+
+    public function __construct(
+        #[ORM\Column(name: 'team_id', type: 'guid')]
+        protected string $teamId,
+        #[ORM\Column(type: 'text')]
+        protected string $email,
+        #[ORM\Column(type: 'text')]
+        protected string $name,
+        #[ORM\Column(type: 'text', enumType: Role::class)]
+        protected Role $role,
+    ) {
+        $this->id = Id::fresh();
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function teamId(): string
+    {
+        return $this->teamId;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    /** The account as the framework's security knows it. */
+    public function user(): StaffUser
+    {
+        return new StaffUser($this->id, $this->teamId, $this->name, $this->role, $this->passwordHash);
+    }
+
+    public function setPassword(string $hash): void
+    {
+        $this->passwordHash = $hash;
+    }
+}

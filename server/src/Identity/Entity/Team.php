@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity\Entity;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Analysis\Rungs;
+use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Server\Platform\Storage\Happenings;
+use ChalkLadder\Server\Platform\Storage\Id;
+use ChalkLadder\Server\Platform\Storage\Root;
+use Doctrine\ORM\Mapping as ORM;
+
+/** The teachers of one department, and what is theirs to set. */
+#[ORM\Entity]
+#[ORM\Table(name: 'team')]
+class Team implements Root
+{
+    use Happenings;
+
+    #[ORM\Id]
+    #[ORM\Column(type: 'guid')]
+    protected string $id;
+
+    #[ORM\Column(name: 'mark_step', type: 'exact')]
+    protected BigRational $markStep;
+
+    #[ORM\Column(type: 'rungs')]
+    protected Rungs $rungs;
+
+    public function __construct(
+        #[ORM\Column(type: 'text')]
+        protected string $name,
+        #[ORM\Column(name: 'number_style', type: 'text', enumType: Style::class)]
+        protected Style $numberStyle = Style::Point,
+    ) {
+        $this->id = Id::fresh();
+        $this->markStep = BigRational::of('1/2');
+        $this->rungs = new Rungs();
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    /** The smallest mark. */
+    public function markStep(): BigRational
+    {
+        return $this->markStep;
+    }
+
+    public function rungs(): Rungs
+    {
+        return $this->rungs;
+    }
+
+    public function numberStyle(): Style
+    {
+        return $this->numberStyle;
+    }
+}

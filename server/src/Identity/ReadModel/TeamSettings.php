@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity\ReadModel;
+
+/** What other rooms' statements need of a team. */
+final class TeamSettings
+{
+    /** The team's smallest mark; `%s` is the column with the team's id. */
+    private const MARK_STEP = '(SELECT mark_step FROM team WHERE id = %s)';
+
+    public static function markStep(string $column): string
+    {
+        return sprintf(self::MARK_STEP, $column);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity;
+
+use ChalkLadder\Server\Identity\Entity\Session;
+use ChalkLadder\Server\Identity\ReadModel\SignedIn;
+use ChalkLadder\Server\Platform\Storage\Moment;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Cookie;
+use Symfony\Component\HttpFoundation\Request;
+
+/** Sessions: 256 random bits in an HttpOnly cookie; the database keeps their hash alone. */
+final readonly class Sessions
+{
+    public const STAFF_COOKIE = 'chalk_staff';
+    public const STUDENT_COOKIE = 'chalk_student';
+    /** Days from signing in, and days without a request, after which a session ends. */
+    private const STAFF_DAYS = 14;
+    private const STAFF_IDLE = 7;
+    private const STUDENT_DAYS = 60;
+    private const STUDENT_IDLE = 30;
+
+    public function __construct(private EntityManagerInterface $entities, private SignedIn $signedIn, private ClockInterface $clock)
+    {
+    }
+
+    public function openForStaff(StaffUser $user, Request $request): Cookie
+    {
+        return $this->open($user->teamId, $user->id, null, $request);
+    }
+
+    public function openForStudent(string $teamId, string $studentId, Request $request): Cookie
+    {
+        return $this->open($teamId, null, $studentId, $request);
+    }
+
+    public function close(string $token): void
+    {
+        $this->signedIn->end(self::hash($token));
+        $this->signedIn->forgetOld(Moment::stored($this->clock->now()));
+    }
+
+    public function closeAllOfStudent(string $studentId): void
+    {
+        $this->signedIn->endAllOfStudent($studentId);
+    }
+
+    public function staff(string $token): ?StaffUser
+    {
+        return $this->holder($token, self::STAFF_IDLE, $this->signedIn->staff(...));
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(array{hash: string, now: string, idle: string}): (array{T, bool}|null) $find with the parameters of {@see SignedIn::HOLDS}
+     *
+     * @return T|null
+     */
+    public function student(string $token, \Closure $find): mixed
+    {
+        return $this->holder($token, self::STUDENT_IDLE, $find);
+    }
+
+    public static function endedCookie(string $name): Cookie
+    {
+        return self::cookie($name, '', new \DateTimeImmutable('-1 day'), false);
+    }
+
+    /**
+     * Most requests write nothing: that a session is in use is noted every ten minutes.
+     *
+     * @template T
+     *
+     * @param \Closure(array{hash: string, now: string, idle: string}): (array{T, bool}|null) $find
+     *
+     * @return T|null
+     */
+    private function holder(string $token, int $idleDays, \Closure $find): mixed
+    {
+        $now = $this->clock->now();
+        $asked = ['hash' => self::hash($token), 'now' => Moment::stored($now), 'idle' => Moment::stored($now->modify("-$idleDays days"))];
+        [$user, $stale] = $find($asked) ?? [null, false];
+        if ($stale) {
+            $this->signedIn->see($asked['hash'], $asked['now']);
+        }
+
+        return $user;
+    }
+
+    private function open(string $teamId, ?string $staffId, ?string $studentId, Request $request): Cookie
+    {
+        $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
+        $now = $this->clock->now();
+        $until = $now->modify('+'.($staffId !== null ? self::STAFF_DAYS : self::STUDENT_DAYS).' days');
+        $this->entities->persist(new Session(self::hash($token), $teamId, $staffId, $studentId, mb_substr((string) $request->headers->get('User-Agent'), 0, 300), $now, $until));
+        $this->entities->flush();
+
+        return self::cookie($staffId !== null ? self::STAFF_COOKIE : self::STUDENT_COOKIE, $token, $until, $request->isSecure());
+    }
+
+    private static function hash(string $token): string
+    {
+        return hash('sha256', $token);
+    }
+
+    private static function cookie(string $name, string $value, \DateTimeImmutable $until, bool $secure): Cookie
+    {
+        return Cookie::create($name, $value, $until, '/api', null, $secure, true, false, Cookie::SAMESITE_LAX);
+    }
+}

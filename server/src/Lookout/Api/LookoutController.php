@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api;
+
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Lookout\Api\View\LookoutView;
+use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
+use ChalkLadder\Server\Lookout\Snapshots;
+use ChalkLadder\Server\Lookout\StudentWork;
+use ChalkLadder\Server\Platform\Http\Returns;
+use ChalkLadder\Server\Platform\Live\Push;
+use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Work;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[Route(requirements: ['id' => Requirement::UUID])]
+final readonly class LookoutController
+{
+    public function __construct(private Snapshots $snapshots, private StudentWork $work, private Work $sittings, private Handouts $handouts, private SittingReader $reader)
+    {
+    }
+
+    #[Route('/handouts/{id}/lookout', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function snapshot(#[CurrentUser] StaffUser $who, string $id): LookoutView
+    {
+        return $this->snapshots->take($who->teamId, $id);
+    }
+
+    #[Route('/sittings/{id}', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function work(#[CurrentUser] StaffUser $who, string $id): StudentWorkView
+    {
+        return $this->work->show($who->teamId, $id);
+    }
+
+    /** Opens one piece of handed-in work again. */
+    #[Route('/sittings/{id}/reopen', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function reopen(#[CurrentUser] StaffUser $who, string $id): StudentWorkView
+    {
+        $this->sittings->reopen($who->teamId, $id);
+
+        return $this->work->show($who->teamId, $id);
+    }
+
+    /** An event stream: authorised here, then held by nginx, so that no PHP worker waits on it. */
+    #[Route('/handouts/{id}/live', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    #[Returns('file')]
+    public function live(#[CurrentUser] StaffUser $who, string $id): Response
+    {
+        $this->handouts->find($who->teamId, $id);
+
+        return self::subscribe(Push::teachers($id));
+    }
+
+    #[Route('/me/sittings/{id}/live', methods: ['GET'])]
+    #[IsGranted('ROLE_STUDENT')]
+    #[Returns('file')]
+    public function liveStudent(#[CurrentUser] StudentUser $who, string $id): Response
+    {
+        return self::subscribe(Push::students($this->reader->ofStudent($who->id, $id)->handoutId));
+    }
+
+    private static function subscribe(string $channel): Response
+    {
+        return new Response('', 200, ['X-Accel-Redirect' => '/internal/live/'.$channel, 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);
+    }
+}

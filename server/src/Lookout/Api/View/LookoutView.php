@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api\View;
+
+use ChalkLadder\Server\Handout\Api\View\HandoutView;
+
+final readonly class LookoutView
+{
+    /**
+     * @param list<ColumnView> $columns
+     * @param list<RowView>    $rows    by name
+     * @param list<string>     $rungs   the team's names of its levels, the lowest first
+     */
+    public function __construct(public HandoutView $handout, public array $columns, public array $rows, public array $rungs)
+    {
+    }
+}

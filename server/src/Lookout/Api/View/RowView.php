@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api\View;
+
+/** One student in the Lookout: whose newest attempt this is, where they are, how their answers stand. */
+final readonly class RowView
+{
+    /**
+     * @param array<string, CellView> $cells  by entry id, the latest try each
+     * @param string                  $state  expected, open, handed in, marked, returned
+     * @param list<string>            $route  entries that the student has been led to
+     */
+    public function __construct(
+        public string $studentId,
+        public string $name,
+        public ?string $sittingId,
+        public string $state,
+        public int $attempt,
+        public int $revision,
+        public ?string $at,
+        public array $cells,
+        public array $route,
+        public float $marks,
+        public float $of,
+        public int $rung,
+    ) {
+    }
+}

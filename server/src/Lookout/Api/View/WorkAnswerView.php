@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api\View;
+
+/** One answer of a student's work, as a teacher reads it. */
+final readonly class WorkAnswerView
+{
+    /**
+     * @param list<string> $misconceptions names
+     * @param float|null   $seconds        how long the question was in front of the student
+     * @param int|null     $confidence     1 guessing, 2 fairly sure, 3 sure
+     */
+    public function __construct(
+        public string $entry,
+        public int $try,
+        public int $number,
+        public string $title,
+        public string $prompt,
+        public string $type,
+        public string $given,
+        public string $readAs,
+        public string $verdict,
+        public ?string $credit,
+        public string $points,
+        public string $key,
+        public string $comment,
+        public bool $byHand,
+        public int $markVersion,
+        public array $misconceptions,
+        public ?string $savedAt,
+        public ?float $seconds,
+        public ?int $confidence,
+    ) {
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\ReadModel;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Analysis\Rungs;
+use ChalkLadder\Core\Item\Verdict;
+use ChalkLadder\Core\Marking\Score;
+use ChalkLadder\Server\Handout\HandedOut;
+use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
+use ChalkLadder\Server\Lookout\Api\View\CellView;
+use ChalkLadder\Server\Lookout\Api\View\RowView;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Roster\ReadModel\RosterTables;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
+
+/**
+ * A student each, with their newest attempt: what the Lookout shows.
+ *
+ * @phpstan-type Row array{student_id: string, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
+ */
+final readonly class LookoutRows extends ReadModel
+{
+    private const ROWS = "SELECT hs.student_id, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state, coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
+            (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.", r.hand_credit IS NOT NULL) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r WHERE r.sitting_id = s.id AND r.counter > 0) AS answers
+        FROM '.HandoutTables::STUDENTS.' hs JOIN '.RosterTables::STUDENTS.' st ON st.id = hs.student_id
+        LEFT JOIN LATERAL (SELECT * FROM '.SittingTables::SITTINGS.' x WHERE x.handout_id = hs.handout_id AND x.student_id = hs.student_id ORDER BY x.attempt DESC LIMIT 1) s ON true
+        WHERE hs.handout_id = :handout';
+
+    /** @return list<RowView> by name */
+    public function all(HandedOut $handout, Rungs $rungs): array
+    {
+        /** @var list<Row> $rows */
+        $rows = $this->rows(self::ROWS.' ORDER BY st.name_folded, st.id', ['handout' => $handout->id]);
+
+        return array_map(static fn (array $r): RowView => self::view($handout, $rungs, $r), $rows);
+    }
+
+    public function one(HandedOut $handout, Rungs $rungs, string $sittingId): ?RowView
+    {
+        /** @var Row|null $row */
+        $row = $this->row(self::ROWS.' AND s.id = :sitting', ['handout' => $handout->id, 'sitting' => $sittingId]);
+
+        return $row === null ? null : self::view($handout, $rungs, $row);
+    }
+
+    public function team(string $handoutId): ?string
+    {
+        return $this->texts('SELECT team_id FROM '.HandoutTables::HANDOUTS.' h WHERE id = :id', ['id' => $handoutId])[0] ?? null;
+    }
+
+    /** @param Row $r */
+    private static function view(HandedOut $handout, Rungs $rungs, array $r): RowView
+    {
+        $cells = $credits = [];
+        /** @var list<array{string, int, string, string|null, bool}> $answers as the query builds them */
+        $answers = Json::decode($r['answers']);
+        foreach ($answers as [$entry, $try, $verdict, $credit, $byHand]) {
+            $value = $credit === null ? null : BigRational::of($credit);
+            $credits[$entry][$try] = $value;
+            $cells[$entry][$try] = match (true) {
+                $value === null => 'waits',
+                $verdict === Verdict::None->value && !$byHand => 'blank',
+                default => Verdict::ofCredit($value)->value,
+            };
+        }
+        $marks = $possible = 0.0;
+        $shown = $route = [];
+        if ($r['walk'] !== null) {
+            $way = SittingReader::walk($r['walk']);
+            $score = Score::of($handout->edition->paper(), $way, $credits, $handout->markStep);
+            $marks = $score->total->toFloat();
+            foreach ($way->steps($handout->edition->paper()) as ['entry' => $entry]) {
+                $tries = $cells[$entry] ?? [];
+                // What a cell shows is the try that counts; the latest while none is marked.
+                $try = $score->counting[$entry] ?? array_key_last($tries);
+                if (!isset($route[$entry]) && $try !== null) {
+                    $shown[$entry] = new CellView($tries[$try], $try);
+                    // Live, a student is measured by what they have answered, not by what is still ahead.
+                    $possible += $tries[$try] === 'waits' ? 0.0 : $handout->edition->points($entry)->toFloat();
+                }
+                $route[$entry] = $entry;
+            }
+        }
+
+        return new RowView(
+            $r['student_id'],
+            $r['name'],
+            $r['sitting_id'],
+            $r['state'],
+            $r['attempt'],
+            $r['revision'],
+            $r['at_entry'],
+            $shown,
+            array_values($route),
+            $marks,
+            $possible,
+            $possible > 0.0 ? $rungs->reached($marks / $possible) : 0,
+        );
+    }
+}

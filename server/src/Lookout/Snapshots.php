@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout;
+
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Lookout\Api\View\ColumnView;
+use ChalkLadder\Server\Lookout\Api\View\LookoutView;
+use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
+
+/** The whole picture of a running handout, as it is when somebody asks. */
+final readonly class Snapshots
+{
+    public function __construct(private Handouts $handouts, private LookoutRows $rows, private Teams $teams)
+    {
+    }
+
+    public function take(string $teamId, string $handoutId): LookoutView
+    {
+        $view = $this->handouts->show($teamId, $handoutId);
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $edition = $handout->edition;
+        $rungs = $this->teams->rungs($teamId);
+        $numbers = $edition->numbers();
+        $columns = [];
+        foreach ($edition->paper()->sections as $section) {
+            foreach ($section->questions() as $entry) {
+                $type = $edition->item($entry->id)?->type()->value ?? '';
+                $columns[] = new ColumnView($entry->id, $numbers[$entry->id], $edition->title($entry->id), $section->title, $entry->points->toFloat(), $type);
+            }
+        }
+
+        return new LookoutView($view, $columns, $this->rows->all($handout, $rungs), array_column($rungs->bands, 'name'));
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout;
+
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
+use ChalkLadder\Server\Lookout\Api\View\WorkAnswerView;
+use ChalkLadder\Server\Roster\Students;
+use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Sittings;
+use ChalkLadder\Server\Sitting\Words;
+
+/** One student's work, as a teacher reads it. */
+final readonly class StudentWork
+{
+    public function __construct(private SittingReader $sittings, private Students $students, private Terms $terms)
+    {
+    }
+
+    public function show(string $teamId, string $sittingId): StudentWorkView
+    {
+        $sitting = $this->sittings->ofTeam($teamId, $sittingId);
+        $names = $this->terms->misconceptionNames($teamId);
+        $numbers = $sitting->edition->numbers();
+        $all = $this->sittings->answers($sitting);
+        $byStep = [];
+        foreach ($all as $answer) {
+            $byStep[$answer->entry][$answer->try] = $answer;
+        }
+        $score = Sittings::score($sitting, $all);
+        $answers = $late = [];
+        $view = static fn (Item $item, string $entry, int $try, ?Answer $answer): WorkAnswerView => self::answer($item, $entry, $try, $numbers[$entry], $sitting->edition->title($entry), $answer, $names);
+        foreach ($sitting->walk->steps($sitting->edition->paper()) as ['entry' => $entry, 'try' => $try]) {
+            $item = $sitting->own($entry)?->item;
+            if ($item !== null) {
+                $answers[] = $view($item, $entry, $try, $byStep[$entry][$try] ?? null);
+            }
+        }
+        foreach ($this->sittings->late($sitting) as $answer) {
+            $item = $sitting->own($answer->entry)?->item;
+            if ($item !== null) {
+                $late[] = $view($item, $answer->entry, $answer->try, $answer);
+            }
+        }
+
+        return new StudentWorkView(
+            $sittingId,
+            $this->students->name($teamId, $sitting->studentId),
+            $sitting->state->value,
+            $sitting->attempt,
+            NumberText::write($score->total),
+            NumberText::write($score->possible),
+            $sitting->message,
+            $sitting->reply,
+            $answers,
+            $late,
+        );
+    }
+
+    /** @param array<string, string> $names of misconceptions */
+    private static function answer(Item $item, string $entry, int $try, int $number, string $title, ?Answer $answer, array $names): WorkAnswerView
+    {
+        $credit = $answer?->credit();
+        $byRubric = $item->rule instanceof OpenRule && $answer?->handLevels !== null ? $item->rule->misconceptionsOf($answer->handLevels) : null;
+
+        return new WorkAnswerView(
+            $entry,
+            $try,
+            $number,
+            $title,
+            $item->prompt,
+            $item->type()->value,
+            $answer === null ? '' : Words::given($item, $answer->response),
+            $answer->outcome->readAs ?? '',
+            $answer?->verdict()->value ?? 'none',
+            $credit === null ? null : (string) $credit,
+            NumberText::write($item->points),
+            Words::plain(Words::key($item)),
+            $answer->comment ?? '',
+            $answer?->handCredit !== null,
+            $answer->markVersion ?? 0,
+            array_map(static fn (string $id): string => $names[$id] ?? '', $byRubric ?? $answer->outcome->misconceptions ?? []),
+            $answer === null || $answer->savedAt === '' ? null : $answer->savedAt,
+            $answer?->millis === null ? null : $answer->millis / 1000,
+            $answer?->confidence,
+        );
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking\Api\Input;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+final readonly class TakeBackInput
+{
+    /** @param list<string>|null $students ids; null for all whose work is with them */
+    public function __construct(
+        #[Assert\All([new Assert\Uuid()])]
+        #[Assert\Count(max: 500)]
+        public ?array $students = null,
+    ) {
+    }
+}

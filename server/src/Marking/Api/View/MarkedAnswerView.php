@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking\Api\View;
+
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
+/** One answer on the marking desk. */
+final readonly class MarkedAnswerView
+{
+    /**
+     * @param array<string, mixed> $response
+     * @param list<int|null>|null  $levels   index of the level for each criterion
+     * @param list<MarkEventView>  $history  the latest first
+     */
+    public function __construct(
+        public string $sittingId,
+        public int $try,
+        public string $student,
+        public string $given,
+        #[Shape('Response')]
+        public array $response,
+        public string $readAs,
+        public string $verdict,
+        public ?string $credit,
+        public bool $byHand,
+        public ?array $levels,
+        public string $comment,
+        public int $markVersion,
+        public bool $returned,
+        public array $history,
+    ) {
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Marking;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\OwnItem;
+use ChalkLadder\Core\Marking\Given;
+use ChalkLadder\Core\Marking\Marks;
+use ChalkLadder\Core\Marking\Remark;
+use ChalkLadder\Core\Sitting\Checking;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Marking\Api\View\EffectView;
+use ChalkLadder\Server\Paper\PublishedPaper;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Sitting\ReadModel\GivenAnswer;
+use ChalkLadder\Server\Sitting\ReadModel\Remarking;
+use ChalkLadder\Server\Sitting\Words;
+
+/** Who gains and who loses by another key. Nothing is changed by asking. */
+final readonly class KeyEffects
+{
+    public function __construct(private Remarking $remarking)
+    {
+    }
+
+    /**
+     * @param ItemTemplate $after the question with the other key
+     * @param BigRational  $step  the team's smallest mark
+     * @param bool         $hold  whether the answers are to stay as they are until the act ends
+     */
+    public function of(PublishedPaper $edition, string $entry, ItemTemplate $after, BigRational $step, bool $hold): KeyEffect
+    {
+        $item = $edition->item($entry) ?? throw Problem::notFound('The question');
+        $answers = $this->remarking->answers($edition->id, $entry, $hold);
+        // Where numbers are a student's own, or a check looks back, like answers may be worth different credit.
+        $each = $after->hasVariables() || $item->looksBackTo() !== [];
+        $given = array_map(static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId : ''), $answers);
+        $check = $each ? $this->checkEach($edition, $entry, $item, $after, $answers) : static fn (Given $g, bool $new): Outcome => ($new ? $after->sample() : $item)->check($g->response);
+        $changes = Remark::changes($given, static fn (Given $g): Outcome => $check($g, false), static fn (Given $g): Outcome => $check($g, true));
+        $gains = $loses = $altered = $marked = $known = [];
+        $same = $byHand = $returned = 0;
+        foreach ($changes as $i => $change) {
+            $answer = $answers[$i];
+            if ($change->altersAnything()) {
+                $altered[] = [$answer, $change];
+            }
+            if ($change->keptByHand) {
+                ++$byHand;
+                continue;
+            }
+            if (!$change->altersCredit()) {
+                ++$same;
+                continue;
+            }
+            $marked[] = [$answer, $change];
+            // Like answers share their outcomes, so what a change is worth is reckoned once for all of them.
+            [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try] ??= [
+                self::marks($edition, $item, $change->before, $answer->try, $step),
+                self::marks($edition, $item, $change->after, $answer->try, $step),
+                Words::given($each ? $edition->own($entry, $answer->seed)->item ?? $item : $item, $answer->response),
+            ];
+            $effect = new EffectView($answer->student, $words, NumberText::write($before), NumberText::write($now));
+            if ($now->isGreaterThan($before)) {
+                $gains[] = $effect;
+            } else {
+                $loses[] = $effect;
+            }
+            $returned += $answer->isReturned ? 1 : 0;
+        }
+
+        return new KeyEffect($gains, $loses, $same, $byHand, $returned, $altered, $marked);
+    }
+
+    /**
+     * @param list<GivenAnswer> $answers
+     *
+     * @return \Closure(Given, bool): Outcome under the old key, or the new one
+     */
+    private function checkEach(PublishedPaper $edition, string $entry, Item $item, ItemTemplate $after, array $answers): \Closure
+    {
+        $beside = $item->looksBackTo() === [] ? [] : $this->remarking->everything($edition->id);
+        $seeds = [];
+        foreach ($answers as $answer) {
+            $seeds[$answer->sittingId] = $answer->seed;
+        }
+
+        return static function (Given $one, bool $new) use ($edition, $entry, $after, $seeds, $beside): Outcome {
+            $seed = $seeds[$one->case] ?? '';
+            $own = static fn (string $id): ?OwnItem => $id === $entry && $new ? $after->with($edition->own($id, $seed)->numbers ?? []) : $edition->own($id, $seed);
+
+            return (new Checking($edition->paper(), $own, $beside[$one->case] ?? []))->outcome($entry, $one->response);
+        };
+    }
+
+    private static function marks(PublishedPaper $edition, Item $item, Outcome $outcome, int $try, BigRational $step): BigRational
+    {
+        return Marks::of(Walk::bestCredit($edition->paper(), [$try => $outcome->credit ?? BigRational::zero()]), $item->points, $step);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Paper\Api;
+
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
+use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
+use ChalkLadder\Server\Paper\Api\View\PaperListView;
+use ChalkLadder\Server\Paper\Api\View\PaperView;
+use ChalkLadder\Server\Paper\Api\View\RehearsalView;
+use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Paper\Rehearsals;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[IsGranted('ROLE_TEACHER')]
+final readonly class PaperController
+{
+    public function __construct(private Papers $papers, private Rehearsals $rehearsals)
+    {
+    }
+
+    #[Route('/papers', methods: ['GET'])]
+    public function list(#[CurrentUser] StaffUser $who): PaperListView
+    {
+        return $this->papers->list($who->teamId);
+    }
+
+    #[Route('/papers', methods: ['POST'])]
+    public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] PaperInput $input): PaperView
+    {
+        return $this->papers->create($who, $input);
+    }
+
+    #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function show(#[CurrentUser] StaffUser $who, string $id): PaperView
+    {
+        return $this->papers->show($who->teamId, $id);
+    }
+
+    #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
+    public function save(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PaperInput $input): PaperView
+    {
+        return $this->papers->save($who, $id, $input);
+    }
+
+    #[Route('/papers/{id}/publish', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function publish(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PublishInput $input): PaperView
+    {
+        return $this->papers->publish($who, $id, $input);
+    }
+
+    #[Route('/papers/{id}/rehearsal', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function rehearse(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RehearsalInput $input): RehearsalView
+    {
+        return $this->rehearsals->of($who->teamId, $id, $input);
+    }
+
+    #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['DELETE'])]
+    public function archive(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->papers->archive($who, $id);
+    }
+
+    #[Route('/papers/{id}/restore', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function restore(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->papers->restore($who, $id);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Paper\Api\View;
+
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Server\Bank\Api\View\DefectView;
+
+/** What the proof says of a draft: defects, and the range of points and lengths over all routes. */
+final readonly class ProofView
+{
+    /** @param list<DefectView> $defects */
+    public function __construct(
+        public array $defects,
+        public bool $mayPublish,
+        public string $leastPoints,
+        public string $mostPoints,
+        public int $leastQuestions,
+        public int $mostQuestions,
+    ) {
+    }
+
+    public static function of(PaperProof $proof): self
+    {
+        return new self(
+            array_map(static fn (Defect $d): DefectView => DefectView::of($d), $proof->defects),
+            $proof->mayPublish(),
+            NumberText::write($proof->points[0]),
+            NumberText::write($proof->points[1]),
+            $proof->length[0],
+            $proof->length[1],
+        );
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Results;
+
+/** One student's answer to one question in one attempt, over its tries. */
+final readonly class CountedAnswer
+{
+    /**
+     * The first try says what a student thought; later ones only add to the credit.
+     *
+     * @param array<int, float|null> $credits        by try; null waits for a marker
+     * @param list<string>           $options        picked at the first try
+     * @param list<string>           $misconceptions shown at the first try
+     */
+    public function __construct(
+        public array $credits,
+        public array $options,
+        public string $readAs,
+        public string $verdict,
+        public string $line,
+        public array $misconceptions,
+        public ?int $millis,
+        public ?int $confidence,
+    ) {
+    }
+}

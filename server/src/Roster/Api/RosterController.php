@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster\Api;
+
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Api\Input\StudentInput;
+use ChalkLadder\Server\Roster\Api\View\ClassListView;
+use ChalkLadder\Server\Roster\Api\View\PinView;
+use ChalkLadder\Server\Roster\Api\View\RosterPreviewView;
+use ChalkLadder\Server\Roster\Api\View\RosterView;
+use ChalkLadder\Server\Roster\Api\View\SlipsView;
+use ChalkLadder\Server\Roster\Rosters;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[IsGranted('ROLE_TEACHER')]
+#[Route('/classes', requirements: ['id' => Requirement::UUID, 'student' => Requirement::UUID])]
+final readonly class RosterController
+{
+    public function __construct(private Rosters $rosters)
+    {
+    }
+
+    #[Route('', methods: ['GET'])]
+    public function list(#[CurrentUser] StaffUser $who): ClassListView
+    {
+        return $this->rosters->list($who->teamId);
+    }
+
+    #[Route('', methods: ['POST'])]
+    public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ClassInput $input): RosterView
+    {
+        return $this->rosters->create($who, $input);
+    }
+
+    #[Route('/{id}', methods: ['GET'])]
+    public function show(#[CurrentUser] StaffUser $who, string $id): RosterView
+    {
+        return $this->rosters->show($who->teamId, $id);
+    }
+
+    #[Route('/{id}', methods: ['PUT'])]
+    public function rename(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] ClassInput $input): RosterView
+    {
+        return $this->rosters->rename($who, $id, $input);
+    }
+
+    #[Route('/{id}/students/{student}', methods: ['PUT'])]
+    public function renameStudent(#[CurrentUser] StaffUser $who, string $id, string $student, #[MapRequestPayload] StudentInput $input): RosterView
+    {
+        return $this->rosters->renameStudent($who, $id, $student, $input);
+    }
+
+    #[Route('/{id}/roster/preview', methods: ['POST'])]
+    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterPreviewView
+    {
+        return $this->rosters->preview($who->teamId, $id, $input);
+    }
+
+    #[Route('/{id}/roster', methods: ['POST'])]
+    public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterView
+    {
+        return $this->rosters->add($who, $id, $input);
+    }
+
+    #[Route('/{id}/slips', methods: ['POST'])]
+    public function slips(#[CurrentUser] StaffUser $who, string $id): SlipsView
+    {
+        return $this->rosters->slips($who, $id);
+    }
+
+    #[Route('/{id}/students/{student}/pin', methods: ['POST'])]
+    public function resetPin(#[CurrentUser] StaffUser $who, string $id, string $student): PinView
+    {
+        return $this->rosters->resetPin($who, $id, $student);
+    }
+
+    #[Route('/{id}/students/{student}', methods: ['DELETE'])]
+    public function leave(#[CurrentUser] StaffUser $who, string $id, string $student): void
+    {
+        $this->rosters->leave($who, $id, $student);
+    }
+
+    #[Route('/{id}/students/{student}/return', methods: ['POST'])]
+    public function rejoin(#[CurrentUser] StaffUser $who, string $id, string $student): void
+    {
+        $this->rosters->comeBack($who, $id, $student);
+    }
+}

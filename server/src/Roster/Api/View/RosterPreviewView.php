@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster\Api\View;
+
+final readonly class RosterPreviewView
+{
+    /** @param list<RosterLineView> $lines */
+    public function __construct(public array $lines, public int $adds)
+    {
+    }
+}

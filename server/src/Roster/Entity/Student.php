@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster\Entity;
+
+use ChalkLadder\Server\Platform\Storage\Acted;
+use ChalkLadder\Server\Platform\Storage\Happenings;
+use ChalkLadder\Server\Platform\Storage\Id;
+use ChalkLadder\Server\Platform\Storage\Root;
+use ChalkLadder\Server\Platform\Storage\TeamOwned;
+use ChalkLadder\Server\Roster\NameList;
+use Doctrine\ORM\Mapping as ORM;
+
+/** Somebody who learns. Class code, name and PIN together let them in. */
+#[ORM\Entity]
+#[ORM\Table(name: 'student')]
+class Student implements Root, TeamOwned
+{
+    use Happenings;
+
+    #[ORM\Id]
+    #[ORM\Column(type: 'guid')]
+    protected string $id;
+
+    #[ORM\Column(name: 'name_folded', type: 'text')]
+    protected string $nameFolded;
+
+    public function __construct(
+        #[ORM\Column(name: 'team_id', type: 'guid')]
+        protected string $teamId,
+        #[ORM\Column(type: 'text')]
+        protected string $name,
+        #[ORM\Column(name: 'pin_sealed', type: 'text')]
+        protected string $pinSealed,
+    ) {
+        $this->id = Id::fresh();
+        $this->nameFolded = NameList::fold($name);
+    }
+
+    public function id(): string
+    {
+        return $this->id;
+    }
+
+    public function teamId(): string
+    {
+        return $this->teamId;
+    }
+
+    public function name(): string
+    {
+        return $this->name;
+    }
+
+    public function nameFolded(): string
+    {
+        return $this->nameFolded;
+    }
+
+    public function pinSealed(): string
+    {
+        return $this->pinSealed;
+    }
+
+    public function rename(string $name, string $by): void
+    {
+        if ($name === $this->name) {
+            return;
+        }
+        $this->note(new Acted($this->teamId, $by, 'rename', 'student', $this->id, ['from' => $this->name]));
+        $this->name = $name;
+        $this->nameFolded = NameList::fold($name);
+    }
+
+    public function resetPin(string $sealed, string $by): void
+    {
+        $this->pinSealed = $sealed;
+        $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster;
+
+use ChalkLadder\Core\Formula\Unicode;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Roster\Api\Input\JoinInput;
+use ChalkLadder\Server\Roster\ReadModel\RosterList;
+
+/** Class code, name and PIN together are a student's identity; which of them was wrong is not told. */
+final readonly class Join
+{
+    public function __construct(private RosterList $rosters, private Pins $pins)
+    {
+    }
+
+    public function student(JoinInput $input): StudentUser
+    {
+        $known = $this->rosters->goingBy(strtoupper((string) preg_replace('/[^A-Za-z]/', '', $input->code)), NameList::fold($input->name));
+        $pin = (string) preg_replace('/\D/', '', Unicode::compatible($input->pin));
+        foreach ($known as [$student, $sealed]) {
+            if (hash_equals($this->pins->open($sealed), $pin)) {
+                return $student;
+            }
+        }
+
+        throw new Problem(422, 'Code, name and PIN do not fit together.', 'Check all three against your slip. Your teacher can give you a new PIN.', ['pin' => 'Code, name and PIN do not fit together.']);
+    }
+}

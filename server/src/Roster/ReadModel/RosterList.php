@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster\ReadModel;
+
+use ChalkLadder\Server\Identity\ReadModel\SignedIn;
+use ChalkLadder\Server\Identity\TrailSubject;
+use ChalkLadder\Server\Identity\TrailSubjects;
+use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Roster\Api\View\ClassRowView;
+use ChalkLadder\Server\Roster\StudentUser;
+
+final readonly class RosterList extends ReadModel implements TrailSubjects
+{
+    /** @return list<ClassRowView> */
+    public function classes(string $teamId): array
+    {
+        /** @var list<array{id: string, name: string, code: string, students: int}> $rows */
+        $rows = $this->rows('SELECT c.id, c.name, c.code, count(m.student_id) AS students FROM class c
+            LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id ORDER BY c.name', ['team' => $teamId]);
+
+        return array_map(static fn (array $r): ClassRowView => new ClassRowView($r['id'], $r['name'], $r['code'], $r['students']), $rows);
+    }
+
+    public function hasClassNamed(string $teamId, string $name): bool
+    {
+        return $this->row('SELECT 1 FROM class WHERE team_id = :team AND lower(name) = lower(:name)', ['team' => $teamId, 'name' => $name]) !== null;
+    }
+
+    public function hasCode(string $code): bool
+    {
+        return $this->row('SELECT 1 FROM class WHERE code = :code', ['code' => $code]) !== null;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<string> those that are classes of the team's
+     */
+    public function classesAmong(string $teamId, array $ids): array
+    {
+        return $ids === [] ? [] : $this->texts('SELECT id::text FROM class WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+    }
+
+    /**
+     * @param list<string> $classIds of the team's
+     *
+     * @return list<string> ids of those who are in one of the classes now
+     */
+    public function membersOf(array $classIds): array
+    {
+        return $classIds === [] ? [] : $this->texts('SELECT DISTINCT student_id::text FROM class_member WHERE left_at IS NULL AND class_id::text IN (:ids)', ['ids' => $classIds]);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, string> names of those who are students of the team's, by id
+     */
+    public function studentNames(string $teamId, array $ids): array
+    {
+        return $ids === [] ? [] : $this->pairs('SELECT id::text, name FROM student WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+    }
+
+    /** @return list<array{StudentUser, string}> who goes by this name in the class with this code, each with the sealed PIN */
+    public function goingBy(string $code, string $foldedName): array
+    {
+        /** @var list<array{id: string, team_id: string, name: string, pin_sealed: string}> $rows */
+        $rows = $this->rows('SELECT s.id, s.team_id, s.name, s.pin_sealed FROM class c JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL
+            JOIN student s ON s.id = m.student_id WHERE c.code = :code AND s.name_folded = :name', ['code' => $code, 'name' => $foldedName]);
+
+        return array_map(static fn (array $r): array => [new StudentUser($r['id'], $r['team_id'], $r['name']), $r['pin_sealed']], $rows);
+    }
+
+    /**
+     * Whose session this is. Who is on no roster any more is nobody.
+     *
+     * @param array{hash: string, now: string, idle: string} $asked
+     *
+     * @return array{StudentUser, bool}|null and whether the session's use is to be noted
+     */
+    public function signedIn(array $asked): ?array
+    {
+        /** @var array{id: string, team_id: string, name: string, stale: bool}|null $row */
+        $row = $this->row('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.' JOIN student s ON s.id = a.student_id
+            WHERE '.SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = s.id AND m.left_at IS NULL)', $asked);
+
+        return $row === null ? null : [new StudentUser($row['id'], $row['team_id'], $row['name']), $row['stale']];
+    }
+
+    public function isAnywhere(string $studentId): bool
+    {
+        return $this->row('SELECT 1 FROM class_member WHERE student_id = :id AND left_at IS NULL', ['id' => $studentId]) !== null;
+    }
+
+    public function named(string $teamId, array $ids): array
+    {
+        /** @var list<array{id: string, name: string, away: bool}> $rows */
+        $rows = $this->rows("SELECT id::text, name, false AS away FROM class WHERE team_id = :team AND id IN (:ids)
+            UNION ALL SELECT id::text, name, false FROM student WHERE team_id = :team AND id IN (:ids)
+            UNION ALL SELECT m.class_id || '|' || m.student_id, '', m.left_at IS NOT NULL FROM class_member m JOIN class c ON c.id = m.class_id
+                WHERE c.team_id = :team AND m.class_id IN (:ids) AND m.student_id IN (:ids)", ['team' => $teamId, 'ids' => $ids]);
+
+        return TrailSubject::byId($rows);
+    }
+}

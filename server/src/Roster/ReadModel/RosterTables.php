@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Roster\ReadModel;
+
+/** What the statements of other rooms may know of rosters; each stands where a table stands. */
+final class RosterTables
+{
+    /** Students by id: name, and the name they are ordered by. */
+    public const STUDENTS = '(SELECT id, name, name_folded FROM student)';
+
+    /** Who is in which class now: class_id, student_id. */
+    public const MEMBERS = '(SELECT class_id, student_id FROM class_member WHERE left_at IS NULL)';
+
+    /** Who is or has been in which class, with the class's name: class_id, student_id, class. */
+    public const PLACES = '(SELECT m.class_id, m.student_id, c.name AS class FROM class_member m JOIN class c ON c.id = m.class_id)';
+
+    /** Classes: id, name. */
+    public const CLASSES = '(SELECT id, name FROM class)';
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\Input;
+
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Server\Platform\Http\ReadsDocument;
+
+/** A preview has no state on the server: the device sends all that was done so far. */
+final readonly class PreviewInput implements ReadsDocument
+{
+    private const MOST = 300;
+
+    /**
+     * @param list<SaveInput> $saves   every answer so far
+     * @param list<StepInput> $settled the steps that were settled
+     * @param list<StepInput> $hints   the hints that were opened
+     * @param int             $left    how many passes have been left
+     */
+    public function __construct(
+        public string $feedback = 'at once',
+        public array $saves = [],
+        public array $settled = [],
+        public array $hints = [],
+        public int $left = 0,
+        public bool $handedIn = false,
+    ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        return new self(
+            $node->text('feedback', 40, 'at once'),
+            array_map(SaveInput::read(...), $node->children('saves', self::MOST)),
+            array_map(StepInput::read(...), $node->children('settled', self::MOST)),
+            array_map(StepInput::read(...), $node->children('hints', self::MOST)),
+            $node->int('left', 0, 200, 0),
+            $node->bool('handedIn', false),
+        );
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\Input;
+
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
+/** One response on its way from a device. */
+final readonly class SaveInput
+{
+    private const LARGEST_COUNTER = 9_007_199_254_740_991;
+    private const A_DAY = 86_400_000;
+
+    /**
+     * @param int      $counter    grows with each change on any of the student's devices; an older one never overwrites a newer
+     * @param string   $clientId   names this save, so that a repeat is harmless
+     * @param int|null $millis     how long the question has been in front of the student up to this answer, in milliseconds
+     * @param int|null $confidence how sure the student is: 1 guessing, 2 fairly sure, 3 sure
+     */
+    public function __construct(
+        public string $entry,
+        public int $try,
+        #[Shape('Response')]
+        public Response $value,
+        public int $counter,
+        public string $clientId,
+        public ?int $millis = null,
+        public ?int $confidence = null,
+    ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        $save = new self($node->text('entry', 36), $node->int('try', 1, 9, 1), Response::read($node->child('value')), $node->int('counter', 1, self::LARGEST_COUNTER), $node->text('clientId', 64), $node->intOrNull('millis', 0, self::A_DAY), $node->intOrNull('confidence', 1, 3));
+        $node->rejectUnknown();
+
+        return $save;
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api;
+
+use ChalkLadder\Core\Item\OwnItem;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Veil;
+use ChalkLadder\Core\Sitting\Checking;
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\FeedbackPlan;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Handout\Window;
+use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Platform\Http\MapDocument;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\Api\Input\PreviewInput;
+use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
+use ChalkLadder\Server\Sitting\Api\Input\StepInput;
+use ChalkLadder\Server\Sitting\Api\View\SittingView;
+use ChalkLadder\Server\Sitting\SittingPage;
+use ChalkLadder\Server\Sitting\StoredSitting;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** A teacher sits the draft exactly as a student would. Nothing is stored: the way so far is walked again each time. */
+#[IsGranted('ROLE_TEACHER')]
+final readonly class PreviewController
+{
+    private const SEED = 'preview';
+
+    public function __construct(private Papers $papers, private SittingPage $page, private Teams $teams)
+    {
+    }
+
+    #[Route('/papers/{id}/preview', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapDocument] PreviewInput $input): SittingView
+    {
+        $edition = $this->papers->draft($who->teamId, $id);
+        $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback) ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
+        $marked = static fn (array $steps, string $entry, int $try): bool => array_filter($steps, static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try) !== [];
+        $answers = $given = [];
+        foreach ($input->saves as $save) {
+            $item = $edition->own($save->entry, self::SEED)?->item;
+            $given[$save->entry][$save->try] = $item === null ? $save->value : Veil::over($item->rule, self::SEED, $save->entry)->uncover($save->value);
+        }
+        $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, self::SEED), $given);
+        foreach ($input->saves as $save) {
+            if ($edition->has($save->entry)) {
+                $value = $given[$save->entry][$save->try];
+                $answers[] = new Answer($save->entry, $save->try, $value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $checking->outcome($save->entry, $value), hintOpened: $marked($input->hints, $save->entry, $save->try), confidence: $save->confidence);
+            }
+        }
+        foreach ($input->hints as $hint) {
+            if ($edition->has($hint->entry) && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
+                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $checking->outcome($hint->entry, Response::ofText('')), hintOpened: true);
+            }
+        }
+        $walk = Walk::start($edition->paper(), $conditions, self::SEED);
+        for ($i = 0; $i < $input->left && !$walk->ended; ++$i) {
+            $walk = $walk->leave($edition->paper(), $conditions, self::SEED, Answer::outcomes($answers), $edition->machineMarked());
+        }
+        // The end of a preview shows all that a student will be told when the work comes back.
+        $state = $input->handedIn ? SittingState::Returned : SittingState::Open;
+        $stored = new StoredSitting(self::SEED, self::SEED, '', 1, $state, self::SEED, $walk, $edition, 1, $conditions, $this->teams->markStep($who->teamId), new Window());
+
+        return $this->page->draw($stored, $answers);
+    }
+}

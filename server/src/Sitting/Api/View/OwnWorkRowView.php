@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\View;
+
+/** One handout in a student's own list. */
+final readonly class OwnWorkRowView
+{
+    /** @param string $status due, scheduled, open, handed in, returned, missed */
+    public function __construct(
+        public string $handoutId,
+        public string $title,
+        public string $status,
+        public ?string $sittingId,
+        public ?string $opensAt,
+        public ?string $closesAt,
+        public int $attempt,
+        public int $attempts,
+        public bool $mayOpen,
+    ) {
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\View;
+
+/** A sitting as its student sees it. */
+final readonly class SittingView
+{
+    /**
+     * @param list<StepView> $steps    all that was shown so far, in order
+     * @param int            $visit    number of the open pass; an act on an older one changes nothing
+     * @param string         $rules    the mastery rule in one sentence, or ''
+     */
+    public function __construct(
+        public string $id,
+        public string $handoutId,
+        public string $title,
+        public string $state,
+        public int $attempt,
+        public string $section,
+        public int $visit,
+        public array $steps,
+        public ?string $at,
+        public bool $mayGoOn,
+        public bool $ended,
+        public string $feedback,
+        public string $rules,
+        public ?string $marks,
+        public string $of,
+        public string $message,
+        public ?string $reply,
+        public ?string $handedInAt,
+    ) {
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\View;
+
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
+/** One thing in front of the student: a question (face, own answer) or a source. */
+final readonly class StepView
+{
+    /**
+     * @param int                       $visit      the pass it was shown in, from 1
+     * @param array<string, mixed>|null $value      the stored response
+     * @param int                       $millis     how long it has been in front of the student, as far as is stored
+     * @param int|null                  $confidence how sure the student said they are, 1 to 3
+     */
+    public function __construct(
+        public string $entry,
+        public int $try,
+        public int $visit,
+        public int $number,
+        public string $points,
+        public ?FaceView $face,
+        public ?SourceView $source,
+        #[Shape('Response')]
+        public ?array $value,
+        public int $counter,
+        public bool $open,
+        public bool $settled,
+        public ?string $hint,
+        public ?ToldView $told,
+        public int $millis,
+        public ?int $confidence,
+    ) {
+    }
+}

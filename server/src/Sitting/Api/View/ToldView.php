@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\Api\View;
+
+/** What the feedback plan lets a student know of an answer. Key, explanation and marks stay empty until it allows them. */
+final readonly class ToldView
+{
+    /** @param list<string> $levels descriptors of the rubric levels reached */
+    public function __construct(
+        public string $verdict,
+        public string $feedback,
+        public ?string $key,
+        public ?string $explanation,
+        public ?string $marks,
+        public string $comment,
+        public array $levels,
+    ) {
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\ReadModel;
+
+use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
+
+/** What the statements of other rooms may know of sittings. The first three stand where a table stands; the others are rules. */
+final class SittingTables
+{
+    public const SITTINGS = '(SELECT * FROM sitting)';
+    public const RESPONSES = '(SELECT * FROM response)';
+
+    /** A sitting `s` that has been handed in, and so may count. The rule of {@see \ChalkLadder\Core\Sitting\SittingState::isOver()}. */
+    public const OVER = "s.state <> 'open'";
+
+    /** The credit of a response `r` that counts: a person's before a machine's. The rule of {@see \ChalkLadder\Server\Sitting\Answer::credit()}. */
+    public const CREDIT = 'coalesce(r.hand_credit, r.credit)';
+
+    /** Whether a response `r` waits for a marker. The rule of {@see \ChalkLadder\Server\Sitting\Answer::waits()}. */
+    public const WAITS = "(r.verdict = 'by hand' AND r.hand_credit IS NULL)";
+
+    /** Whether a response `r` says anything: it is not blank, or somebody has marked it. The rule of {@see \ChalkLadder\Server\Sitting\Answer::says()}. */
+    public const SAYS = "(r.verdict <> 'none' OR r.hand_credit IS NOT NULL)";
+
+    /** A response `r` that a person marks. */
+    public const BY_HAND = "r.verdict = 'by hand'";
+
+    /**
+     * Sittings that have been handed in, each with `counts`: whether it is the attempt, or one of those, that counts for its
+     * student. The rule of {@see \ChalkLadder\Core\Sitting\AttemptRule::counting()}.
+     */
+    public const ATTEMPTS = "(SELECT a.*, a.rule = 'mean' OR row_number() OVER (PARTITION BY a.handout_id, a.student_id ORDER BY
+            CASE a.rule WHEN 'best' THEN -a.marks WHEN 'latest' THEN -a.attempt ELSE a.attempt END, a.attempt) = 1 AS counts
+        FROM (SELECT s.*, h.conditions ->> 'counts' AS rule FROM sitting s JOIN ".HandoutTables::HANDOUTS.' h ON h.id = s.handout_id WHERE '.self::OVER.') a)';
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\ReadModel;
+
+use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Handout\Progress;
+use ChalkLadder\Server\Handout\ProgressOfWork;
+use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
+use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
+use ChalkLadder\Server\Handout\Window;
+use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Moment;
+use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Sitting\Api\View\OwnWorkRowView;
+
+/** Work as it is listed: a student's own, and how far that of whole handouts is. */
+final readonly class WorkList extends ReadModel implements ProgressOfWork
+{
+    private const MOST = 200;
+
+    /** @return list<OwnWorkRowView> */
+    public function own(string $studentId, \DateTimeImmutable $now): array
+    {
+        /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, sitting_id: string|null, state: string|null, attempt: int}> $rows */
+        $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
+            FROM '.HandoutTables::STUDENTS.' hs JOIN '.HandoutTables::HANDOUTS.' h ON h.id = hs.handout_id AND h.visible
+            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id ORDER BY attempt DESC LIMIT 1) s ON true
+            WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
+
+        return array_map(static function (array $r) use ($now): OwnWorkRowView {
+            $conditions = Conditions::fromArray(Json::decode($r['conditions']));
+            $window = HandoutReader::window($r);
+            $state = $r['state'] === null ? SittingState::Expected : SittingState::from($r['state']);
+
+            return new OwnWorkRowView(
+                $r['id'],
+                $r['title'],
+                self::status($state, $window, $now),
+                $r['sitting_id'],
+                Moment::isoOrNull($r['opens_at']),
+                Moment::isoOrNull($r['closes_at']),
+                $r['attempt'],
+                $conditions->attempts,
+                $window->isOpenAt($now) && ($state === SittingState::Open || $r['attempt'] < $conditions->attempts),
+            );
+        }, $rows);
+    }
+
+    /** @return array{string|null, int} the open sitting of a student, and how many attempts there are */
+    public function attempts(string $studentId, string $handoutId): array
+    {
+        /** @var array{open: string|null, attempts: int} $row */
+        $row = $this->row("SELECT max(id::text) FILTER (WHERE state = 'open') AS open, coalesce(max(attempt), 0) AS attempts FROM sitting WHERE handout_id = :id AND student_id = :who", ['id' => $handoutId, 'who' => $studentId]);
+
+        return [$row['open'], $row['attempts']];
+    }
+
+    /** Two devices of one student that begin at once do so one after the other. */
+    public function hold(string $studentId, string $handoutId): void
+    {
+        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $studentId.$handoutId]);
+    }
+
+    public function of(array $handoutIds): array
+    {
+        /** @var list<array{handout_id: string, open: int, handed_in: int, returned: int, waiting: int}> $rows */
+        $rows = $handoutIds === [] ? [] : $this->rows("SELECT s.handout_id, count(DISTINCT s.student_id) FILTER (WHERE s.state = 'open') AS open, count(DISTINCT s.student_id) FILTER (WHERE ".SittingTables::OVER.") AS handed_in,
+                count(DISTINCT s.student_id) FILTER (WHERE s.state = 'returned') AS returned,
+                count(*) FILTER (WHERE ".SittingTables::OVER.' AND EXISTS (SELECT 1 FROM response r WHERE r.sitting_id = s.id AND '.SittingTables::WAITS.')) AS waiting
+            FROM sitting s WHERE s.handout_id IN (:ids) GROUP BY s.handout_id', ['ids' => $handoutIds]);
+        $progress = [];
+        foreach ($rows as $r) {
+            $progress[$r['handout_id']] = new Progress($r['open'], $r['handed_in'], $r['returned'], $r['waiting']);
+        }
+
+        return $progress;
+    }
+
+    private static function status(SittingState $state, Window $window, \DateTimeImmutable $now): string
+    {
+        return match (true) {
+            $state === SittingState::Open, $state === SittingState::Returned => $state->value,
+            // Whether marking is done is the teachers' business until the work comes back.
+            $state->isOver() => SittingState::HandedIn->value,
+            $window->isClosedAt($now) => 'missed',
+            $window->isEarlyAt($now) => 'scheduled',
+            default => 'due',
+        };
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting;
+
+use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Handout\HandsInWork;
+use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Live\Push;
+use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Sitting\Entity\Sitting;
+use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Repository\SittingRepository;
+use Symfony\Component\Clock\ClockInterface;
+
+/** What teachers do with the work of students: take it in, give it back, mark it, return it. */
+final readonly class Work implements HandsInWork
+{
+    public function __construct(
+        private SittingRepository $sittings,
+        private SittingReader $reader,
+        private Push $push,
+        private Transaction $transaction,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function handIn(string $handoutId): void
+    {
+        $open = [];
+        foreach ($this->sittings->ofHandout($handoutId, [SittingState::Open]) as $sitting) {
+            $open[$sitting->id()] = $sitting;
+        }
+        // Read under the lock: what a student has sent until now is in it.
+        foreach ($this->reader->openOf($handoutId) as $sitting) {
+            ($open[$sitting->id] ?? null)?->handIn(Sitting::BY_CLOSING, Sittings::score($sitting, $this->reader->answers($sitting)), $this->clock->now());
+        }
+        $this->push->send(Push::students($handoutId), ['kind' => 'closed']);
+    }
+
+    public function giveBack(string $handoutId): void
+    {
+        foreach ($this->sittings->ofHandout($handoutId, [SittingState::HandedIn, SittingState::Marked]) as $sitting) {
+            if ($sitting->wasTakenByClosing()) {
+                $sitting->reopen();
+            }
+        }
+        $this->push->send(Push::students($handoutId), ['kind' => 'reopened']);
+    }
+
+    /** Opens one handed-in piece of work again. The handout itself must take answers; its teacher sees to that. */
+    public function reopen(string $teamId, string $sittingId): void
+    {
+        $this->transaction->run(function () use ($teamId, $sittingId): void {
+            $sitting = $this->held($teamId, $sittingId);
+            if (!$this->reader->ofTeam($teamId, $sittingId)->window->takesAnswersAt($this->clock->now())) {
+                throw Problem::conflict('The handout is closed.', 'Open the handout again first; that gives work back to everybody from whom closing took it.');
+            }
+            $sitting->reopen();
+            $this->push->send(Push::students($sitting->handoutId()), ['kind' => 'reopened']);
+        });
+    }
+
+    /**
+     * Gives an answer a mark by hand and brings the sitting's marks in line.
+     *
+     * @param int                                        $version the mark that the marker has seen
+     * @param \Closure(StoredSitting, Answer): HandMark $decide  what the mark is to be, read under the lock
+     */
+    public function mark(string $teamId, string $sittingId, string $entry, int $try, int $version, \Closure $decide): MarkedByHand
+    {
+        return $this->transaction->run(function () use ($teamId, $sittingId, $entry, $try, $version, $decide): MarkedByHand {
+            $held = $this->held($teamId, $sittingId);
+            $sitting = $this->reader->ofTeam($teamId, $sittingId);
+            $before = self::answer($this->reader->answers($sitting), $entry, $try) ?? throw Problem::notFound('The answer');
+            if ($before->markVersion !== $version) {
+                throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
+            }
+            $mark = $decide($sitting, $before);
+            $held->markByHand($entry, $try, $mark);
+            $this->transaction->write();
+            $held->scored(Sittings::score($sitting, $this->reader->answers($sitting)));
+
+            return new MarkedByHand($sitting, $before, $mark);
+        });
+    }
+
+    /**
+     * The mark that a person gave to an answer, with the sitting held until the act ends.
+     *
+     * @return array{StoredSitting, HandMark|null}
+     */
+    public function firstMark(string $teamId, string $sittingId, string $entry, int $try): array
+    {
+        $held = $this->held($teamId, $sittingId);
+
+        return [$this->reader->ofTeam($teamId, $sittingId), ($held->response($entry, $try) ?? throw Problem::notFound('The answer'))->handMark()];
+    }
+
+    /**
+     * Returns work that is marked.
+     *
+     * @param list<string>|null $students ids; null for all
+     *
+     * @return array{list<string>, list<string>} students whose work was returned, and students with work that still waits; each once
+     */
+    public function return(string $handoutId, ?array $students, string $message): array
+    {
+        return $this->transaction->run(function () use ($handoutId, $students, $message): array {
+            $returned = $waiting = [];
+            foreach ($this->sittings->ofHandout($handoutId, [SittingState::HandedIn, SittingState::Marked], $students) as $sitting) {
+                if ($sitting->state() === SittingState::Marked) {
+                    $sitting->giveBack($message, $this->clock->now());
+                    $returned[$sitting->studentId()] = $sitting->studentId();
+                } else {
+                    $waiting[$sitting->studentId()] = $sitting->studentId();
+                }
+            }
+            if ($returned !== []) {
+                $this->push->send(Push::students($handoutId), ['kind' => 'returned']);
+            }
+
+            return [array_values($returned), array_values($waiting)];
+        });
+    }
+
+    /**
+     * Takes returned work back, unless the student has replied to it.
+     *
+     * @param list<string>|null $students ids; null for all
+     *
+     * @return list<string> students whose work was taken back, each once
+     */
+    public function takeBack(string $handoutId, ?array $students): array
+    {
+        return $this->transaction->run(function () use ($handoutId, $students): array {
+            $taken = [];
+            foreach ($this->sittings->ofHandout($handoutId, [SittingState::Returned], $students) as $sitting) {
+                if (!$sitting->hasReply()) {
+                    $sitting->takeBack();
+                    $taken[$sitting->studentId()] = $sitting->studentId();
+                }
+            }
+            if ($taken !== []) {
+                $this->push->send(Push::students($handoutId), ['kind' => 'returned']);
+            }
+
+            return array_values($taken);
+        });
+    }
+
+    private function held(string $teamId, string $sittingId): Sitting
+    {
+        return $this->sittings->findLocked($teamId, $sittingId) ?? throw Problem::notFound('The sitting');
+    }
+
+    /** @param list<Answer> $answers */
+    private static function answer(array $answers, string $entry, int $try): ?Answer
+    {
+        return array_values(array_filter($answers, static fn (Answer $a): bool => $a->entry === $entry && $a->try === $try))[0] ?? null;
+    }
+}
