@@ -78,12 +78,16 @@ alive() { [ -f "$1" ] && kill -0 "$(head -n1 "$1")" 2>/dev/null; }
 
 start_postgres() {
   local data="$STATE/postgres"
+  # Two passwords: of the role that owns the cluster, and of the application's, which owns its schema and nothing else.
+  local role; for role in admin app; do [ -s "$STATE/db-$role" ] || (umask 077; random_word >"$STATE/db-$role"); done
   if [ ! -f "$data/PG_VERSION" ]; then
     say "making a PostgreSQL cluster"
     mkdir -p "$data"; chmod 700 "$data"
-    [ "$(id -u)" = 0 ] && chown "$DB_USER" "$data"
+    local words; words=$(mktemp); cat "$STATE/db-admin" >"$words"
+    [ "$(id -u)" = 0 ] && chown "$DB_USER" "$data" "$words"
     as_db test -w "$data" || fail "the user $DB_USER cannot reach $data; move the project to a folder that others may enter"
-    as_db "$PG_BIN/initdb" -D "$data" -U chalk -A trust -E UTF8 --locale=C.UTF-8 --no-instructions >"$STATE/initdb.log" 2>&1 || fail "initdb failed; see $STATE/initdb.log"
+    as_db "$PG_BIN/initdb" -D "$data" -U chalk_admin --pwfile="$words" -A scram-sha-256 -E UTF8 --locale=C.UTF-8 --no-instructions >"$STATE/initdb.log" 2>&1 || fail "initdb failed; see $STATE/initdb.log"
+    rm -f "$words"
     cat "$ROOT/ops/postgresql.conf" >>"$data/postgresql.conf"
   fi
   PG_PORT=$(cat "$STATE/pg-port" 2>/dev/null || echo 0)
@@ -97,41 +101,89 @@ start_postgres() {
     as_db "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$STATE/postgres.log" -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=" start >/dev/null || { tail -n 5 "$STATE/postgres.log" >&2; fail "PostgreSQL did not start; see $STATE/postgres.log"; }
   fi
   PG_PORT=$(cat "$STATE/pg-port")
+  # A cluster of an earlier version let everybody on this machine in.
+  if grep -q '^host.*trust' "$data/pg_hba.conf"; then
+    say "closing the database to other users of this machine"
+    "$PG_BIN/psql" -q -h 127.0.0.1 -p "$PG_PORT" -U chalk -d postgres -v ON_ERROR_STOP=1 -c "CREATE ROLE chalk_admin SUPERUSER LOGIN PASSWORD '$(cat "$STATE/db-admin")'" || fail "the database could not be closed"
+    sed -i 's/trust$/scram-sha-256/' "$data/pg_hba.conf"
+    as_db "$PG_BIN/pg_ctl" -D "$data" reload >/dev/null
+    rm -f "$STATE/loaded"
+    admin_sql postgres "ALTER ROLE chalk NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION NOBYPASSRLS"
+    drop_database chalk
+  fi
+  admin_sql postgres "SELECT 1 FROM pg_roles WHERE rolname = 'chalk'" | grep -q 1 || admin_sql postgres "CREATE ROLE chalk LOGIN NOSUPERUSER"
+  admin_sql postgres "ALTER ROLE chalk PASSWORD '$(cat "$STATE/db-app")'" >/dev/null
 }
+random_word() { head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n'; }
+admin_sql() { PGPASSWORD=$(cat "$STATE/db-admin") "$PG_BIN/psql" -q -h 127.0.0.1 -p "$PG_PORT" -U chalk_admin -d "$1" -v ON_ERROR_STOP=1 -Atc "$2"; }
 
 # The environment of an instance: console commands and PHP-FPM see the same.
 instance_env() {
-  [ -s "$STATE/secret" ] || { (umask 077; head -c 32 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STATE/secret"); }
-  export CHALK_SECRET CHALK_DATABASE CHALK_STATE CHALK_PUBLISH_SOCKET CHALK_URL CHALK_DEMO APP_ENV
+  [ -s "$STATE/secret" ] || { (umask 077; random_word >"$STATE/secret"); }
+  export CHALK_SECRET CHALK_DATABASE CHALK_STATE CHALK_PUBLISH_SOCKET CHALK_URL CHALK_DEMO CHALK_TRUSTED_PROXIES CHALK_PRINT_SANDBOX APP_ENV
   CHALK_SECRET=$(cat "$STATE/secret")
-  CHALK_DATABASE="pgsql://chalk@127.0.0.1:$PG_PORT/${DATABASE:-chalk}"
+  CHALK_DATABASE="pgsql://chalk:$(cat "$STATE/db-app" 2>/dev/null)@127.0.0.1:$PG_PORT/${DATABASE:-chalk}"
   CHALK_STATE=$STATE
   CHALK_PUBLISH_SOCKET="$RUN/publish.sock"
   CHALK_URL="http://127.0.0.1:$PORT"
   CHALK_DEMO=${CHALK_DEMO:-1}
+  # Proxies whose word on host, address and TLS is believed (docs/operating.md); none by itself.
+  CHALK_TRUSTED_PROXIES=${CHALK_TRUSTED_PROXIES:-}
+  CHALK_PRINT_SANDBOX=${CHALK_PRINT_SANDBOX:-0}
   APP_ENV=${APP_ENV:-prod}
 }
-make_database() { "$PG_BIN/psql" -h 127.0.0.1 -p "$PG_PORT" -U chalk -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname='$1'" | grep -q 1 || "$PG_BIN/createdb" -h 127.0.0.1 -p "$PG_PORT" -U chalk "$1"; }
-drop_database() { "$PG_BIN/dropdb" -h 127.0.0.1 -p "$PG_PORT" -U chalk --if-exists --force "$1"; }
+make_database() {
+  admin_sql postgres "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 && return 0
+  admin_sql postgres "CREATE DATABASE $1" && admin_sql postgres "REVOKE ALL ON DATABASE $1 FROM PUBLIC" && admin_sql postgres "GRANT CONNECT, TEMPORARY ON DATABASE $1 TO chalk" \
+    && admin_sql "$1" "REVOKE ALL ON SCHEMA public FROM PUBLIC; CREATE SCHEMA chalk AUTHORIZATION chalk; ALTER ROLE chalk IN DATABASE $1 SET search_path = chalk"
+}
+drop_database() { admin_sql postgres "DROP DATABASE IF EXISTS $1 WITH (FORCE)" 2>/dev/null; }
 console() { php -d apc.enable_cli=1 -d memory_limit=512M "$ROOT/server/console.php" "$@"; }
 
 fill() { # fill TEMPLATE TARGET: puts this instance's values into a settings file
   local user_line=""; [ "$(id -u)" = 0 ] && user_line="user $WEB_USER;"
   sed -e "s|@ROOT@|$ROOT|g; s|@STATE@|$STATE|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@USER_LINE@|$user_line|g; s|@WEB_USER@|$WEB_USER|g" \
+      -e "s|@PROXIES@|$CHALK_TRUSTED_PROXIES|g; s|@SANDBOX@|$CHALK_PRINT_SANDBOX|g" \
       -e "s|@SECRET@|$CHALK_SECRET|g; s|@DATABASE@|$CHALK_DATABASE|g; s|@URL@|$CHALK_URL|g; s|@DEMO@|$CHALK_DEMO|g; s|@ENV@|$APP_ENV|g" "$1" >"$2"
 }
 
 start_web() {
-  mkdir -p "$RUN" "$STATE/nginx"; chmod 755 "$RUN"
-  [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$RUN"
-  (umask 077; fill "$ROOT/ops/php-fpm.conf" "$STATE/php-fpm.conf")
+  # Sockets lie where only the web server's user and root may enter.
+  mkdir -p "$RUN" "$STATE/nginx"; chmod 750 "$RUN"
+  [ "$(id -u)" = 0 ] && chown "$WEB_USER:$WEB_USER" "$RUN"
+  probe_sandbox
+  (umask 077; fill "$ROOT/ops/php-fpm-workers.conf" "$STATE/php-fpm-workers.conf"; fill "$ROOT/ops/php-fpm.conf" "$STATE/php-fpm.conf"
+    sed -i -e "/^@WORKERS@$/{r $STATE/php-fpm-workers.conf" -e 'd}' "$STATE/php-fpm.conf"; sed -i '/^env\[.*\] = ""$/d' "$STATE/php-fpm.conf")
   if [ "$(id -u)" != 0 ]; then sed -i '/^user = /d; /^group = /d; /^listen.owner/d; /^listen.group/d' "$STATE/php-fpm.conf"; fi
   fill "$ROOT/ops/nginx.conf" "$STATE/nginx.conf"
+  local part; for part in headers fastcgi stream; do fill "$ROOT/ops/nginx-$part.conf" "$STATE/$part.conf"; done
   if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
-  rm -f "$RUN/publish.sock" "$RUN/fpm.sock"
+  rm -f "$RUN"/*.sock
   local speed=(-d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
   /usr/sbin/php-fpm8.2 "${speed[@]}" --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }
   /usr/sbin/nginx -c "$STATE/nginx.conf" -e "$STATE/nginx/error.log" 2>>"$STATE/nginx.log" || { tail -n 5 "$STATE/nginx.log" >&2; fail "nginx did not start"; }
+  chmod 660 "$RUN/publish.sock"; [ "$(id -u)" = 0 ] && chown "$WEB_USER:$WEB_USER" "$RUN/publish.sock"
+  # What happens by the clock: closing times, sessions that are over.
+  start_clock
+}
+as_web() { if [ "$(id -u)" = 0 ]; then setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups env "$@"; else env "$@"; fi; }
+
+# Whether Chromium has its sandbox here depends on the system; asked once for each of its versions.
+probe_sandbox() {
+  local version; version=$(dpkg-query -W -f='${Version}' chromium 2>/dev/null)
+  if [ "$(head -n1 "$STATE/sandbox" 2>/dev/null)" != "$version" ]; then
+    local home works=0; home=$(mktemp -d); [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$home"
+    as_web HOME="$home" timeout 20 chromium --headless --disable-gpu --no-first-run --disable-background-networking --user-data-dir="$home/p" --dump-dom about:blank 2>/dev/null | grep -q '<html' && works=1
+    rm -rf "$home"; printf '%s\n%s\n' "$version" "$works" >"$STATE/sandbox"
+  fi
+  CHALK_PRINT_SANDBOX=$(tail -n1 "$STATE/sandbox")
+}
+start_clock() {
+  local log="$STATE/clock.log"; : >>"$log"
+  [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$log"
+  # The environment goes by the shell's own memory, not by the list of processes.
+  ( cd "$ROOT" && if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups setsid php -d apc.enable_cli=1 server/console.php clock:run; else exec setsid php -d apc.enable_cli=1 server/console.php clock:run; fi ) >>"$log" 2>&1 </dev/null &
+  echo $! >"$RUN/clock.pid"; disown
 }
 
 stop_pid() { # stop_pid FILE SIGNAL NAME-PATTERN: only a process that is what we started
@@ -144,11 +196,12 @@ stop_pid() { # stop_pid FILE SIGNAL NAME-PATTERN: only a process that is what we
 }
 stop_web() {
   stop_pid "$RUN/demo-live.pid" TERM console.php
+  stop_pid "$RUN/clock.pid" TERM console.php
   stop_pid "$RUN/nginx.pid" QUIT nginx
   stop_pid "$RUN/fpm.pid" QUIT php-fpm
   # After a kill −9 workers outlive their master and hold the port; what they have open tells whose they are.
   local pid marks
-  marks=$(awk -v path="$RUN/fpm.sock" '$NF == path { print "socket:[" $7 "]" }' /proc/net/unix)
+  marks=$(awk -v run="$RUN/" 'index($NF, run) == 1 { print "socket:[" $7 "]" }' /proc/net/unix)
   marks=$(printf '%s\n%s' "$STATE/nginx/error.log" "$marks" | grep .)
   for pid in $(pgrep 'nginx|php-fpm'); do
     find "/proc/$pid/fd" -type l -printf '%l\n' 2>/dev/null | grep -qxF "$marks" && kill -9 "$pid" 2>/dev/null

@@ -37,6 +37,17 @@ final class Version20261126000000 extends AbstractMigration
         CREATE INDEX session_student ON session (student_id);
         CREATE INDEX session_staff ON session (staff_id);
         CREATE INDEX session_end ON session (expires_at);
+        CREATE TABLE sign_in_failure (key text PRIMARY KEY, failures int NOT NULL, last_at timestamptz NOT NULL);
+        CREATE TABLE print_job (
+            id uuid PRIMARY KEY,
+            team_id uuid NOT NULL REFERENCES team,
+            staff_id uuid NOT NULL REFERENCES staff ON DELETE CASCADE,
+            paper_id uuid NOT NULL REFERENCES paper,
+            with_key boolean NOT NULL,
+            state text NOT NULL,
+            asked_at timestamptz NOT NULL
+        );
+        CREATE INDEX print_job_queue ON print_job (asked_at) WHERE state IN ('waiting', 'working');
         ALTER TABLE sitting RENAME COLUMN version TO revision;
         ALTER TABLE sitting ADD team_id uuid REFERENCES team, ADD veiled boolean NOT NULL DEFAULT false;
         UPDATE sitting s SET team_id = h.team_id FROM handout h WHERE h.id = s.handout_id;

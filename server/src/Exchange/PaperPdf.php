@@ -7,24 +7,38 @@ namespace ChalkLadder\Server\Exchange;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
+use ChalkLadder\Server\Exchange\Entity\PrintJob;
+use ChalkLadder\Server\Exchange\ReadModel\PrintQueue;
+use ChalkLadder\Server\Exchange\Repository\PrintJobRepository;
+use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Transaction;
 use Psr\Log\LoggerInterface;
-use Symfony\Component\Process\Process;
+use Symfony\Component\Clock\ClockInterface;
 
-/** A paper, or its key, as PDF: headless Chromium prints the same page that the screen shows. */
+/**
+ * A paper, or its key, as PDF, in three steps: it is asked for, its place in the queue can be looked at, and it is fetched.
+ * Fetching is what makes it, in a pool of workers of its own (ops/php-fpm.conf), two at once: the workers beyond are the
+ * queue, and nobody else waits for them.
+ */
 final readonly class PaperPdf
 {
-    private const SECONDS = 40;
+    private const MOST_EACH = 6;
 
     public function __construct(
         private Papers $papers,
         private PrintTicket $ticket,
+        private PrintJobRepository $jobs,
+        private PrintQueue $queue,
+        private Renderer $renderer,
         private Files $files,
+        private Transaction $transaction,
+        private ClockInterface $clock,
         private LoggerInterface $logger,
-        private string $baseUrl,
     ) {
     }
 
@@ -42,25 +56,71 @@ final readonly class PaperPdf
         return new PrintView($edition->paper()->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items()), $pictures, NumberText::write(PaperProof::extent($edition->paper())[1]));
     }
 
-    public function pdf(string $teamId, string $paperId, bool $key): string
+    public function ask(StaffUser $who, string $paperId, bool $withKey): PrintJobView
     {
-        $this->papers->draft($teamId, $paperId);
-        $dir = sys_get_temp_dir().'/chalk-print-'.bin2hex(random_bytes(6));
-        mkdir($dir, 0o700);
-        $url = $this->baseUrl.'/print/paper/'.$paperId.'?'.http_build_query(['key' => $key ? 1 : 0, 'ticket' => $this->ticket->issue($teamId, $paperId)]);
-        // The page is our own, sanitised and on loopback; the sandbox needs rights that a service account lacks.
-        $process = new Process(['chromium', '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--user-data-dir='.$dir, '--virtual-time-budget=8000', '--no-pdf-header-footer', '--print-to-pdf='.$dir.'/out.pdf', $url], $dir, ['HOME' => $dir, 'XDG_CONFIG_HOME' => $dir, 'XDG_CACHE_HOME' => $dir], null, self::SECONDS);
-        try {
-            $process->run();
-            $pdf = is_file($dir.'/out.pdf') ? (string) file_get_contents($dir.'/out.pdf') : '';
-            if (!str_starts_with($pdf, '%PDF')) {
-                $this->logger->error('Chromium made no PDF: '.mb_substr($process->getErrorOutput(), 0, 2000));
-                throw new Problem(503, 'The PDF could not be made.', 'Try again in a moment, or print the page from your browser.');
+        $this->papers->draft($who->teamId, $paperId);
+        if ($this->queue->of($who->id, $this->clock->now()) >= self::MOST_EACH) {
+            throw new Problem(429, 'You wait for several PDFs already.', 'Let one of them finish, or cancel it.');
+        }
+        $id = $this->transaction->run(function () use ($who, $paperId, $withKey): string {
+            $this->queue->forgetOld($this->clock->now());
+            $job = new PrintJob($who->teamId, $who->id, $paperId, $withKey, $this->clock->now());
+            $this->jobs->add($job);
+
+            return $job->id();
+        });
+
+        return $this->state($who, $id);
+    }
+
+    public function state(StaffUser $who, string $id): PrintJobView
+    {
+        $job = $this->own($who, $this->jobs->find($who->teamId, $id));
+
+        return new PrintJobView($id, $job->state()->value, $job->state() === PrintState::Waiting ? $this->queue->before($id, $this->clock->now()) : 0);
+    }
+
+    public function cancel(StaffUser $who, string $id): void
+    {
+        $this->transaction->run(fn () => $this->own($who, $this->jobs->findLocked($who->teamId, $id))->cancel());
+    }
+
+    /** @return array{string, string} the file and its name */
+    public function make(StaffUser $who, string $id): array
+    {
+        [$paperId, $withKey] = $this->transaction->run(function () use ($who, $id): array {
+            $job = $this->own($who, $this->jobs->findLocked($who->teamId, $id));
+            if (!$job->begin()) {
+                throw new Problem(410, 'This PDF is not to be had any more.', 'Ask for it again.');
             }
 
-            return $pdf;
+            return [$job->paperId(), $job->withKey()];
+        });
+        $path = '/print/paper/'.$paperId.'?'.http_build_query(['key' => $withKey ? 1 : 0, 'ticket' => $this->ticket->issue($who->teamId, $paperId)]);
+        $state = PrintState::Failed;
+        try {
+            $pdf = $this->renderer->pdf($path, fn (): bool => !$this->queue->isCancelled($id));
+            $state = PrintState::Done;
+        } catch (RenderFailed $e) {
+            if ($e->cancelled) {
+                throw new Problem(410, 'This PDF was cancelled.');
+            }
+            $this->logger->error($e->getMessage());
+            throw new Problem(503, 'The PDF could not be made.', 'Try again in a moment, or print the page from your browser.');
         } finally {
-            (new Process(['rm', '-rf', $dir]))->run();
+            $this->end($who, $id, $state);
         }
+
+        return [$pdf, $withKey ? 'key.pdf' : 'paper.pdf'];
+    }
+
+    private function end(StaffUser $who, string $id, PrintState $state): void
+    {
+        $this->transaction->run(fn () => $this->jobs->findLocked($who->teamId, $id)?->end($state));
+    }
+
+    private function own(StaffUser $who, ?PrintJob $job): PrintJob
+    {
+        return $job !== null && $job->staffId() === $who->id ? $job : throw Problem::notFound('The PDF');
     }
 }

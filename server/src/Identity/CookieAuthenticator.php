@@ -27,12 +27,12 @@ abstract class CookieAuthenticator extends AbstractAuthenticator
 
     public function supports(Request $request): bool
     {
-        return $request->cookies->has($this->cookieName());
+        return Cookies::read($this->cookieName(), $request) !== '';
     }
 
     public function authenticate(Request $request): SelfValidatingPassport
     {
-        $token = $request->cookies->getString($this->cookieName());
+        $token = Cookies::read($this->cookieName(), $request);
 
         return new SelfValidatingPassport(new UserBadge(hash('sha256', $token), fn (): UserInterface => $this->user($token) ?? throw new UserNotFoundException()));
     }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity;
 
+use ChalkLadder\Server\Identity\Api\View\SessionLineView;
 use ChalkLadder\Server\Identity\Entity\Session;
 use ChalkLadder\Server\Identity\ReadModel\SignedIn;
+use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\ClockInterface;
@@ -23,7 +25,7 @@ final readonly class Sessions
     private const STUDENT_DAYS = 60;
     private const STUDENT_IDLE = 30;
 
-    public function __construct(private EntityManagerInterface $entities, private SignedIn $signedIn, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private SignedIn $signedIn, private Push $push, private ClockInterface $clock)
     {
     }
 
@@ -40,12 +42,36 @@ final readonly class Sessions
     public function close(string $token): void
     {
         $this->signedIn->end(self::hash($token));
+        $this->streams([self::hash($token)]);
         $this->signedIn->forgetOld(Moment::stored($this->clock->now()));
     }
 
     public function closeAllOfStudent(string $studentId): void
     {
-        $this->signedIn->endAllOfStudent($studentId);
+        $this->streams($this->signedIn->endAllOfStudent($studentId));
+    }
+
+    /** @return list<SessionLineView> where a member of staff is signed in */
+    public function ofStaff(StaffUser $user, string $ownToken): array
+    {
+        $now = $this->clock->now();
+
+        return $this->signedIn->sessionsOf($user->id, self::hash($ownToken), Moment::stored($now), Moment::stored($now->modify('-'.self::STAFF_IDLE.' days')));
+    }
+
+    /** Ends one session, or every one but the one that is kept. False when there was none. */
+    public function endOfStaff(string $staffId, ?string $id, ?string $keepToken = null): bool
+    {
+        $ended = $this->signedIn->endOfStaff($staffId, $id, $keepToken === null ? null : self::hash($keepToken));
+        $this->streams($ended);
+
+        return $ended !== [];
+    }
+
+    /** The channel by which an open stream hears that its session has ended. */
+    public static function channel(string $token): string
+    {
+        return self::channelOf(self::hash($token));
     }
 
     public function staff(string $token): ?StaffUser
@@ -63,11 +89,6 @@ final readonly class Sessions
     public function student(string $token, \Closure $find): mixed
     {
         return $this->holder($token, self::STUDENT_IDLE, $find);
-    }
-
-    public static function endedCookie(string $name): Cookie
-    {
-        return self::cookie($name, '', new \DateTimeImmutable('-1 day'), false);
     }
 
     /**
@@ -91,6 +112,19 @@ final readonly class Sessions
         return $user;
     }
 
+    /** @param list<string> $hashes of sessions that have ended */
+    private function streams(array $hashes): void
+    {
+        foreach ($hashes as $hash) {
+            $this->push->cut(self::channelOf($hash));
+        }
+    }
+
+    private static function channelOf(string $hash): string
+    {
+        return 'session-'.substr($hash, 0, 32);
+    }
+
     private function open(string $teamId, ?string $staffId, ?string $studentId, Request $request): Cookie
     {
         $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
@@ -99,16 +133,11 @@ final readonly class Sessions
         $this->entities->persist(new Session(self::hash($token), $teamId, $staffId, $studentId, mb_substr((string) $request->headers->get('User-Agent'), 0, 300), $now, $until));
         $this->entities->flush();
 
-        return self::cookie($staffId !== null ? self::STAFF_COOKIE : self::STUDENT_COOKIE, $token, $until, $request->isSecure());
+        return Cookies::make($staffId !== null ? self::STAFF_COOKIE : self::STUDENT_COOKIE, $token, $until, $request);
     }
 
     private static function hash(string $token): string
     {
         return hash('sha256', $token);
-    }
-
-    private static function cookie(string $name, string $value, \DateTimeImmutable $until, bool $secure): Cookie
-    {
-        return Cookie::create($name, $value, $until, '/api', null, $secure, true, false, Cookie::SAMESITE_LAX);
     }
 }

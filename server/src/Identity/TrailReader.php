@@ -129,6 +129,8 @@ final readonly class TrailReader
             'archive grouping' => ['archived the grouping', ''],
             'restore grouping' => ['restored the grouping', ''],
             'move grouping' => ['moved '.$name('student').' in', 'to “'.$name('group').'”'],
+            'set password staff' => ['set a password for', ''],
+            'set mark step team' => ['set the smallest mark of', 'to '.$line->text('to')],
             'add skill' => ['named the skill', ''],
             'rename skill', 'rename misconception', 'rename class', 'rename student' => ['renamed', 'which was “'.$line->text('from').'”'],
             'add misconception' => ['named the misconception', ''],

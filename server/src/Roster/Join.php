@@ -16,9 +16,15 @@ final readonly class Join
     {
     }
 
+    /** However code and name are typed, the same name for the same account. */
+    public static function account(JoinInput $input): string
+    {
+        return 'student|'.self::code($input).'|'.NameList::fold($input->name);
+    }
+
     public function student(JoinInput $input): StudentUser
     {
-        $known = $this->rosters->goingBy(strtoupper((string) preg_replace('/[^A-Za-z]/', '', $input->code)), NameList::fold($input->name));
+        $known = $this->rosters->goingBy(self::code($input), NameList::fold($input->name));
         $pin = (string) preg_replace('/\D/', '', Unicode::compatible($input->pin));
         foreach ($known as [$student, $sealed]) {
             if (hash_equals($this->pins->open($sealed), $pin)) {
@@ -27,5 +33,10 @@ final readonly class Join
         }
 
         throw new Problem(422, 'Code, name and PIN do not fit together.', 'Check all three against your slip. Your teacher can give you a new PIN.', ['pin' => 'Code, name and PIN do not fit together.']);
+    }
+
+    private static function code(JoinInput $input): string
+    {
+        return strtoupper((string) preg_replace('/[^A-Za-z]/', '', $input->code));
     }
 }

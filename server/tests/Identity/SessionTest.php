@@ -6,6 +6,9 @@ namespace ChalkLadder\Server\Tests\Identity;
 
 use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Tests\ApiCase;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Clock\Clock;
+use Symfony\Component\Clock\MockClock;
 
 final class SessionTest extends ApiCase
 {
@@ -23,7 +26,7 @@ final class SessionTest extends ApiCase
 
         $this->get('GET', '/bank/terms');
         self::assertSame(204, $this->ask('DELETE', '/session')->getStatusCode());
-        $this->browser->getCookieJar()->set(new \Symfony\Component\BrowserKit\Cookie(Sessions::STAFF_COOKIE, (string) $cookie->getValue(), null, '/api', 'localhost'));
+        $this->browser->getCookieJar()->set(new Cookie(Sessions::STAFF_COOKIE, (string) $cookie->getValue(), null, '/api', 'localhost'));
         $this->refused(401, 'GET', '/bank/terms');
     }
 
@@ -36,24 +39,72 @@ final class SessionTest extends ApiCase
         $this->get('POST', '/session', ['email' => 'TEACHER@test.example'] + self::RIGHT);
     }
 
-    public function testGuessingIsSlowedDownForThatAccountAlone(): void
+    public function testGuessingIsSlowedDownForThatAccountAloneHoweverItIsSpelt(): void
     {
+        $clock = new MockClock();
+        Clock::set($clock);
         $this->as(null);
-        for ($i = 0; $i < 8; ++$i) {
+        foreach (['teacher@test.example', 'TEACHER@test.example', ' Teacher@Test.example ', 'teacher@TEST.example', 'tEacher@test.example', 'teacher@test.example'] as $i => $spelling) {
+            $this->refused(422, 'POST', '/session', ['email' => $spelling, 'password' => "guess $i"]);
+        }
+        self::assertSame(2, $this->refused(429, 'POST', '/session', self::RIGHT)->int('retryAfter'));
+        $this->get('POST', '/session', ['email' => 'lead@test.example'] + self::RIGHT);
+        $this->as(null);
+        // A try that came too soon neither counts nor makes the wait longer; the right one is let in when it is over.
+        $clock->sleep(2);
+        $this->get('POST', '/session', self::RIGHT);
+        $this->as(null)->refused(422, 'POST', '/session', ['password' => 'guess'] + self::RIGHT);
+    }
+
+    public function testTheWaitGrowsButNobodyIsLockedOut(): void
+    {
+        $clock = new MockClock();
+        Clock::set($clock);
+        $slip = $this->as($this->world->teacher)->get('POST', '/classes/'.$this->world->classId.'/slips');
+        $right = ['code' => $slip->text('code'), 'name' => 'Ada Okafor', 'pin' => $slip->text('slips.0.pin')];
+        $this->as(null);
+        $tries = 0;
+        for ($minute = 0; $minute < 10 * 60; ++$minute) {
+            $status = $this->ask('POST', '/join', ['pin' => sprintf('%06d', $minute)] + $right)->getStatusCode();
+            self::assertContains($status, [422, 429]);
+            $tries += $status === 422 ? 1 : 0;
+            $clock->sleep(1);
+        }
+        self::assertLessThan(20, $tries, 'ten minutes of guessing once a second');
+        $clock->sleep(60);
+        $this->get('POST', '/join', $right);
+    }
+
+    public function testADeviceThatSignedInBeforePassesWhileAStrangerGuesses(): void
+    {
+        $clock = new MockClock();
+        Clock::set($clock);
+        $this->as(null)->get('POST', '/session', self::RIGHT);
+        $device = array_values(array_filter($this->browser->getResponse()->headers->getCookies(), static fn ($c): bool => $c->getName() === 'chalk_device'))[0];
+        $this->as(null);
+        for ($i = 0; $i < 6; ++$i) {
             $this->refused(422, 'POST', '/session', ['password' => "guess $i"] + self::RIGHT);
         }
         $this->refused(429, 'POST', '/session', self::RIGHT);
-        $this->get('POST', '/session', ['email' => 'lead@test.example'] + self::RIGHT);
+        $this->browser->getCookieJar()->set(new Cookie('chalk_device', (string) $device->getValue(), null, '/api', 'localhost'));
+        $this->get('POST', '/session', self::RIGHT);
+        $this->as(null);
+        $this->browser->getCookieJar()->set(new Cookie('chalk_device', 'f'.substr((string) $device->getValue(), 1), null, '/api', 'localhost'));
+        $this->refused(429, 'POST', '/session', self::RIGHT);
     }
 
-    public function testGuessingPinsIsSlowedDown(): void
+    public function testOnlyFailuresCountAgainstAnAddress(): void
     {
-        $code = $this->as($this->world->teacher)->get('GET', '/classes/'.$this->world->classId)->text('code');
         $this->as(null);
-        for ($i = 0; $i < 10; ++$i) {
-            $this->refused(422, 'POST', '/join', ['code' => $code, 'name' => 'Ada Okafor', 'pin' => sprintf('%06d', $i)]);
+        for ($i = 0; $i < 210; ++$i) {
+            $this->get('POST', '/session', self::RIGHT);
         }
-        $this->refused(429, 'POST', '/join', ['code' => $code, 'name' => 'ada okafor', 'pin' => '000000']);
+        $this->as(null);
+        for ($i = 0; $i < 200; ++$i) {
+            $this->refused(400, 'POST', '/join', '{"unknown": 1}');
+        }
+        $this->refused(429, 'POST', '/join', '{"unknown": 1}');
+        $this->refused(429, 'POST', '/session', self::RIGHT);
     }
 
     public function testAStaffCookieOpensNoStudentDoorAndTheOtherWayRound(): void
@@ -67,5 +118,36 @@ final class SessionTest extends ApiCase
         $this->as($this->world->teacher)->get('GET', '/papers');
         $this->tables->run("UPDATE session SET expires_at = now() - interval '1 second'");
         $this->refused(401, 'GET', '/papers');
+    }
+
+    public function testASessionEndsWhenItIsNotUsedAndAtItsEnd(): void
+    {
+        $clock = new MockClock();
+        Clock::set($clock);
+        $this->as($this->world->teacher)->get('GET', '/papers');
+        $clock->sleep(6.9 * 86400);
+        $this->get('GET', '/papers');
+        $clock->sleep(6.9 * 86400);
+        $this->get('GET', '/papers');
+        $clock->sleep(86400);
+        $this->refused(401, 'GET', '/papers');
+
+        $this->as($this->world->teacher)->get('GET', '/papers');
+        $clock->sleep(7.1 * 86400);
+        $this->refused(401, 'GET', '/papers');
+        $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work');
+        $clock->sleep(31 * 86400);
+        $this->refused(401, 'GET', '/me/work');
+    }
+
+    public function testWhoIsOnNoRosterAnyMoreIsNobody(): void
+    {
+        $ada = $this->world->students['Ada Okafor'];
+        $this->as($ada)->get('GET', '/me/work');
+        $cookie = $this->browser->getCookieJar()->all()[0];
+        $this->as($this->world->teacher)->ask('DELETE', '/classes/'.$this->world->classId.'/students/'.$ada->id);
+        $this->as(null);
+        $this->browser->getCookieJar()->set($cookie);
+        $this->refused(401, 'GET', '/me/work');
     }
 }

@@ -4,21 +4,15 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Platform;
 
-use ChalkLadder\Server\Bank\Api\Input\TermInput;
-use ChalkLadder\Server\Bank\Terms;
-use ChalkLadder\Server\Media\Files;
-use ChalkLadder\Server\Roster\StudentUser;
-use ChalkLadder\Server\Tests\ApiCase;
-use Doctrine\ORM\EntityManagerInterface;
+use ChalkLadder\Server\Tests\RouteCase;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\Routing\RouterInterface;
 
 /**
  * Every route × every actor, on real subjects: whoever may, succeeds (2xx, not "let through and then refused"), and whoever
  * may not gets just the refusal the table names. A route that is not in the table fails the test: nothing is open by accident.
  */
-final class AccessTest extends ApiCase
+final class AccessTest extends RouteCase
 {
     private const ACTORS = ['nobody', 'student', 'other student', 'stranger', 'marker', 'teacher', 'lead'];
     private const OK = 'ok';
@@ -89,6 +83,12 @@ final class AccessTest extends ApiCase
         self::assertSame($routes, $table);
     }
 
+    /** @return list<string> `METHOD /path`, where the path’s parts name subjects of {@see RouteCase} */
+    public static function routes(): array
+    {
+        return array_keys(self::TABLE);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function actors(): iterable
     {
@@ -103,26 +103,20 @@ final class AccessTest extends ApiCase
         $ids = $this->subjects();
         $bodies = $this->bodies($ids);
         $who = ['nobody' => null, 'student' => $this->world->students['Ada Okafor'], 'other student' => $this->world->students['Benoît Larsen'], 'stranger' => $this->world->stranger, 'marker' => $this->world->marker, 'teacher' => $this->world->teacher, 'lead' => $this->world->lead][$actor];
-        $connection = self::service(EntityManagerInterface::class)->getConnection();
-        $cache = self::getContainer()->get('cache.app');
-        self::assertInstanceOf(CacheItemPoolInterface::class, $cache);
         $wrong = [];
         foreach (self::TABLE as $key => $row) {
             $expected = $row[(int) array_search($actor, self::ACTORS, true)];
             if ($expected === null) {
                 continue;
             }
-            // Each act finds the subjects as they were: what the one before did is undone.
-            $connection->beginTransaction();
+            $this->begin();
             if ($key === 'POST /handouts/{handout}/reopen') {
                 $this->as($this->world->lead)->get('POST', "/handouts/{$ids['handout']}/close");
             }
             [$method, $path] = explode(' ', $key);
-            $path = (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => $ids[$m[1]], $path);
+            $path = self::path($path, $ids);
             $status = $this->as($who)->ask($method, $path, $method === 'GET' ? null : ($bodies[$key] ?? []))->getStatusCode();
-            $connection->rollBack();
-            self::service(EntityManagerInterface::class)->clear();
-            $cache->clear();
+            $this->undo();
             if ($expected === self::OK ? $status < 200 || $status > 299 : $status !== $expected) {
                 $wrong[] = "$key: expected $expected, got $status ".substr((string) $this->browser->getResponse()->getContent(), 0, 200);
             }
@@ -145,83 +139,6 @@ final class AccessTest extends ApiCase
             self::assertSame(403, $this->browser->getResponse()->getStatusCode());
         }
         self::assertNull($this->tables->row("SELECT 1 FROM skill WHERE name = 'Forged'"));
-    }
-
-    /** @return array<string, string> one of each thing that a path can name */
-    private function subjects(): array
-    {
-        $world = $this->world;
-        $handout = $world->handOut(['attempts' => 3, 'feedback' => 'at once']);
-        $ada = $world->students['Ada Okafor'];
-        $handedIn = $world->sit('Cleo Marsh', $handout, ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'reef'], 'e-open' => ['text' => 'The moon.']]);
-        $returned = $world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'SECRETROCK']]);
-        $this->as($world->lead)->get('PUT', '/marks', ['sittingId' => $handedIn, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'SECRET shelf', 'markVersion' => 0]);
-        $this->get('POST', "/handouts/$handout/return", ['students' => [$ada->id]]);
-        $change = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Reef']])->text('changeId');
-        $grouping = $this->get('POST', "/handouts/$handout/groupings", ['name' => 'By hand', 'groups' => [['name' => 'One', 'members' => [['studentId' => $ada->id, 'reason' => 'x']]], ['name' => 'Two']]]);
-        $file = $world->get(Files::class);
-        $shown = $file->store($world->lead->teamId, 'image/png', 'y.png', 'y');
-        $pictured = ['version' => 1, 'title' => 'With a picture', 'mastery' => null, 'sections' => [['id' => 's1', 'title' => 'All', 'route' => null, 'entries' => [
-            ['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'Chart', 'html' => '', 'picture' => $shown, 'alt' => 'A chart']],
-            ['id' => 'e-choice', 'kind' => 'question', 'item' => $world->items['choice'], 'points' => '1'],
-        ]]]];
-        $paper = $this->get('POST', '/papers', ['paper' => $pictured])->text('id');
-        $edition = $this->get('POST', "/papers/$paper/publish", ['version' => 1])->text('editionId');
-        $other = $world->handOut([], $edition);
-        $sitting = $this->open($ada, $handout);
-
-        return [
-            'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId, 'student' => $world->students['Cleo Marsh']->id,
-            'handout' => $handout, 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn, 'returned' => $returned, 'entry' => 'e-text', 'change' => $change,
-            'grouping' => $grouping->text('id'), 'one' => $grouping->text('groups.0.id'), 'two' => $grouping->text('groups.1.id'),
-            'file' => $file->store($world->lead->teamId, 'image/png', 'x.png', 'x'), 'shown' => $shown,
-            'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
-        ];
-    }
-
-    /**
-     * @param array<string, string> $ids
-     *
-     * @return array<string, array<string, mixed>> a body that is good enough, by route
-     */
-    private function bodies(array $ids): array
-    {
-        $world = $this->world;
-        $step = ['entry' => 'e-choice', 'try' => 1];
-        $slip = $this->as($world->lead)->get('POST', "/classes/{$ids['class']}/slips");
-        $fresh = '01900000-0000-7000-8000-000000000001';
-
-        return [
-            'POST /session' => ['email' => 'lead@test.example', 'password' => 'a long password'],
-            'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
-            'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
-            'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],
-            'POST /items' => ['item' => ['version' => 1, 'type' => 'text', 'title' => 'New', 'prompt' => '<p>What?</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]]],
-            'POST /items/try' => ['item' => ['version' => 1, 'type' => 'text', 'title' => 'New', 'prompt' => '<p>What?</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]], 'response' => ['text' => 'this']],
-            // A stranger's save is read before it is looked for, so it names nothing of this team.
-            'PUT /items/{item}' => ['item' => ['skill' => null, 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]] + $world->itemDocuments()['text'], 'version' => 1],
-            'POST /papers' => ['paper' => ['version' => 1, 'title' => 'New', 'mastery' => null, 'sections' => []]],
-            'PUT /papers/{paper}' => ['paper' => $world->paperDocument(), 'version' => 1], 'POST /papers/{paper}/publish' => ['version' => 1],
-            'POST /papers/{paper}/rehearsal' => ['students' => 50],
-            'POST /classes' => ['name' => '8 Tern'], 'PUT /classes/{class}' => ['name' => '8 Plover'], 'PUT /classes/{class}/students/{student}' => ['name' => 'Cleo Marsh-Reed'],
-            'POST /classes/{class}/roster/preview' => ['text' => 'Dee Fox'], 'POST /classes/{class}/roster' => ['text' => 'Dee Fox'],
-            'POST /handouts' => ['editionId' => $world->editionId, 'classes' => [$ids['class']], 'requestId' => $fresh],
-            'PUT /handouts/{handout}' => ['visible' => true],
-            'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],
-            'PUT /second-marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0]],
-            'POST /handouts/{handout}/keys/{entry}/preview' => ['accept' => ['text' => 'Rocks']], 'POST /handouts/{handout}/keys/{entry}' => ['accept' => ['text' => 'Rocks']],
-            'POST /handouts/{handout}/groupings' => ['name' => 'G', 'groups' => [['name' => 'One']]],
-            'POST /groupings/{grouping}/moves' => ['studentId' => $world->students['Ada Okafor']->id, 'groupId' => $ids['two']],
-            'POST /groupings/{grouping}/follow-ups' => ['groups' => [['groupId' => $ids['one'], 'editionId' => $world->editionId, 'requestId' => $fresh]]],
-            'PUT /me/sittings/{sitting}/responses' => ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'mine'], 'counter' => 5, 'clientId' => 'a']]],
-            'POST /me/sittings/{sitting}/settle' => $step, 'POST /me/sittings/{sitting}/hint' => $step, 'POST /me/sittings/{sitting}/go-on' => ['visit' => 1],
-            'POST /me/sittings/{last}/hand-in' => ['visit' => 1], 'POST /me/sittings/{returned}/reply' => ['text' => 'Thanks'],
-        ];
-    }
-
-    private function open(StudentUser $who, string $handout): string
-    {
-        return $this->as($who)->get('POST', "/me/handouts/$handout/open")->text('id');
     }
 
     private static function shape(string $path): string

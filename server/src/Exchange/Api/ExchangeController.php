@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Exchange\Api;
 
+use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
 use ChalkLadder\Server\Exchange\Exports;
 use ChalkLadder\Server\Exchange\PaperPdf;
@@ -41,12 +42,36 @@ final readonly class ExchangeController
         return self::file($this->exports->marks($who->teamId, $id), 'text/csv; charset=UTF-8', 'marks.csv');
     }
 
-    #[Route('/papers/{id}/pdf', methods: ['GET'])]
+    #[Route('/papers/{id}/pdf', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function askForPdf(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] bool $key = false): PrintJobView
+    {
+        return $this->papers->ask($who, $id, $key);
+    }
+
+    #[Route('/pdfs/{id}', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function pdfState(#[CurrentUser] StaffUser $who, string $id): PrintJobView
+    {
+        return $this->papers->state($who, $id);
+    }
+
+    #[Route('/pdfs/{id}', methods: ['DELETE'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function cancelPdf(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->papers->cancel($who, $id);
+    }
+
+    /** Makes it; nginx sends this to workers of their own. */
+    #[Route('/pdfs/{id}/file', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
     #[Returns('file')]
-    public function pdf(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] bool $key = false): Response
+    public function pdf(#[CurrentUser] StaffUser $who, string $id): Response
     {
-        return self::file($this->papers->pdf($who->teamId, $id, $key), 'application/pdf', $key ? 'key.pdf' : 'paper.pdf');
+        [$pdf, $name] = $this->papers->make($who, $id);
+
+        return self::file($pdf, 'application/pdf', $name);
     }
 
     /** For the printing browser alone; the signed ticket stands in for a session. */

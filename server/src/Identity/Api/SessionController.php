@@ -6,7 +6,10 @@ namespace ChalkLadder\Server\Identity\Api;
 
 use ChalkLadder\Server\Identity\Api\Input\SignInInput;
 use ChalkLadder\Server\Identity\Api\View\SessionView;
+use ChalkLadder\Server\Identity\Cookies;
+use ChalkLadder\Server\Identity\KnownDevices;
 use ChalkLadder\Server\Identity\Sessions;
+use ChalkLadder\Server\Identity\SignInGuard;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Returns;
@@ -14,8 +17,6 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
-use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
-use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -25,8 +26,8 @@ final readonly class SessionController
     public function __construct(
         private Staff $staff,
         private Sessions $sessions,
-        private RateLimiterFactory $staffSignInLimiter,
-        private RateLimiterFactory $anySignInLimiter,
+        private SignInGuard $guard,
+        private KnownDevices $devices,
     ) {
     }
 
@@ -40,15 +41,11 @@ final readonly class SessionController
     #[Returns(SessionView::class)]
     public function open(#[MapRequestPayload] SignInInput $input, Request $request): JsonResponse
     {
-        $address = $request->getClientIp() ?? '';
-        $limiter = $this->staffSignInLimiter->create($address.'|'.mb_strtolower($input->email));
-        if (!$limiter->consume()->isAccepted() || !$this->anySignInLimiter->create($address)->consume()->isAccepted()) {
-            throw new TooManyRequestsHttpException();
-        }
-        $user = $this->staff->signIn($input->email, $input->password);
-        $limiter->reset();
+        $account = 'staff|'.Staff::normal($input->email);
+        $user = $this->guard->attempt($account, $request, fn (): StaffUser => $this->staff->signIn($input->email, $input->password));
         $response = new JsonResponse(new SessionView($this->staff->view($user), []));
         $response->headers->setCookie($this->sessions->openForStaff($user, $request));
+        $response->headers->setCookie($this->devices->remember($request, $account));
 
         return $response;
     }
@@ -56,9 +53,9 @@ final readonly class SessionController
     #[Route('/session', methods: ['DELETE'])]
     public function close(Request $request): Response
     {
-        $this->sessions->close($request->cookies->getString(Sessions::STAFF_COOKIE));
+        $this->sessions->close(Cookies::read(Sessions::STAFF_COOKIE, $request));
         $response = new Response(null, 204);
-        $response->headers->setCookie(Sessions::endedCookie(Sessions::STAFF_COOKIE));
+        $response->headers->setCookie(Cookies::ended(Sessions::STAFF_COOKIE, $request));
 
         return $response;
     }

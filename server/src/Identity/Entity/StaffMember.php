@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Identity\Entity;
 
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Platform\Storage\Root;
@@ -60,8 +61,12 @@ class StaffMember implements Root, TeamOwned
         return new StaffUser($this->id, $this->teamId, $this->name, $this->role, $this->passwordHash);
     }
 
-    public function setPassword(string $hash): void
+    /** @param string $by who sets it; '' for the first one */
+    public function setPassword(string $hash, string $by = ''): void
     {
         $this->passwordHash = $hash;
+        if ($by !== '') {
+            $this->note(new Acted($this->teamId, $by, 'set password', 'staff', $this->id));
+        }
     }
 }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Identity\Entity;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Platform\Storage\Root;
@@ -54,6 +55,12 @@ class Team implements Root
     public function markStep(): BigRational
     {
         return $this->markStep;
+    }
+
+    public function setMarkStep(BigRational $step, string $by): void
+    {
+        $this->note(new Acted($this->id, $by, 'set mark step', 'team', $this->id, ['from' => (string) $this->markStep, 'to' => (string) $step]));
+        $this->markStep = $step;
     }
 
     public function rungs(): Rungs

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity\ReadModel;
 
+use ChalkLadder\Server\Identity\Api\View\SessionLineView;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 
 /** Who a session's token belongs to. Asked with every request, hence one native statement. */
@@ -43,9 +45,26 @@ final readonly class SignedIn extends ReadModel
         $this->run('DELETE FROM session WHERE token_hash = :hash', ['hash' => $hash]);
     }
 
-    public function endAllOfStudent(string $studentId): void
+    /** @return list<string> hashes of the sessions that were ended */
+    public function endAllOfStudent(string $studentId): array
     {
-        $this->run('DELETE FROM session WHERE student_id = :id', ['id' => $studentId]);
+        return $this->texts('DELETE FROM session WHERE student_id = :id RETURNING token_hash', ['id' => $studentId]);
+    }
+
+    /** @return list<SessionLineView> of a member of staff, the latest used first */
+    public function sessionsOf(string $staffId, string $ownHash, string $now, string $idle): array
+    {
+        /** @var list<array{id: string, token_hash: string, device: string, opened_at: string, seen_at: string}> $rows */
+        $rows = $this->rows('SELECT left(a.token_hash, 16) AS id, a.token_hash, a.device, a.opened_at, a.seen_at FROM session a
+            WHERE a.staff_id = :id AND a.expires_at > :now AND a.seen_at > :idle ORDER BY a.seen_at DESC, a.token_hash', ['id' => $staffId, 'now' => $now, 'idle' => $idle]);
+
+        return array_map(static fn (array $r): SessionLineView => new SessionLineView($r['id'], $r['device'], Moment::iso($r['opened_at']), Moment::iso($r['seen_at']), $r['token_hash'] === $ownHash), $rows);
+    }
+
+    /** @return list<string> hashes of the sessions that were ended */
+    public function endOfStaff(string $staffId, ?string $id, ?string $exceptHash): array
+    {
+        return $this->texts('DELETE FROM session WHERE staff_id = :staff AND (:id::text IS NULL OR left(token_hash, 16) = :id) AND (:except::text IS NULL OR token_hash <> :except) RETURNING token_hash', ['staff' => $staffId, 'id' => $id, 'except' => $exceptHash]);
     }
 
     public function forgetOld(string $now): void

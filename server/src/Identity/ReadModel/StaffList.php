@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity\ReadModel;
 
+use ChalkLadder\Server\Identity\Api\View\ColleagueView;
 use ChalkLadder\Server\Identity\Api\View\DemoAccountView;
 use ChalkLadder\Server\Identity\Api\View\StaffNameView;
+use ChalkLadder\Server\Identity\TrailSubject;
+use ChalkLadder\Server\Identity\TrailSubjects;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 
-final readonly class StaffList extends ReadModel
+final readonly class StaffList extends ReadModel implements TrailSubjects
 {
     /** Names of staff, for the lists of other rooms: `JOIN`ed as a table with the columns id and name. */
     public const NAMES = '(SELECT id, name FROM staff)';
@@ -21,6 +24,15 @@ final readonly class StaffList extends ReadModel
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }
 
+    /** @return list<ColleagueView> */
+    public function colleagues(string $teamId, string $without): array
+    {
+        /** @var list<array{id: string, name: string, email: string, role: string}> $rows */
+        $rows = $this->rows('SELECT id, name, email, role FROM staff WHERE team_id = :team AND id <> :without ORDER BY name', ['team' => $teamId, 'without' => $without]);
+
+        return array_map(static fn (array $r): ColleagueView => new ColleagueView($r['id'], $r['name'], $r['email'], $r['role']), $rows);
+    }
+
     /** @return list<DemoAccountView> */
     public function demoAccounts(): array
     {
@@ -29,5 +41,14 @@ final readonly class StaffList extends ReadModel
             WHERE s.email LIKE '%@demo.example' ORDER BY t.name, s.role, s.name");
 
         return array_map(static fn (array $r): DemoAccountView => new DemoAccountView($r['email'], $r['name'], $r['role'], $r['team']), $rows);
+    }
+
+    public function named(string $teamId, array $ids): array
+    {
+        /** @var list<array{id: string, name: string, away: bool}> $rows */
+        $rows = $this->rows('SELECT id::text, name, false AS away FROM staff WHERE team_id = :team AND id IN (:ids)
+            UNION ALL SELECT id::text, name, false FROM team WHERE id = :team AND id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+
+        return TrailSubject::byId($rows);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Lookout\Api;
 
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Cookies;
+use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Lookout\Api\View\LookoutView;
 use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
@@ -15,6 +17,7 @@ use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Work;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -56,23 +59,28 @@ final readonly class LookoutController
     #[Route('/handouts/{id}/live', methods: ['GET'])]
     #[IsGranted('ROLE_TEACHER')]
     #[Returns('file')]
-    public function live(#[CurrentUser] StaffUser $who, string $id): Response
+    public function live(#[CurrentUser] StaffUser $who, string $id, Request $request): Response
     {
         $this->handouts->find($who->teamId, $id);
 
-        return self::subscribe(Push::teachers($id));
+        return self::subscribe('staff', Push::teachers($id), Cookies::read(Sessions::STAFF_COOKIE, $request), $who->id);
     }
 
     #[Route('/me/sittings/{id}/live', methods: ['GET'])]
     #[IsGranted('ROLE_STUDENT')]
     #[Returns('file')]
-    public function liveStudent(#[CurrentUser] StudentUser $who, string $id): Response
+    public function liveStudent(#[CurrentUser] StudentUser $who, string $id, Request $request): Response
     {
-        return self::subscribe(Push::students($this->reader->ofStudent($who->id, $id)->handoutId));
+        $channel = Push::students($this->reader->ofStudent($who->id, $id)->handoutId);
+
+        return self::subscribe('student', $channel, Cookies::read(Sessions::STUDENT_COOKIE, $request), $who->id);
     }
 
-    private static function subscribe(string $channel): Response
+    /** A channel, the session whose end ends the stream, and the person, of whose streams nginx allows so many. */
+    private static function subscribe(string $kind, string $channel, string $token, string $person): Response
     {
-        return new Response('', 200, ['X-Accel-Redirect' => '/internal/live/'.$channel, 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);
+        $place = implode('/', ['/internal/live', $kind, $channel, Sessions::channel($token), substr(hash('sha256', $person), 0, 32)]);
+
+        return new Response('', 200, ['X-Accel-Redirect' => $place, 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);
     }
 }

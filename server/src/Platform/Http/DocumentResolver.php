@@ -13,8 +13,6 @@ use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 #[AsTargetedValueResolver(self::class)]
 final class DocumentResolver implements ValueResolverInterface
 {
-    private const DEEPEST = 16;
-
     /** @return list<ReadsDocument> */
     public function resolve(Request $request, ArgumentMetadata $argument): array
     {
@@ -22,8 +20,8 @@ final class DocumentResolver implements ValueResolverInterface
         if ($class === null || !is_subclass_of($class, ReadsDocument::class)) {
             throw new \LogicException("$class does not read documents.");
         }
-        $body = json_decode($request->getContent(), true, self::DEEPEST);
-        if (!is_array($body) || ($body !== [] && array_is_list($body))) {
+        $body = $request->attributes->get(BodyListener::DECODED);
+        if (!is_array($body)) {
             throw new Problem(400, 'The request could not be read.', 'Its body is not the JSON that is expected here.');
         }
         $node = new Node($body);

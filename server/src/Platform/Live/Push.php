@@ -8,18 +8,22 @@ use ChalkLadder\Server\Platform\Storage\Json;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Contracts\HttpClient\Exception\TransportExceptionInterface;
+use Symfony\Contracts\HttpClient\HttpClientInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
  * Small messages to the screens that watch a handout. They leave after the response has been sent, so nobody waits for
  * them; a lost one is made good by the next snapshot.
  */
-final class Push
+final class Push implements ResetInterface
 {
+    private const SECONDS = 0.5;
+
     /** @var list<array{string, string}> */
     private array $waiting = [];
-    private ?\CurlHandle $curl = null;
 
-    public function __construct(private readonly string $publishSocket, private readonly LoggerInterface $logger)
+    public function __construct(private readonly string $publishSocket, private readonly HttpClientInterface $http, private readonly LoggerInterface $logger)
     {
     }
 
@@ -27,6 +31,11 @@ final class Push
     public function send(string $channel, array $message): void
     {
         $this->waiting[] = [$channel, Json::encode($message)];
+    }
+
+    public function reset(): void
+    {
+        $this->waiting = [];
     }
 
     public static function teachers(string $handoutId): string
@@ -49,9 +58,17 @@ final class Push
         if ($this->publishSocket === '') {
             return false;
         }
-        $answer = $this->ask($channel, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => ['Accept: text/json']]);
+        $answer = $this->ask('GET', $channel);
 
         return is_string($answer) && str_contains($answer, '"subscribers"');
+    }
+
+    /** Ends every stream that listens to a channel. */
+    public function cut(string $channel): void
+    {
+        if ($this->publishSocket !== '') {
+            $this->ask('DELETE', $channel);
+        }
     }
 
     #[AsEventListener]
@@ -63,31 +80,29 @@ final class Push
             return;
         }
         foreach ($waiting as [$channel, $body]) {
-            $this->ask($channel, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => $body, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Expect:']]);
+            $this->ask('POST', $channel, $body);
         }
     }
 
     /**
-     * @param array<int, mixed> $options of curl
+     * @param 'GET'|'POST'|'DELETE' $method
      *
      * @return string|null the answer, or null when the publisher could not be reached
      */
-    private function ask(string $channel, array $options): ?string
+    private function ask(string $method, string $channel, ?string $body = null): ?string
     {
-        $this->curl ??= curl_init();
-        curl_setopt_array($this->curl, $options + [
-            CURLOPT_UNIX_SOCKET_PATH => $this->publishSocket,
-            CURLOPT_URL => 'http://push/publish?channel='.rawurlencode($channel),
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_TIMEOUT_MS => 500,
-        ]);
-        $answer = curl_exec($this->curl);
-        if (!is_string($answer)) {
-            $this->logger->warning('The publisher of live messages was not reached: '.curl_error($this->curl));
+        try {
+            return $this->http->request($method, 'http://push/publish?channel='.rawurlencode($channel), [
+                'bindto' => $this->publishSocket,
+                'timeout' => self::SECONDS,
+                'max_duration' => self::SECONDS,
+                'headers' => ['Accept' => 'text/json', 'Content-Type' => 'application/json'],
+                'body' => $body ?? '',
+            ])->getContent(false);
+        } catch (TransportExceptionInterface $e) {
+            $this->logger->warning('The publisher of live messages was not reached: '.$e->getMessage());
 
             return null;
         }
-
-        return $answer;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster\Api;
 
+use ChalkLadder\Server\Identity\Cookies;
+use ChalkLadder\Server\Identity\KnownDevices;
 use ChalkLadder\Server\Identity\Sessions;
+use ChalkLadder\Server\Identity\SignInGuard;
 use ChalkLadder\Server\Platform\Http\Returns;
 use ChalkLadder\Server\Roster\Api\Input\JoinInput;
 use ChalkLadder\Server\Roster\Api\View\StudentSessionView;
@@ -14,8 +17,6 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
-use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
-use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -26,8 +27,8 @@ final readonly class JoinController
     public function __construct(
         private Join $join,
         private Sessions $sessions,
-        private RateLimiterFactory $studentJoinLimiter,
-        private RateLimiterFactory $anySignInLimiter,
+        private SignInGuard $guard,
+        private KnownDevices $devices,
     ) {
     }
 
@@ -35,14 +36,11 @@ final readonly class JoinController
     #[Returns(StudentSessionView::class)]
     public function join(#[MapRequestPayload] JoinInput $input, Request $request): JsonResponse
     {
-        $limiter = $this->studentJoinLimiter->create(mb_strtolower($input->code.'|'.$input->name));
-        if (!$limiter->consume()->isAccepted() || !$this->anySignInLimiter->create($request->getClientIp() ?? '')->consume()->isAccepted()) {
-            throw new TooManyRequestsHttpException();
-        }
-        $student = $this->join->student($input);
-        $limiter->reset();
+        $account = Join::account($input);
+        $student = $this->guard->attempt($account, $request, fn (): StudentUser => $this->join->student($input));
         $response = new JsonResponse(new StudentSessionView($student->name));
         $response->headers->setCookie($this->sessions->openForStudent($student->teamId, $student->id, $request));
+        $response->headers->setCookie($this->devices->remember($request, $account));
 
         return $response;
     }
@@ -58,9 +56,9 @@ final readonly class JoinController
     #[IsGranted('ROLE_STUDENT')]
     public function leave(Request $request): Response
     {
-        $this->sessions->close($request->cookies->getString(Sessions::STUDENT_COOKIE));
+        $this->sessions->close(Cookies::read(Sessions::STUDENT_COOKIE, $request));
         $response = new Response(null, 204);
-        $response->headers->setCookie(Sessions::endedCookie(Sessions::STUDENT_COOKIE));
+        $response->headers->setCookie(Cookies::ended(Sessions::STUDENT_COOKIE, $request));
 
         return $response;
     }

@@ -9,11 +9,15 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class HandoutChangeInput
 {
+    private const NO_MOMENT = 'This is not a moment in time.';
+
     public function __construct(
         public bool $visible = true,
-        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: 'This is not a moment in time.')]
+        #[Assert\NotBlank(allowNull: true, message: self::NO_MOMENT)]
+        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: self::NO_MOMENT)]
         public ?string $opensAt = null,
-        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: 'This is not a moment in time.')]
+        #[Assert\NotBlank(allowNull: true, message: self::NO_MOMENT)]
+        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: self::NO_MOMENT)]
         public ?string $closesAt = null,
     ) {
     }

@@ -9,6 +9,8 @@ use Symfony\Component\Validator\Constraints as Assert;
 
 final readonly class HandoutInput
 {
+    private const NO_MOMENT = 'This is not a moment in time.';
+
     /**
      * @param list<string>         $classes    class ids
      * @param list<string>         $students   ids of single students, beside the classes
@@ -19,18 +21,20 @@ final readonly class HandoutInput
         #[Assert\Uuid(message: 'Choose a published paper.')]
         #[Assert\NotBlank(message: 'Choose a published paper.')]
         public string $editionId = '',
-        #[Assert\All([new Assert\Uuid()])]
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
         #[Assert\Count(max: 50)]
         public array $classes = [],
-        #[Assert\All([new Assert\Uuid()])]
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
         #[Assert\Count(max: 500)]
         public array $students = [],
         #[\ChalkLadder\Server\Platform\OpenApi\Shape('Conditions')]
         public array $conditions = [],
         public bool $visible = true,
-        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: 'This is not a moment in time.')]
+        #[Assert\NotBlank(allowNull: true, message: self::NO_MOMENT)]
+        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: self::NO_MOMENT)]
         public ?string $opensAt = null,
-        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: 'This is not a moment in time.')]
+        #[Assert\NotBlank(allowNull: true, message: self::NO_MOMENT)]
+        #[Assert\DateTime(format: 'Y-m-d\TH:i:s.v\Z', message: self::NO_MOMENT)]
         public ?string $closesAt = null,
         #[Assert\Uuid]
         #[Assert\NotBlank]

@@ -23,6 +23,7 @@ final readonly class MarkInput
         #[Assert\Range(min: 1, max: 9)]
         public int $try = 1,
         #[Assert\Count(max: 8)]
+        #[Assert\All([new Assert\Type('int'), new Assert\Range(min: 0, max: 20)])]
         public ?array $levels = null,
         #[Assert\Regex(pattern: Credit::PATTERN, message: Credit::MESSAGE)]
         #[Assert\NotBlank(allowNull: true, message: Credit::MESSAGE)]

@@ -19,6 +19,7 @@ final readonly class SecondMarkInput
         #[Assert\Range(min: 1, max: 9)]
         public int $try = 1,
         #[Assert\Count(min: 1, max: 8, minMessage: 'Pick a level for every criterion.')]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('int'), new Assert\Range(min: 0, max: 20)])]
         public array $levels = [],
     ) {
     }

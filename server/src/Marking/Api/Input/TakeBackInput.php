@@ -10,7 +10,7 @@ final readonly class TakeBackInput
 {
     /** @param list<string>|null $students ids; null for all whose work is with them */
     public function __construct(
-        #[Assert\All([new Assert\Uuid()])]
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
         #[Assert\Count(max: 500)]
         public ?array $students = null,
     ) {

@@ -28,14 +28,14 @@ final readonly class PlanInput
         #[Assert\Range(min: 0, max: 500)]
         public int $most = 0,
         #[Assert\Count(max: 200)]
-        #[Assert\All([new Assert\Type('array'), new Assert\Count(exactly: 2), new Assert\Unique(), new Assert\All([new Assert\Uuid()])])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('array'), new Assert\Count(exactly: 2), new Assert\Unique(), new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])])]
         public array $apart = [],
         #[Assert\Count(max: 100)]
-        #[Assert\All([new Assert\Type('array'), new Assert\Count(min: 2, max: 500), new Assert\All([new Assert\Uuid()])])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('array'), new Assert\Count(min: 2, max: 500), new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])])]
         public array $together = [],
         public bool $classes = false,
         #[Assert\Count(max: 1000)]
-        #[Assert\All([new Assert\Type('int'), new Assert\Range(min: 0, max: 99)])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('int'), new Assert\Range(min: 0, max: 99)])]
         public array $fixed = [],
     ) {
     }

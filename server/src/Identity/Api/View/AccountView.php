@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Identity\Api\View;
+
+/** One's own account, and what a lead may set for the team. */
+final readonly class AccountView
+{
+    /**
+     * @param list<SessionLineView> $sessions   the latest used first
+     * @param list<ColleagueView>   $colleagues whose password a lead may set anew; empty for everybody else
+     * @param string                $markStep   the team's smallest mark, exact
+     * @param list<string>          $steps      what it can be set to
+     * @param bool                  $maySet     whether the asker may set it
+     */
+    public function __construct(public array $sessions, public array $colleagues, public string $markStep, public array $steps, public bool $maySet)
+    {
+    }
+}
