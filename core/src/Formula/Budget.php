@@ -13,13 +13,18 @@ final class Budget
     private const LONGEST_TEXT = 20_000;
     private const MOST_ELEMENTS = 1000;
 
-    public function __construct(private int $left = 4000)
+    private const STEPS = 4000;
+    private int $left = self::STEPS;
+
+    /** @param Effort|null $effort what this evaluation costs is taken from it too */
+    public function __construct(private readonly ?Effort $effort = null)
     {
     }
 
     public function spend(int $at, int $cost = 1): void
     {
         $this->left -= $cost;
+        $this->effort?->spend($cost);
         if ($this->left < 0) {
             throw new FormulaError('This takes too many steps to work out.', $at);
         }
@@ -33,6 +38,8 @@ final class Budget
             throw new FormulaError(sprintf('This number has more than %d digits.', self::MOST_DIGITS), $at);
         }
         $this->spend($at, 1 + intdiv($digits, 24));
+        // Long numbers cost by the square of their length.
+        $this->effort?->spend(intdiv($digits * $digits, 60));
         $value = $value->simplified();
         if (strlen((string) $value->getNumerator()) + strlen((string) $value->getDenominator()) > self::MOST_DIGITS) {
             throw new FormulaError(sprintf('This number has more than %d digits.', self::MOST_DIGITS), $at);

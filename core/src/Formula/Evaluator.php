@@ -38,9 +38,9 @@ final readonly class Evaluator
      *
      * @throws FormulaError
      */
-    public static function holds(Tree $tree, array $names, TextFunctions $texts): bool
+    public static function holds(Tree $tree, array $names, TextFunctions $texts, Budget $budget = new Budget()): bool
     {
-        $value = self::value($tree, $names, $texts);
+        $value = self::value($tree, $names, $texts, $budget);
 
         return is_bool($value) ? $value : throw new FormulaError(sprintf('A condition was expected, not %s.', Arithmetic::kind($value)), $tree->at);
     }

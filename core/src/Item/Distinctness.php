@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\Effort;
+use ChalkLadder\Core\Formula\EffortSpent;
 use ChalkLadder\Core\Formula\FormulaError;
 
 /**
@@ -17,6 +19,10 @@ final readonly class Distinctness
 {
     private const EXHAUSTIVE = 50_000;
     private const DRAWS = 10_000;
+    /** Steps of formulas that a walk may take; where they are spent it ends, and says how far it came. */
+    private const MOST_STEPS = 1_000_000;
+    /** What putting a draw into the text of an option costs. */
+    private const FILLING = 10;
     /** At least one combination in so many must be fit, so that every seed finds one in a bounded number of tries. */
     public const RAREST = 100;
 
@@ -36,13 +42,20 @@ final readonly class Distinctness
         $walked = $exhaustive ? $combinations : self::DRAWS;
         $draws = $good = 0;
         $faults = [];
+        $effort = new Effort(self::MOST_STEPS);
         for ($i = 0; $i < $walked; ++$i) {
-            $values = $exhaustive ? $this->template->variables->combination($i) : $this->template->variables->draw('walk', $i);
+            try {
+                $values = $exhaustive ? $this->template->variables->combination($i, $effort) : $this->template->variables->draw('walk', $i, $effort);
+                $found = $values === null ? [] : $this->faults($values, $effort);
+            } catch (EffortSpent) {
+                $exhaustive = false;
+                $walked = $i;
+                break;
+            }
             if ($values === null) {
                 continue;
             }
             ++$draws;
-            $found = $this->faults($values);
             $good += $found === [] ? 1 : 0;
             foreach ($found as $message) {
                 $faults[$message]['draws'] = ($faults[$message]['draws'] ?? 0) + 1;
@@ -78,18 +91,18 @@ final readonly class Distinctness
      *
      * @return list<string> what speaks against this draw
      */
-    public function faults(array $values): array
+    public function faults(array $values, Effort $effort): array
     {
         try {
             $faults = [];
             foreach ($this->template->formulas() as $formula) {
-                if (!$this->fewDecimals($this->template->value($formula, $values))) {
+                if (!$this->fewDecimals($this->template->value($formula, $values, $effort))) {
                     $faults[] = sprintf('“%s” has more than %d decimals', trim($formula), $this->template->variables->decimals);
                 }
             }
 
             return [...$faults, ...match ($this->template->type()) {
-                'choice' => $this->options($values),
+                'choice' => $this->options($values, $effort),
                 'number' => $this->targets($values),
                 default => [],
             }];
@@ -108,12 +121,13 @@ final readonly class Distinctness
      *
      * @return list<string>
      */
-    private function options(array $values): array
+    private function options(array $values, Effort $effort): array
     {
         $faults = [];
         $seen = [];
         $options = $this->template->rule()['options'] ?? [];
         foreach (is_array($options) ? array_values($options) : [] as $i => $option) {
+            $effort->spend(self::FILLING);
             $text = is_array($option) && is_string($option['text'] ?? null) ? $option['text'] : '';
             $letter = chr(65 + $i % 26);
             $shown = (new Option('x', Template::fill($text, $values, true), false))->folded();

@@ -9,6 +9,9 @@ use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Document\Problem;
 use ChalkLadder\Core\Formula\Arithmetic;
+use ChalkLadder\Core\Formula\Budget;
+use ChalkLadder\Core\Formula\Effort;
+use ChalkLadder\Core\Formula\EffortSpent;
 use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
@@ -23,10 +26,18 @@ final class ItemTemplate
 {
     /** A draw that no constraint or fault speaks against is looked for so often; see {@see Distinctness::RAREST}. */
     private const MOST_TRIES = 2000;
+    /** Steps of formulas that looking for one draw may take. Usual questions need some hundred. */
+    private const MOST_STEPS = 100_000;
+    /** What putting one draw into the texts costs at least. */
+    private const FILLING = 100;
 
     /** @var array<string, Tree> */
     private array $trees = [];
     private ?OwnItem $sample = null;
+
+    /** @var list<string>|null */
+    private ?array $formulas = null;
+    private ?FormulaError $unreadable = null;
 
     /**
      * @param array<array-key, mixed>          $written  the whole document
@@ -113,11 +124,16 @@ final class ItemTemplate
     public function draw(string $seed): ?array
     {
         $distinctness = new Distinctness($this);
-        for ($try = 0; $try < self::MOST_TRIES; ++$try) {
-            $values = $this->variables->draw($seed, $try);
-            if ($values !== null && $distinctness->faults($values) === []) {
-                return $values;
+        $effort = new Effort(self::MOST_STEPS);
+        try {
+            for ($try = 0; $try < self::MOST_TRIES; ++$try) {
+                $values = $this->variables->draw($seed, $try, $effort);
+                if ($values !== null && $distinctness->faults($values, $effort) === []) {
+                    return $values;
+                }
             }
+        } catch (EffortSpent) {
+            // As if none of the others were fit: whoever asks has a word for that.
         }
 
         return null;
@@ -188,8 +204,26 @@ final class ItemTemplate
         return is_string($this->document['type'] ?? null) ? $this->document['type'] : '';
     }
 
-    /** @return list<string> every formula that a draw works out, in prompt and rule */
+    /**
+     * @return list<string> every formula that a draw works out, in prompt and rule
+     *
+     * @throws FormulaError
+     */
     public function formulas(): array
+    {
+        if ($this->unreadable !== null) {
+            throw $this->unreadable;
+        }
+        try {
+            return $this->formulas ??= $this->findFormulas();
+        } catch (FormulaError $e) {
+            // Every draw asks; what cannot be read is read once.
+            throw $this->unreadable = $e;
+        }
+    }
+
+    /** @return list<string> */
+    private function findFormulas(): array
     {
         $found = [];
         $walk = static function (mixed $value, string $key) use (&$walk, &$found): void {
@@ -213,10 +247,13 @@ final class ItemTemplate
      *
      * @throws FormulaError
      */
-    public function value(string $formula, array $values): BigRational
+    public function value(string $formula, array $values, ?Effort $effort = null): BigRational
     {
+        if (!isset($this->trees[$formula])) {
+            $effort?->spend(intdiv(strlen($formula), 2));
+        }
         $tree = $this->trees[$formula] ??= Parser::read(html_entity_decode($formula), names: $this->variables->names());
-        $value = Arithmetic::numeric(Evaluator::value($tree, $values, new Texts()), $tree->at);
+        $value = Arithmetic::numeric(Evaluator::value($tree, $values, new Texts(), new Budget($effort)), $tree->at);
 
         return $value instanceof BigRational ? $value : BigRational::of(sprintf('%.9F', $value))->simplified();
     }
@@ -239,8 +276,14 @@ final class ItemTemplate
     private function readable(): OwnItem
     {
         $reason = null;
+        $effort = new Effort(self::MOST_STEPS);
         for ($try = 0; $try < self::MOST_TRIES; ++$try) {
-            $values = $this->variables->draw('read', $try);
+            try {
+                $values = $this->variables->draw('read', $try, $effort);
+                $effort->spend($values === null ? 1 : self::FILLING);
+            } catch (EffortSpent) {
+                throw new DocumentInvalid([new Problem('variables', 'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.')]);
+            }
             try {
                 if ($values !== null) {
                     return $this->with($values);

@@ -7,6 +7,8 @@ namespace ChalkLadder\Core\Item;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Formula\Arithmetic;
+use ChalkLadder\Core\Formula\Budget;
+use ChalkLadder\Core\Formula\Effort;
 use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
@@ -73,9 +75,9 @@ final readonly class Variables
      *
      * @return array<string, BigRational>|null null when a constraint does not hold or a derived value cannot be worked out
      */
-    public function combination(int $number): ?array
+    public function combination(int $number, ?Effort $effort = null): ?array
     {
-        return $this->completed(static function (Variable $v) use (&$number): int {
+        return $this->completed($effort, static function (Variable $v) use (&$number): int {
             $place = $number % count($v->values);
             $number = intdiv($number, count($v->values));
 
@@ -84,9 +86,9 @@ final readonly class Variables
     }
 
     /** @return array<string, BigRational>|null as {@see combination()} */
-    public function draw(string $seed, int $try): ?array
+    public function draw(string $seed, int $try, ?Effort $effort = null): ?array
     {
-        return $this->completed(static function (Variable $v) use ($seed, $try): int {
+        return $this->completed($effort, static function (Variable $v) use ($seed, $try): int {
             $bytes = hash('sha256', $seed."\0".$v->name."\0".$try, true);
             $number = 0;
             for ($i = 0; $i < 7; ++$i) {
@@ -102,9 +104,10 @@ final readonly class Variables
      *
      * @return array<string, BigRational>|null
      */
-    private function completed(\Closure $place): ?array
+    private function completed(?Effort $effort, \Closure $place): ?array
     {
         $values = [];
+        $effort?->spend(count($this->variables));
         try {
             foreach ($this->variables as $variable) {
                 if ($variable->is === null) {
@@ -112,11 +115,11 @@ final readonly class Variables
 
                     continue;
                 }
-                $value = Arithmetic::numeric(Evaluator::value($variable->is, $values, new Texts()), 0);
+                $value = Arithmetic::numeric(Evaluator::value($variable->is, $values, new Texts(), new Budget($effort)), 0);
                 $values[$variable->name] = $value instanceof BigRational ? $value : BigRational::of(sprintf('%.9F', $value))->simplified();
             }
             foreach ($this->constraints as $constraint) {
-                if (!Evaluator::holds($constraint['tree'], $values, new Texts())) {
+                if (!Evaluator::holds($constraint['tree'], $values, new Texts(), new Budget($effort))) {
                     return null;
                 }
             }

@@ -6,6 +6,7 @@ namespace ChalkLadder\Core\Tests\Item;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\DocumentInvalid;
+use ChalkLadder\Core\Formula\Effort;
 use ChalkLadder\Core\Item\Distinctness;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response;
@@ -49,7 +50,7 @@ final class VariablesTest extends TestCase
             $values = $template->draw($seed);
             self::assertNotNull($values);
             self::assertTrue($values['range']->isGreaterThanOrEqualTo(3));
-            self::assertSame([], $distinctness->faults($values));
+            self::assertSame([], $distinctness->faults($values, new Effort(1_000_000)));
         });
     }
 
@@ -155,5 +156,18 @@ final class VariablesTest extends TestCase
         sort($texts);
 
         return $texts;
+    }
+
+    public function testWorkingOutDrawsIsBoundedWhateverIsWritten(): void
+    {
+        $variables = array_map(static fn (string $name): array => ['name' => $name, 'from' => '1', 'to' => '9', 'step' => '1'], range('a', 't'));
+        $long = implode('+', array_fill(0, 12, '(a^9*b^9*c^9/(d^9+e^9))'));
+        $question = ['version' => 1, 'type' => 'number', 'title' => 'Long', 'prompt' => '<p>'.str_repeat('{'.$long.'}', 40).'</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'variables' => $variables, 'constraints' => ['a > b'], 'decimals' => 2, 'rule' => ['targets' => [['value' => '= a/7', 'credit' => '1']]]];
+        $template = ItemTemplate::read($question);
+
+        self::assertNull($template->draw('seed'), 'no draw is fit, and looking for one ends');
+        $report = (new Distinctness($template))->report();
+        self::assertFalse($report['exhaustive']);
+        self::assertLessThan(10_000, $report['walked'], 'the walk ends before its usual length, and says so');
     }
 }
