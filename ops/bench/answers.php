@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 
+
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
 use ChalkLadder\Core\Item\ItemReader;

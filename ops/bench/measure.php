@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 
+
 use ChalkLadder\Core\Analysis\Model\Binary;
 use ChalkLadder\Core\Analysis\Model\Rasch;
 use ChalkLadder\Core\Analysis\Model\TwoParameter;

@@ -57,6 +57,8 @@ final class Version20261126000000 extends AbstractMigration
         UPDATE edition_item ei SET content_hash = md5(i.content::text) FROM item i WHERE i.id = ei.item_id;
         ALTER TABLE grouping ADD version int NOT NULL DEFAULT 1;
         ALTER TABLE handout DROP CONSTRAINT handout_request_id_key, ADD UNIQUE (team_id, request_id);
+        ALTER TABLE handout ALTER CONSTRAINT handout_group_id_fkey DEFERRABLE;
+        ALTER TABLE skill ALTER CONSTRAINT skill_parent_id_fkey DEFERRABLE;
         CREATE INDEX handout_due ON handout (closes_at) WHERE closed_at IS NULL AND closes_at IS NOT NULL;
         CREATE INDEX mark_event_change ON mark_event (key_change_id) WHERE key_change_id IS NOT NULL
         SQL;

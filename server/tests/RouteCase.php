@@ -70,6 +70,7 @@ abstract class RouteCase extends ApiCase
             'handout' => $handout, 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn, 'returned' => $returned, 'entry' => 'e-text', 'change' => $change,
             'grouping' => $grouping->text('id'), 'one' => $grouping->text('groups.0.id'), 'two' => $grouping->text('groups.1.id'),
             'file' => $file->store($world->lead->teamId, 'image/png', 'x.png', 'x'), 'shown' => $shown,
+            'pdf' => $this->as($world->teacher)->get('POST', "/papers/$world->paperId/pdf", [])->text('id'), 'session' => $this->get('GET', '/account')->text('sessions.0.id'), 'marker' => $world->marker->id,
             'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
         ];
     }
@@ -88,6 +89,8 @@ abstract class RouteCase extends ApiCase
 
         return [
             'POST /session' => ['email' => 'lead@test.example', 'password' => 'a long password'],
+            'PUT /account/password' => ['current' => 'a long password', 'new' => 'another long one'], 'PUT /account/colleagues/{marker}/password' => ['current' => 'a long password', 'new' => 'another long one'],
+            'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],

@@ -282,7 +282,7 @@ final class ItemTemplate
                 $values = $this->variables->draw('read', $try, $effort);
                 $effort->spend($values === null ? 1 : self::FILLING);
             } catch (EffortSpent) {
-                throw new DocumentInvalid([new Problem('variables', 'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.')]);
+                throw $reason ?? new DocumentInvalid([new Problem('variables', 'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.')]);
             }
             try {
                 if ($values !== null) {

@@ -78,9 +78,9 @@ final class LookoutTest extends ApiCase
     {
         $id = $this->open('Ada Okafor');
         $this->as($this->world->teacher)->ask('GET', "/handouts/$this->handout/live");
-        self::assertSame("/internal/live/handout-$this->handout", $this->browser->getResponse()->headers->get('X-Accel-Redirect'));
+        self::assertMatchesRegularExpression("#^/internal/live/staff/handout-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#", (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'));
         $this->as($this->world->students['Ada Okafor'])->ask('GET', "/me/sittings/$id/live");
-        self::assertSame("/internal/live/sitters-$this->handout", $this->browser->getResponse()->headers->get('X-Accel-Redirect'), 'students hear of closing, never of each other');
+        self::assertMatchesRegularExpression("#^/internal/live/student/sitters-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#", (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'), 'students hear of closing, never of each other');
         $this->as($this->world->students['Benoît Larsen'])->refused(404, 'GET', "/me/sittings/$id/live");
     }
 

@@ -25,6 +25,9 @@ final class AccessTest extends RouteCase
     /** Ada's own; a student of the same class finds nothing. */
     private const OWN = [401, 'ok', 404, 401, 401, 401, 401];
 
+    /** The teacher's own; a colleague finds nothing. */
+    private const ONE_OWN = [401, 401, 401, 404, 403, 'ok', 404];
+
     private const TABLE = [
         'GET /session' => self::ANYBODY, 'POST /session' => self::ANYBODY, 'DELETE /session' => self::ANYBODY,
         'POST /join' => self::ANYBODY,
@@ -39,8 +42,11 @@ final class AccessTest extends RouteCase
         'GET /papers' => self::TEACHERS, 'POST /papers' => self::TEACHERS,
         'GET /papers/{paper}' => self::TEAM, 'PUT /papers/{paper}' => self::TEAM, 'POST /papers/{paper}/publish' => self::TEAM, 'DELETE /papers/{paper}' => self::TEAM,
         'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM, 'POST /papers/{paper}/rehearsal' => self::TEAM,
+        'POST /papers/{paper}/pdf' => self::TEAM, 'GET /pdfs/{pdf}' => self::ONE_OWN, 'DELETE /pdfs/{pdf}' => self::ONE_OWN,
         // Printing needs a browser; who may is proved by those who may not.
-        'GET /papers/{paper}/pdf' => [401, 401, 401, 404, 403, null, null],
+        'POST /pdfs/{pdf}/file' => [401, 401, 401, 404, 403, null, 404],
+        'GET /account' => self::STAFF, 'DELETE /account/sessions/{session}' => [401, 401, 401, 404, 404, 'ok', 404], 'PUT /account/password' => self::STAFF,
+        'PUT /account/colleagues/{marker}/password' => [401, 401, 401, 404, 403, 403, 'ok'], 'PUT /account/team' => [401, 401, 401, 'ok', 403, 403, 'ok'],
         'GET /classes' => self::TEACHERS, 'POST /classes' => self::TEACHERS, 'GET /classes/{class}' => self::TEAM, 'PUT /classes/{class}' => self::TEAM,
         'POST /classes/{class}/roster/preview' => self::TEAM, 'POST /classes/{class}/roster' => self::TEAM, 'POST /classes/{class}/slips' => self::TEAM,
         'POST /classes/{class}/students/{student}/pin' => self::TEAM, 'PUT /classes/{class}/students/{student}' => self::TEAM,

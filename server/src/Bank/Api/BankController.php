@@ -18,6 +18,7 @@ use ChalkLadder\Server\Bank\ReadModel\Search;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Bank\TryOut;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Dear;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -103,6 +104,7 @@ final readonly class BankController
         $this->bank->restore($who, $id);
     }
 
+    #[Dear]
     #[Route('/items/try', methods: ['POST'])]
     public function try(#[MapRequestPayload] TryInput $input): TryView
     {

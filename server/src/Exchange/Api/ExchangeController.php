@@ -10,6 +10,7 @@ use ChalkLadder\Server\Exchange\Exports;
 use ChalkLadder\Server\Exchange\PaperPdf;
 use ChalkLadder\Server\Exchange\PrintTicket;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Dear;
 use ChalkLadder\Server\Platform\Http\Returns;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
@@ -42,6 +43,7 @@ final readonly class ExchangeController
         return self::file($this->exports->marks($who->teamId, $id), 'text/csv; charset=UTF-8', 'marks.csv');
     }
 
+    #[Dear]
     #[Route('/papers/{id}/pdf', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
     public function askForPdf(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] bool $key = false): PrintJobView

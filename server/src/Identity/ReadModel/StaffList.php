@@ -24,6 +24,12 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }
 
+    /** @return array<string, string> names of all teams, by id */
+    public function teams(): array
+    {
+        return $this->pairs('SELECT id::text, name FROM team ORDER BY name');
+    }
+
     /** @return list<ColleagueView> */
     public function colleagues(string $teamId, string $without): array
     {

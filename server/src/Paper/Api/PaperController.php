@@ -13,6 +13,7 @@ use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
+use ChalkLadder\Server\Platform\Http\Dear;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -56,6 +57,7 @@ final readonly class PaperController
         return $this->papers->publish($who, $id, $input);
     }
 
+    #[Dear]
     #[Route('/papers/{id}/rehearsal', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function rehearse(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RehearsalInput $input): RehearsalView
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Regroup\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Dear;
 use ChalkLadder\Server\Regroup\Api\Input\FollowUpsInput;
 use ChalkLadder\Server\Regroup\Api\Input\GroupingInput;
 use ChalkLadder\Server\Regroup\Api\Input\MoveInput;
@@ -34,6 +35,7 @@ final readonly class RegroupController
     }
 
     /** Forms groups by a plan. Nothing is kept by it. */
+    #[Dear]
     #[Route('/handouts/{id}/groups', methods: ['POST'])]
     public function form(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PlanInput $input): GroupingView
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Platform\Http\Dear;
 use ChalkLadder\Server\Results\Api\View\ChangeView;
 use ChalkLadder\Server\Results\Api\View\ComparisonsView;
 use ChalkLadder\Server\Results\Api\View\ModelView;
@@ -36,6 +37,7 @@ final readonly class ResultsController
         return $this->results->show($who->teamId, $id);
     }
 
+    #[Dear]
     #[Route('/handouts/{id}/results/model', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     public function model(#[CurrentUser] StaffUser $who, string $id): ModelView
     {

@@ -78,4 +78,12 @@ class Student implements Root, TeamOwned
         $this->pinSealed = $sealed;
         $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
     }
+
+    /** Nobody's name any more, and no way in. */
+    public function erase(string $sealedPin): void
+    {
+        $this->name = 'Erased student';
+        $this->nameFolded = 'erased '.$this->id;
+        $this->pinSealed = $sealedPin;
+    }
 }

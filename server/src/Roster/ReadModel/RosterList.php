@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Roster\ReadModel;
 use ChalkLadder\Server\Identity\ReadModel\SignedIn;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
+use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\Api\View\ClassRowView;
 use ChalkLadder\Server\Roster\StudentUser;
@@ -87,6 +88,11 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
             WHERE '.SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = s.id AND m.left_at IS NULL)', $asked);
 
         return $row === null ? null : [new StudentUser($row['id'], $row['team_id'], $row['name']), $row['stale']];
+    }
+
+    public function leaveAll(string $studentId, \DateTimeImmutable $now): void
+    {
+        $this->run('UPDATE class_member SET left_at = coalesce(left_at, :now) WHERE student_id = :id', ['id' => $studentId, 'now' => Moment::stored($now)]);
     }
 
     public function isAnywhere(string $studentId): bool

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Media\ReadModel;
+
+use ChalkLadder\Server\Platform\Storage\TeamTables;
+
+final readonly class MediaBackup implements TeamTables
+{
+    public function place(): int
+    {
+        return 20;
+    }
+
+    public function ofTeam(): array
+    {
+        return [
+            'file' => 't.team_id = :team',
+        ];
+    }
+}

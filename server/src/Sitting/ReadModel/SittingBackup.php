@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Sitting\ReadModel;
+
+use ChalkLadder\Server\Platform\Storage\TeamTables;
+
+final readonly class SittingBackup implements TeamTables
+{
+    public function place(): int
+    {
+        return 70;
+    }
+
+    public function ofTeam(): array
+    {
+        return [
+            'sitting' => 't.team_id = :team',
+            'response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
+            'late_response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
+        ];
+    }
+}

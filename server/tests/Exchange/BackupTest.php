@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Exchange;
+
+use ChalkLadder\Server\Exchange\ReadModel\TeamCopy;
+use ChalkLadder\Server\Exchange\TeamBackup;
+use ChalkLadder\Server\Tests\ApiCase;
+use Doctrine\ORM\EntityManagerInterface;
+
+final class BackupTest extends ApiCase
+{
+    private string $file;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->file = (string) tempnam(sys_get_temp_dir(), 'backup');
+    }
+
+    protected function tearDown(): void
+    {
+        @unlink($this->file);
+        parent::tearDown();
+    }
+
+    public function testARestoredTeamIsTheSameToTheLastByte(): void
+    {
+        $team = $this->world->lead->teamId;
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']], 'e-open' => ['text' => "Line\n\"two\" ½"]]);
+        $this->as($this->world->lead)->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'reef']]);
+        $grouping = $this->get('POST', "/handouts/$handout/groupings", ['name' => 'G', 'groups' => [['name' => 'One', 'members' => [['studentId' => $this->world->students['Ada Okafor']->id]]]]]);
+        $this->get('POST', '/groupings/'.$grouping->text('id').'/follow-ups', ['groups' => [['groupId' => $grouping->text('groups.0.id'), 'editionId' => $this->world->editionId, 'requestId' => '01900000-0000-7000-8000-000000000009']]]);
+        $backup = self::service(TeamBackup::class);
+        $first = $backup->write($team, $this->file);
+
+        $this->remove($team);
+        self::assertNull($this->tables->row('SELECT 1 FROM team WHERE id = :id', ['id' => $team]));
+        self::assertSame($first[0], $backup->restore($this->file));
+        self::assertSame($first, $backup->write($team, $this->file));
+        self::assertSame('G', $this->as($this->world->lead)->get('GET', '/groupings')->text('groupings.0.name'));
+    }
+
+    public function testADamagedFileChangesNothing(): void
+    {
+        $backup = self::service(TeamBackup::class);
+        $backup->write($this->world->lead->teamId, $this->file);
+        $whole = (string) file_get_contents($this->file);
+        foreach (['', substr($whole, 0, -200), str_replace('Heights of tide', 'Heights of time', $whole), '{"format":"other"}'] as $damaged) {
+            file_put_contents($this->file, $damaged);
+            try {
+                $backup->restore($this->file);
+                self::fail('A damaged backup was taken.');
+            } catch (\UnexpectedValueException) {
+                $this->addToAssertionCount(1);
+            }
+        }
+    }
+
+    /** Takes every row of a team away, those last that others refer to. */
+    private function remove(string $team): void
+    {
+        $connection = self::service(EntityManagerInterface::class)->getConnection();
+        $connection->executeStatement('DELETE FROM session');
+        $connection->executeStatement('UPDATE handout SET group_id = NULL');
+        $tables = [];
+        foreach (self::service(TeamCopy::class)->rows($team) as [$table]) {
+            $tables[$table] = $table;
+        }
+        $conditions = (new \ReflectionMethod(TeamCopy::class, 'tables'))->invoke(self::service(TeamCopy::class));
+        assert(is_array($conditions));
+        foreach (array_reverse($tables) as $table) {
+            assert(is_string($conditions[$table]));
+            $connection->executeStatement("DELETE FROM \"$table\" t WHERE $conditions[$table]", ['team' => $team]);
+        }
+        self::service(EntityManagerInterface::class)->clear();
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Lookout;
+
+use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Lookout\Publisher;
+use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
+use ChalkLadder\Server\Platform\Live\Push;
+use ChalkLadder\Server\Sitting\SittingChanged;
+use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Json;
+use Psr\Log\NullLogger;
+use Symfony\Component\HttpClient\MockHttpClient;
+use Symfony\Component\HttpClient\Response\MockResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Component\HttpKernel\HttpKernelInterface;
+
+/** What goes to the screens that watch. */
+final class PublisherTest extends ApiCase
+{
+    /** @var list<array{string, string, string}> method, address and body of what was sent */
+    private array $sent = [];
+
+    public function testAChangedRowIsSentOnceToTheScreensThatWatch(): void
+    {
+        $handout = $this->world->handOut();
+        $id = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']]]);
+        $this->publish($handout, $id, true);
+
+        self::assertSame(['GET', 'POST'], array_column($this->sent, 0));
+        self::assertStringEndsWith('channel=handout-'.$handout, $this->sent[1][1]);
+        $message = Json::of($this->sent[1][2]);
+        self::assertSame(['row', 'Ada Okafor', 'right', 'marked'], [$message->text('kind'), $message->text('row.name'), $message->text('row.cells.e-choice.code'), $message->text('row.state')]);
+    }
+
+    public function testNobodyWatchingNothingSent(): void
+    {
+        $handout = $this->world->handOut();
+        $this->publish($handout, $this->world->sit('Ada Okafor', $handout, []), false);
+        self::assertSame(['GET'], array_column($this->sent, 0));
+    }
+
+    private function publish(string $handout, string $sitting, bool $watched): void
+    {
+        $http = new MockHttpClient(function (string $method, string $url, array $options) use ($watched): MockResponse {
+            $this->sent[] = [$method, $url, is_string($options['body'] ?? null) ? $options['body'] : ''];
+
+            return new MockResponse($method === 'GET' && $watched ? '{"subscribers": 1}' : '');
+        });
+        $push = new Push('/nowhere.sock', $http, new NullLogger());
+        $publisher = new Publisher(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
+        $publisher->onChange(new SittingChanged($handout, $sitting));
+        $publisher->onChange(new SittingChanged($handout, $sitting));
+        $end = new TerminateEvent(self::service(HttpKernelInterface::class), new Request(), new Response());
+        $publisher->publish($end);
+        $push->flush($end);
+    }
+}

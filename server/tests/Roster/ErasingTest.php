@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Roster;
+
+use ChalkLadder\Server\Roster\Erasing;
+use ChalkLadder\Server\Tests\ApiCase;
+
+final class ErasingTest extends ApiCase
+{
+    public function testNameAndWordsGoAndFiguresStay(): void
+    {
+        $handout = $this->world->handOut();
+        $ada = $this->world->students['Ada Okafor'];
+        $id = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-open' => ['text' => 'I am Ada and I live here.']]);
+        $this->as($this->world->teacher)->get('PUT', '/marks', ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Dear Ada', 'markVersion' => 0]);
+        $this->get('POST', "/handouts/$handout/return", ['message' => 'Well, Ada']);
+        $this->as($ada)->get('POST', "/me/sittings/$id/reply", ['text' => 'Thanks, Ada']);
+        $cookie = $this->browser->getCookieJar()->all()[0];
+        $before = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results");
+
+        self::service(Erasing::class)->erase($this->world->teacher->teamId, $ada->id);
+
+        $after = $this->get('GET', "/handouts/$handout/results");
+        self::assertSame($before->at('mean.value'), $after->at('mean.value'));
+        self::assertSame('Erased student', $after->text('students.0.name'));
+        foreach (["/handouts/$handout/results", "/sittings/$id", '/marking', '/outbox', "/handouts/$handout/responses.csv", "/handouts/$handout/marking/e-open", '/classes/'.$this->world->classId] as $path) {
+            self::assertStringNotContainsString('Ada', (string) $this->ask('GET', $path)->getContent(), $path);
+        }
+        $this->as(null);
+        $this->browser->getCookieJar()->set($cookie);
+        $this->refused(401, 'GET', '/me/work');
+    }
+}
