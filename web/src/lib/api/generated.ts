@@ -4,6 +4,86 @@
  */
 
 export interface paths {
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["accountShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/colleagues/{id}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["accountResetPassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["accountChangePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["accountEndSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/team": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["accountSetTeam"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bank/misconceptions": {
         parameters: {
             query?: never;
@@ -1035,9 +1115,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["exchangePdf"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["exchangeAskForPdf"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1102,6 +1182,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["paperRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pdfs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exchangePdfState"];
+        put?: never;
+        post?: never;
+        delete: operations["exchangeCancelPdf"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pdfs/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["exchangePdf"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1301,6 +1413,11 @@ export interface components {
                 [key: string]: string;
             };
         };
+        ExchangePrintJobView: {
+            id: string;
+            state: string;
+            before: number;
+        };
         ExchangePrintView: {
             paper: components["schemas"]["Paper"];
             items: components["schemas"]["ItemMap"];
@@ -1347,11 +1464,35 @@ export interface components {
             waiting: number;
             group: string | null;
         };
+        IdentityAccountView: {
+            sessions: components["schemas"]["IdentitySessionLineView"][];
+            colleagues: components["schemas"]["IdentityColleagueView"][];
+            markStep: string;
+            steps: string[];
+            maySet: boolean;
+        };
+        IdentityColleagueView: {
+            id: string;
+            name: string;
+            email: string;
+            role: string;
+        };
         IdentityDemoAccountView: {
             email: string;
             name: string;
             role: string;
             team: string;
+        };
+        IdentityPasswordInput: {
+            current?: string;
+            new?: string;
+        };
+        IdentitySessionLineView: {
+            id: string;
+            device: string;
+            openedAt: string;
+            seenAt: string;
+            here: boolean;
         };
         IdentitySessionView: {
             staff: components["schemas"]["IdentityStaffView"] | null;
@@ -1370,6 +1511,9 @@ export interface components {
             name: string;
             role: string;
             team: string;
+        };
+        IdentityTeamInput: {
+            markStep?: string;
         };
         IdentityTrailLineView: {
             id: string;
@@ -2477,6 +2621,161 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    accountShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentityAccountView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accountResetPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentityPasswordInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accountChangePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentityPasswordInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accountEndSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    accountSetTeam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentityTeamInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentityAccountView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     bankAddMisconception: {
         parameters: {
             query?: never;
@@ -5002,7 +5301,7 @@ export interface operations {
             };
         };
     };
-    exchangePdf: {
+    exchangeAskForPdf: {
         parameters: {
             query?: {
                 key?: boolean;
@@ -5015,12 +5314,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description A file or stream. */
+            /** @description Done. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ExchangePrintJobView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -5151,6 +5452,95 @@ export interface operations {
         responses: {
             /** @description Done; nothing to say. */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exchangePdfState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExchangePrintJobView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exchangeCancelPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exchangePdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file or stream. */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
