@@ -263,10 +263,12 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('the paper and its key as PDF', async () => {
     await stage(page, 'Papers')
     await page.getByRole('link', { name: 'Salt and water' }).click()
+    await page.getByRole('button', { name: 'PDF' }).click()
     const [pdf] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'PDF with key' }).click(),
+      page.getByRole('menuitem', { name: 'PDF with key' }).click(),
     ])
+    expect(pdf.suggestedFilename()).toBe('Salt and water, key.pdf')
     const read = await pdf.createReadStream()
     const chunks: Buffer[] = []
     for await (const chunk of read) chunks.push(chunk as Buffer)
@@ -289,6 +291,7 @@ const save = async (page: Page) => {
 async function writeChoice(page: Page) {
   await newQuestion(page, 'choice', 'Ebb or flood', 'What happens at ebb?', '1')
   await page.getByRole('textbox', { name: 'Text of option A' }).fill('the sea falls')
+  await page.getByRole('radio', { name: 'option A is the key' }).check()
   await page.getByRole('textbox', { name: 'Text of option B' }).fill('the sea rises')
   await page.getByRole('textbox', { name: 'Text of option C' }).fill('the sea stands')
   await page.getByLabel('Misconception behind option B').selectOption({ label: 'New misconception …' })

@@ -85,6 +85,9 @@ final readonly class Item
         if ($this->points->isZero() && $this->type() !== ItemType::Floor) {
             $defects[] = Defect::blocking('The question is worth zero points.');
         }
+        if ($this->rule instanceof OpenRule) {
+            array_push($defects, ...$this->rule->misfits($this->points));
+        }
         if ($this->skill === null) {
             $defects[] = Defect::advice('No skill is named, so this question says nothing in results by skill.');
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\NumberText;
 
 /** An open answer, drawn working, recording or upload, marked by hand with an analytic rubric: the levels' points are added. */
 final readonly class OpenRule implements Rule
@@ -75,6 +76,36 @@ final readonly class OpenRule implements Rule
     public function most(): BigRational
     {
         return array_reduce($this->criteria, static fn (BigRational $sum, Criterion $c): BigRational => $sum->plus($c->most()), BigRational::zero());
+    }
+
+    /**
+     * Levels whose share of the question's points is no whole or half mark, and would be rounded.
+     *
+     * @return list<Defect>
+     */
+    public function misfits(BigRational $points): array
+    {
+        $most = $this->most();
+        if ($most->isZero()) {
+            return [];
+        }
+        foreach ($this->criteria as $criterion) {
+            foreach ($criterion->levels as $level) {
+                $marks = $level->points->multipliedBy($points)->dividedBy($most)->simplified();
+                if (!$marks->multipliedBy(2)->simplified()->getDenominator()->isEqualTo(1)) {
+                    return [Defect::advice(sprintf(
+                        'The rubric adds up to %s, the question is worth %s: "%s" of "%s" would earn %s marks, which are rounded. Let the levels add up to the points.',
+                        NumberText::write($most),
+                        NumberText::write($points),
+                        $level->descriptor,
+                        $criterion->name,
+                        NumberText::write($marks),
+                    ))];
+                }
+            }
+        }
+
+        return [];
     }
 
     public function waitsForMarker(): bool

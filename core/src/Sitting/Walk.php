@@ -97,6 +97,18 @@ final readonly class Walk
         return $steps;
     }
 
+    /**
+     * Numbers follow the student's own order, so that a shuffled or branching paper still counts 1, 2, 3.
+     *
+     * @return array<string, int> by entry
+     */
+    public function numbers(Paper $paper): array
+    {
+        $order = array_values(array_unique(array_column($this->steps($paper), 'entry')));
+
+        return array_map(static fn (int $at): int => $at + 1, array_flip($order));
+    }
+
     /** Is this step in the pass that is open? Only there may an answer change. */
     public function isOpen(string $entry, int $try): bool
     {

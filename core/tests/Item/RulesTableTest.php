@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Item;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\OpenRule;
 use ChalkLadder\Core\Item\Response;
@@ -68,6 +69,21 @@ final class RulesTableTest extends TestCase
         self::assertSame('1', (string) $rule->creditFor([2, 1]));
         self::assertSame(['idea-moon'], $rule->misconceptionsOf([0, 1]));
         self::assertSame([], $rule->misconceptionsOf([1, 1]));
+    }
+
+    public function testARubricWhoseLevelsWouldBeRoundedIsADefect(): void
+    {
+        $rule = Rules::table()['open'];
+        self::assertInstanceOf(OpenRule::class, $rule);
+        self::assertSame('5', (string) $rule->most());
+
+        self::assertSame([], $rule->misfits(BigRational::of(5)));
+        self::assertSame([], $rule->misfits(BigRational::of('5/2')), 'halves are marks');
+        $defects = $rule->misfits(BigRational::of(4));
+        self::assertCount(1, $defects);
+        self::assertFalse($defects[0]->blocks);
+        self::assertStringContainsString('The rubric adds up to 5, the question is worth 4:', $defects[0]->message);
+        self::assertSame([], (new OpenRule([]))->misfits(BigRational::of(4)));
     }
 
     /** `[a,b]` are picked options, `{…}` a response in its JSON form, anything else a text. */

@@ -28,6 +28,7 @@ final readonly class StudentWork
         $sitting = $this->sittings->ofTeam($teamId, $sittingId);
         $names = $this->terms->misconceptionNames($teamId);
         $numbers = $sitting->edition->numbers();
+        $own = $sitting->walk->numbers($sitting->edition->paper());
         $all = $this->sittings->answers($sitting);
         $byStep = [];
         foreach ($all as $answer) {
@@ -35,7 +36,16 @@ final readonly class StudentWork
         }
         $score = Sittings::score($sitting, $all);
         $answers = $late = [];
-        $view = static fn (Item $item, string $entry, int $try, ?Answer $answer): WorkAnswerView => self::answer($item, $entry, $try, $numbers[$entry], $sitting->edition->title($entry), $answer, $names);
+        $view = static fn (Item $item, string $entry, int $try, ?Answer $answer): WorkAnswerView => self::answer(
+            $item,
+            $entry,
+            $try,
+            $numbers[$entry],
+            $own[$entry] ?? null,
+            $sitting->edition->title($entry),
+            $answer,
+            $names,
+        );
         foreach ($sitting->walk->steps($sitting->edition->paper()) as ['entry' => $entry, 'try' => $try]) {
             $item = $sitting->own($entry)?->item;
             if ($item !== null) {
@@ -64,8 +74,16 @@ final readonly class StudentWork
     }
 
     /** @param array<string, string> $names of misconceptions */
-    private static function answer(Item $item, string $entry, int $try, int $number, string $title, ?Answer $answer, array $names): WorkAnswerView
-    {
+    private static function answer(
+        Item $item,
+        string $entry,
+        int $try,
+        int $number,
+        ?int $ownNumber,
+        string $title,
+        ?Answer $answer,
+        array $names,
+    ): WorkAnswerView {
         $credit = $answer?->credit();
         $byRubric = $item->rule instanceof OpenRule && $answer?->handLevels !== null ? $item->rule->misconceptionsOf($answer->handLevels) : null;
 
@@ -73,6 +91,7 @@ final readonly class StudentWork
             $entry,
             $try,
             $number,
+            $ownNumber,
             $title,
             $item->prompt,
             $item->type()->value,

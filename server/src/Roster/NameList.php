@@ -9,7 +9,8 @@ use ChalkLadder\Server\Platform\Http\Problem;
 
 /**
  * Reads a list of names as it is pasted: a name a line, or CSV with commas, semicolons or tabs (RFC 4180 quoting).
- * A header is recognised by its words; "Last, First" in two columns is put together as "First Last".
+ * A header is recognised by its words. Without one, numbering is dropped, "Lind, Ada" is read as last name and first name,
+ * and two columns of names in every line as first name and last name.
  */
 final class NameList
 {
@@ -48,10 +49,13 @@ final class NameList
             $first = array_key_first(array_intersect($header, self::FIRST));
             $columns = $last !== null && $first !== null ? [$first, $last] : [array_key_first($known)];
         }
+        $lines = array_map(static fn (array $row): array => self::unnumbered($row['cells']), $rows);
+        $twoNames = self::areTwoNames($lines);
         $names = [];
-        foreach ($rows as $row) {
-            $parts = array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns);
-            $name = self::tidy(implode(' ', $parts));
+        foreach ($rows as $i => $row) {
+            $name = $known === []
+                ? self::nameIn($lines[$i], $twoNames)
+                : self::turned(self::tidy(implode(' ', array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns))));
             if ($name !== '') {
                 $names[] = ['line' => $row['line'], 'name' => $name];
             }
@@ -83,6 +87,60 @@ final class NameList
             preg_match('/\p{L}/u', $name) !== 1 => 'No letter in it.',
             default => null,
         };
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return list<string> without a number in front: "1. Ada Lind", or a first column of numbers
+     */
+    private static function unnumbered(array $cells): array
+    {
+        if (count($cells) > 1 && preg_match('/^\s*\d{1,4}[.)]?\s*$/', $cells[0]) === 1) {
+            array_shift($cells);
+        }
+        $cells[0] = (string) preg_replace('/^\s*\d{1,4}(?:\s*[.):]\s*|\s+)(?=\p{L})/u', '', $cells[0] ?? '');
+
+        return array_values($cells);
+    }
+
+    /**
+     * A second column holds names when it does so in every line, unless the first holds first and last names already.
+     *
+     * @param list<list<string>> $lines
+     */
+    private static function areTwoNames(array $lines): bool
+    {
+        $filled = array_filter($lines, static fn (array $cells): bool => trim(implode('', $cells)) !== '');
+        $full = array_filter($filled, static fn (array $cells): bool => str_contains(trim($cells[0]), ' '));
+
+        return count($full) < max(1, count($filled))
+            && array_filter($filled, static fn (array $cells): bool => !self::looksLikeAName($cells[1] ?? '')) === [];
+    }
+
+    /** @param list<string> $cells */
+    private static function nameIn(array $cells, bool $twoNames): string
+    {
+        $second = $cells[1] ?? '';
+        // A comma and a space between them: the way of writing with the last name first.
+        if (str_starts_with($second, ' ') && self::looksLikeAName($second)) {
+            return self::tidy($second.' '.$cells[0]);
+        }
+
+        return $twoNames ? self::tidy($cells[0].' '.$second) : self::turned(self::tidy($cells[0]));
+    }
+
+    /** "Lind, Ada" in one piece is Ada Lind. */
+    private static function turned(string $name): string
+    {
+        $parts = explode(', ', $name);
+
+        return count($parts) === 2 && self::looksLikeAName($parts[0]) && self::looksLikeAName($parts[1]) ? $parts[1].' '.$parts[0] : $name;
+    }
+
+    private static function looksLikeAName(string $text): bool
+    {
+        return preg_match('/^[\p{L}\p{M}\'’. -]{1,60}$/u', trim($text)) === 1;
     }
 
     private static function separator(string $text): string

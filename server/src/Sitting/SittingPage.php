@@ -42,7 +42,7 @@ final readonly class SittingPage
         $tellsSettled = $conditions->feedback->tellsAtOnce();
         $over = $state->isOver();
         $score = Score::of($edition->paper(), $walk, Answer::credits($answers), $sitting->markStep);
-        $numbers = [];
+        $numbers = $walk->numbers($edition->paper());
         $steps = [];
         foreach ($walk->visits as $pass => $visit) {
             foreach ($visit->entries as $id) {
@@ -55,8 +55,6 @@ final readonly class SittingPage
                 if ($item === null) {
                     continue;
                 }
-                // Numbers follow the student's own order, so that a shuffled paper still counts 1, 2, 3.
-                $numbers[$id] ??= count($numbers) + 1;
                 $answer = $byStep[$id][$visit->try] ?? null;
                 $steps[] = new StepView(
                     $id,

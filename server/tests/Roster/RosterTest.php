@@ -19,6 +19,14 @@ final class RosterTest extends ApiCase
         self::assertSame(['Ada Okafor'], $names("Surname;First name\nOkafor;Ada\n"));
         self::assertSame(['Ada Okafor'], $names("name,note\n\"Ada\nOkafor\",\"=1+1, x\"\n"));
         self::assertSame(['Benoît'], $names("Beno\xEEt"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada;Lind\nBo;Ek"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada\tLind\n\nBo\tEk\n"));
+        self::assertSame(['Ada Lind', 'Bo van der Ek'], $names("Lind, Ada\nvan der Ek, Bo"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("1. Ada Lind\n 2) Bo Ek"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("1;Ada;Lind\n2;Bo;Ek"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Name;Mail\n\"Lind, Ada\";a@x.example\nBo Ek;"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada Lind;early\nBo Ek;late"), 'whole names stay alone');
+        self::assertSame(['Ada', 'Bo'], $names("Ada;8 b\nBo;8 c"), 'what is no name is left out');
         self::assertCount(5000, $names(str_repeat("A name\n", 5000)));
         foreach (['', " \n ", str_repeat("A name\n", 5001)] as $bad) {
             try {

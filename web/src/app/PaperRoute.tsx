@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
 import { ItemCard } from '@/features/bank/ItemCard'
+import { PaperPdf } from '@/features/exchange/PaperPdf'
 import PaperDesk from '@/features/paper/PaperDesk'
 import { api, take } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 
-/** Joins two rooms: the paper's desk shows questions as the bank draws them. */
+/** Joins rooms: the paper's desk shows questions as the bank draws them, and has the paper printed. */
 export default function PaperRoute() {
   const { id = '' } = useParams()
   const stored = useQuery({
@@ -20,6 +21,7 @@ export default function PaperRoute() {
     <PaperDesk
       key={id}
       stored={stored.data}
+      printing={(title, flush) => <PaperPdf id={id} title={title} before={flush} />}
       question={(item, itemId) => (
         <>
           <ItemCard item={item} showKey />

@@ -90,6 +90,9 @@ function Account({ staff, onLeave }: { staff: Schemas['IdentityStaffView']; onLe
             <br />
             {team}
           </DropdownMenu.Label>
+          <DropdownMenu.Item className={item} onSelect={() => void navigate('/account')}>
+            Account: devices and password
+          </DropdownMenu.Item>
           {staff.role === 'marker' ? null : (
             <>
               <DropdownMenu.Item className={item} onSelect={() => void navigate('/trail')}>
@@ -150,8 +153,9 @@ export function Shell() {
         onDone={(next) => client.setQueryData(['session'], next)}
       />
     )
-  // A marker's job is marking; nothing else of the team's is open to them.
-  if (marker && !stages.some((stage) => pathname.startsWith(stage.to))) return <Navigate to={stages[0]!.to} replace />
+  // A marker's job is marking; nothing else of the team's is open to them, beside their own account.
+  if (marker && pathname !== '/account' && !stages.some((stage) => pathname.startsWith(stage.to)))
+    return <Navigate to={stages[0]!.to} replace />
   const leave = async () => {
     await take(api.DELETE('/api/session'))
     sessionStorage.clear()

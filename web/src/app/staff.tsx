@@ -30,6 +30,7 @@ const ResultsDesk = lazy(() => import('@/features/results/ResultsDesk'))
 const GroupingList = lazy(() => import('@/features/regroup/GroupingList'))
 const GroupingDesk = lazy(() => import('@/features/regroup/GroupingDesk'))
 const Trail = lazy(() => import('@/features/identity/Trail'))
+const AccountPage = lazy(() => import('@/features/identity/AccountPage'))
 const PrintPaper = lazy(() => import('@/features/exchange/PrintPaper'))
 
 applyTheme()
@@ -56,6 +57,7 @@ const router = createBrowserRouter([
       { path: 'marking', element: <MarkingList /> },
       { path: 'marking/:id/:entry', element: <MarkingRoute /> },
       { path: 'outbox', element: <Outbox /> },
+      { path: 'account', element: <AccountPage /> },
       { path: 'trail', element: <Trail /> },
       { path: 'results', element: <ResultsList /> },
       { path: 'results/:id', element: <ResultsDesk /> },

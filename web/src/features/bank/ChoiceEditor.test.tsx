@@ -28,8 +28,10 @@ const keys = () => rule.options.filter((o) => o.key).map((o) => o.id)
 beforeEach(() => serve({ 'GET /api/bank/terms': terms() }))
 
 describe('A choice rule', () => {
-  it('has one key, which moves', async () => {
+  it('has no key until its writer names one, and then one, which moves', async () => {
     const user = open()
+    expect(keys()).toEqual([])
+    await user.click(screen.getByRole('radio', { name: 'option A is the key' }))
     expect(keys()).toEqual(['a'])
     await user.click(screen.getByRole('radio', { name: 'option C is the key' }))
     expect(keys()).toEqual(['c'])
@@ -39,6 +41,7 @@ describe('A choice rule', () => {
     const user = open()
     expect(screen.queryByLabelText('Part credit for each option')).toBeNull()
     await user.click(screen.getByLabelText('Several may be picked'))
+    await user.click(screen.getByRole('checkbox', { name: 'option A is the key' }))
     await user.click(screen.getByRole('checkbox', { name: 'option C is the key' }))
     await user.click(screen.getByLabelText('Part credit for each option'))
     expect([keys(), rule.several, rule.perOption]).toEqual([['a', 'c'], true, true])
@@ -67,7 +70,7 @@ describe('A choice rule', () => {
     const options = Array.from({ length: 11 }, (_, i) => ({
       id: `x${i}`,
       text: '',
-      key: i === 0,
+      key: false,
       feedback: '',
       misconception: null,
     }))

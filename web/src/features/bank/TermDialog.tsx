@@ -1,43 +1,50 @@
 import { useState, type FormEvent } from 'react'
-import { problemOf } from '@/lib/api/client'
+import { problemOf, type Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { AreaField, TextField } from '@/ui/Field'
-import { useAddTerm } from './terms'
+import { useTerm } from './terms'
 
-/** Names a new skill, or a new misconception with what it looks like and what to do next. */
+/** Names a skill, or a misconception with what it looks like and what to do next: a new one, or one that is there. */
 export function TermDialog({
   kind,
+  term = null,
   onClose,
   onMade,
 }: {
   kind: 'skills' | 'misconceptions'
+  term?: Schemas['BankTermView'] | null
   onClose: () => void
   onMade: (id: string) => void
 }) {
-  const [name, setName] = useState('')
-  const [looksLike, setLooksLike] = useState('')
-  const [nextStep, setNextStep] = useState('')
-  const add = useAddTerm(kind)
-  const problem = add.error ? problemOf(add.error) : null
+  const [name, setName] = useState(term?.name ?? '')
+  const [looksLike, setLooksLike] = useState(term?.looksLike ?? '')
+  const [nextStep, setNextStep] = useState(term?.nextStep ?? '')
+  const save = useTerm(kind, term?.id ?? null)
+  const problem = save.error ? problemOf(save.error) : null
   const idea = kind === 'misconceptions'
+  const what = idea ? 'misconception' : 'skill'
   const submit = (event: FormEvent) => {
     event.preventDefault()
     // A dialog may stand over another form; its own submit must not reach it.
     event.stopPropagation()
-    add.mutate({ name, looksLike, nextStep }, { onSuccess: (made) => (onMade(made.id), onClose()) })
+    save.mutate({ name, looksLike, nextStep }, { onSuccess: (made) => (onMade(made.id), onClose()) })
   }
   return (
     <Dialog
       open
       onClose={onClose}
-      title={idea ? 'New misconception' : 'New skill'}
+      title={term ? `Change the ${what}` : `New ${what}`}
       foot={
-        <Button kind="do" type="submit" form="term" disabled={add.isPending}>
-          {idea ? 'Add the misconception' : 'Add the skill'}
+        <Button kind="do" type="submit" form="term" disabled={save.isPending}>
+          {term ? 'Change it' : `Add the ${what}`}
         </Button>
       }
     >
+      {term && term.questions > 1 ? (
+        <p className="mb-3 text-quiet">{plural(term.questions, 'question')} of the bank name it; all of them follow.</p>
+      ) : null}
       <form id="term" onSubmit={submit} className="flex flex-col gap-3">
         <TextField
           label={idea ? 'What the student thinks' : 'Name'}

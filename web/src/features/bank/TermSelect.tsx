@@ -5,8 +5,9 @@ import { TermDialog } from './TermDialog'
 import { useTerms } from './terms'
 
 const NEW = '+new'
+const CHANGE = '+change'
 
-/** Picks a skill or misconception of the team's, or makes a new one on the spot. */
+/** Picks a skill or misconception of the team's, makes a new one on the spot, or puts the picked one in other words. */
 export function TermSelect({
   kind,
   label,
@@ -23,9 +24,10 @@ export function TermSelect({
   fault?: string
 }) {
   const terms = useTerms()
-  const [making, setMaking] = useState(false)
+  const [asked, setAsked] = useState<typeof NEW | typeof CHANGE | null>(null)
   const list: Schemas['BankTermView'][] = terms.data?.[kind] ?? []
-  const pick = (id: string) => (id === NEW ? setMaking(true) : onChange(id === '' ? null : id))
+  const picked = list.find((term) => term.id === value)
+  const pick = (id: string) => (id === NEW || id === CHANGE ? setAsked(id) : onChange(id === '' ? null : id))
   return (
     <>
       <SelectField
@@ -42,8 +44,16 @@ export function TermSelect({
           </option>
         ))}
         <option value={NEW}>{kind === 'skills' ? 'New skill …' : 'New misconception …'}</option>
+        {picked ? <option value={CHANGE}>Change “{picked.name}” …</option> : null}
       </SelectField>
-      {making ? <TermDialog kind={kind} onClose={() => setMaking(false)} onMade={onChange} /> : null}
+      {asked ? (
+        <TermDialog
+          kind={kind}
+          term={asked === CHANGE ? picked : null}
+          onClose={() => setAsked(null)}
+          onMade={onChange}
+        />
+      ) : null}
     </>
   )
 }

@@ -13,7 +13,7 @@ export const typeName = (id: string) => TYPES.find((t) => t.id === id)?.name ?? 
 
 const shared = { version: 1, title: '', prompt: '', points: '1', skill: null, hint: '', explanation: '' } as const
 
-/** A new question of a type, with the fewest lines that make sense. */
+/** A new question of a type, with the fewest lines that make sense. No key is preset: its writer names it. */
 export function blankItem(type: ItemType): Item {
   switch (type) {
     case 'choice':
@@ -21,13 +21,7 @@ export function blankItem(type: ItemType): Item {
         ...shared,
         type,
         rule: {
-          options: ['a', 'b', 'c', 'd'].map((id, i) => ({
-            id,
-            text: '',
-            key: i === 0,
-            feedback: '',
-            misconception: null,
-          })),
+          options: ['a', 'b', 'c', 'd'].map((id) => ({ id, text: '', key: false, feedback: '', misconception: null })),
           several: false,
           perOption: false,
           keepLast: false,
@@ -48,7 +42,7 @@ export function blankItem(type: ItemType): Item {
         ...shared,
         type,
         rule: {
-          targets: [{ value: '0', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }],
+          targets: [{ value: '', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }],
           unit: '',
           unitUse: 'none',
         },

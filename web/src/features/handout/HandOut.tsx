@@ -21,7 +21,7 @@ const PLANS: { id: Schemas['Conditions']['feedback']; label: string; note: strin
     label: 'All after handing in',
     note: 'Keys are out as soon as the first student has handed in.',
   },
-  { id: 'nothing', label: 'Nothing', note: 'Not even on return.' },
+  { id: 'nothing', label: 'Nothing', note: 'No marks, feedback or keys, not even on return.' },
 ]
 
 /** Gives a published paper to classes or single students, under conditions. */
@@ -74,6 +74,7 @@ export default function HandOut() {
       void navigate(visible ? `/lookout/${made.id}` : '/handouts')
     },
   })
+  const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
   const problem = handOut.error ? problemOf(handOut.error) : null
   if (papers.isPending || classes.isPending) return <Loading />
   if (papers.isError || classes.isError) return <Failed error={papers.error ?? classes.error} />
@@ -237,6 +238,12 @@ export default function HandOut() {
                 </label>
               ))}
             </div>
+            {returning && conditions.feedback !== 'at once' ? (
+              <p role="note" className="mt-2 border-l-4 border-l-rust pl-3 text-[15px]">
+                This paper has students come back to questions that are not right. Whatever they are told, meeting a
+                question again says that the first answer was not right.
+              </p>
+            ) : null}
           </fieldset>
           <div className="flex items-center gap-4 lg:col-span-2">
             <Button kind="do" type="submit" disabled={handOut.isPending || !editionId || count === 0}>

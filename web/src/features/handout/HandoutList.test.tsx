@@ -1,8 +1,8 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
-import { bodies, serve } from '@/testing/server'
+import { bodies, Refusal, serve } from '@/testing/server'
 import HandoutList from './HandoutList'
 
 const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}): Schemas['HandoutHandoutView'] => ({
@@ -54,21 +54,42 @@ describe('Handouts', () => {
     expect((await line('b')).getByRole('link', { name: 'Results' }).getAttribute('href')).toBe('/results/b')
   })
 
-  it('are hidden and shown, which can be taken back', async () => {
+  it('are shown by one act, hidden and timed by another, even with work in; both can be taken back', async () => {
+    const closesAt = '2026-12-01T09:00:30.000Z'
     const user = open(
-      handout('a', { closesAt: '2026-12-01T09:00:00Z' }),
+      handout('a', { closesAt, handedIn: 3, open: 2 }),
       handout('b', { status: 'hidden', visible: false }),
     )
     expect((await line('b')).getByRole('button', { name: 'Show to students' })).toBeTruthy()
-    await user.click((await line('a')).getByRole('button', { name: 'Hide' }))
-    const said = await screen.findByText('"Paper a" is hidden.')
+    await user.click((await line('a')).getByRole('button', { name: 'Times of Paper a' }))
+    const dialog = within(screen.getByRole('dialog'))
+    await user.click(dialog.getByRole('checkbox', { name: 'Students can see it' }))
+    expect(dialog.getByRole('note').textContent).toContain('2 students are at work')
+    fireEvent.change(dialog.getByLabelText('Opens'), { target: { value: '2026-11-30T08:00' } })
+    await user.click(dialog.getByRole('button', { name: 'Set the times' }))
+    const said = await screen.findByText('The times of “Paper a” are set.')
     await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
     await waitFor(() =>
       expect(bodies('PUT', '/api/handouts/a')).toEqual([
-        { visible: false, opensAt: null, closesAt: '2026-12-01T09:00:00Z' },
-        { visible: true, opensAt: null, closesAt: '2026-12-01T09:00:00Z' },
+        { visible: false, opensAt: new Date('2026-11-30T08:00').toISOString(), closesAt },
+        { visible: true, opensAt: null, closesAt },
       ]),
     )
+  })
+
+  it('keep what was typed when the times do not fit', async () => {
+    const user = open(handout('a'))
+    serve({
+      'GET /api/handouts': { handouts: [handout('a')] },
+      'PUT /api/handouts/a': new Refusal(422, 'Not set.', '', { closesAt: 'It must close after it opens.' }),
+    })
+    await user.click((await line('a')).getByRole('button', { name: 'Times of Paper a' }))
+    const dialog = within(screen.getByRole('dialog'))
+    fireEvent.change(dialog.getByLabelText('Closes'), { target: { value: '2026-11-01T08:00' } })
+    expect(dialog.getByText(/That is past/)).toBeTruthy()
+    await user.click(dialog.getByRole('button', { name: 'Set the times' }))
+    expect(await dialog.findByText('✕ It must close after it opens.')).toBeTruthy()
+    expect((dialog.getByLabelText('Closes') as HTMLInputElement).value).toBe('2026-11-01T08:00')
   })
 
   it('tell the next act when there are none, which has a key', async () => {

@@ -1,4 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
@@ -7,6 +8,7 @@ import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { TimesDialog, useWindow } from './TimesDialog'
 
 type Handout = Schemas['HandoutHandoutView']
 
@@ -15,24 +17,13 @@ const toWhom = (h: Handout) =>
 
 /** What was handed out, how far it is, and whose turn it is. */
 export default function HandoutList() {
-  const client = useQueryClient()
   const navigate = useNavigate()
   const list = useQuery({
     queryKey: ['handouts'],
     queryFn: () => take(api.GET('/api/handouts')),
     refetchInterval: 15_000,
   })
-  const setVisible = async (h: Handout, visible: boolean) => {
-    const change = (v: boolean) =>
-      take(
-        api.PUT('/api/handouts/{id}', {
-          params: { path: { id: h.id } },
-          body: { visible: v, opensAt: h.opensAt, closesAt: h.closesAt },
-        }),
-      ).then(() => client.invalidateQueries({ queryKey: ['handouts'] }))
-    await change(visible)
-    toast(visible ? `Students see "${h.title}" now.` : `"${h.title}" is hidden.`, { undo: () => void change(!visible) })
-  }
+  const [timing, setTiming] = useState<Handout | null>(null)
   useKeys({ n: { label: 'Hand out', run: () => void navigate('/handouts/new') } })
   return (
     <>
@@ -98,26 +89,7 @@ export default function HandoutList() {
                   </td>
                   <td className="px-2 text-quiet max-md:hidden">{moment(h.madeAt)}</td>
                   <td className="px-2 py-2 pr-6 text-right md:whitespace-nowrap">
-                    {h.status === 'hidden' ? (
-                      <Button size="small" onClick={() => void setVisible(h, true)}>
-                        Show to students
-                      </Button>
-                    ) : (
-                      <span className="inline-flex items-baseline gap-x-4 gap-y-2 max-md:flex-col max-md:items-end">
-                        <Link className="font-semibold text-blue underline" to={`/lookout/${h.id}`}>
-                          Lookout
-                        </Link>
-                        {h.handedIn > 0 ? (
-                          <Link className="font-semibold text-blue underline" to={`/results/${h.id}`}>
-                            Results
-                          </Link>
-                        ) : (
-                          <Button kind="quiet" size="small" onClick={() => void setVisible(h, false)}>
-                            Hide
-                          </Button>
-                        )}
-                      </span>
-                    )}
+                    <Ways handout={h} onTimes={() => setTiming(h)} />
                   </td>
                 </tr>
               ))}
@@ -125,6 +97,40 @@ export default function HandoutList() {
           </table>
         ) : null}
       </div>
+      {timing ? <TimesDialog handout={timing} onClose={() => setTiming(null)} /> : null}
     </>
+  )
+}
+
+/** Where a handout leads, and what can be changed about when it is there. */
+function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
+  const { set, before } = useWindow(handout)
+  const show = async () => {
+    await set({ ...before, visible: true })
+    toast(`Students see “${handout.title}” now.`, { undo: () => void set(before) })
+  }
+  const link = 'font-semibold text-blue underline'
+  return (
+    <span className="inline-flex items-baseline gap-x-4 gap-y-2 max-md:flex-col max-md:items-end">
+      {handout.status === 'hidden' ? (
+        <Button size="small" onClick={() => void show()}>
+          Show to students
+        </Button>
+      ) : (
+        <Link className={link} to={`/lookout/${handout.id}`}>
+          Lookout
+        </Link>
+      )}
+      {handout.handedIn > 0 ? (
+        <Link className={link} to={`/results/${handout.id}`}>
+          Results
+        </Link>
+      ) : null}
+      {handout.status === 'closed' ? null : (
+        <Button kind="quiet" size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
+          Times
+        </Button>
+      )}
+    </span>
   )
 }

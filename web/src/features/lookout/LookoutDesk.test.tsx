@@ -79,11 +79,14 @@ describe('The Lookout', () => {
     expect(names()).toEqual(['Ada', 'Benoît', 'Cleo'])
   })
 
-  it('hides every name by one key', async () => {
+  it('hides every name by one key, and the numbers do not follow the alphabet', async () => {
+    vi.spyOn(Math, 'random').mockReturnValueOnce(0.9).mockReturnValueOnce(0.5).mockReturnValueOnce(0.1)
     const user = open()
     await screen.findByText('Ada')
     await user.keyboard('n')
     expect(names()).toEqual(['Student 1', 'Student 2', 'Student 3'])
+    // Cleo, the last by name, is the one who is not here.
+    expect(screen.getByRole('row', { name: /Student 1/ }).textContent).toContain('not here')
     expect(document.body.textContent).not.toMatch(/Ada|Benoît|Cleo/)
   })
 
@@ -147,6 +150,22 @@ describe('The Lookout', () => {
     expect(sent('POST', '/api/handouts/h1/close')).toHaveLength(1)
   })
 
+  it('opens one student’s work again, and a reply leads straight to its work', async () => {
+    const work = { sittingId: 's-Ada', state: 'handed in', attempt: 1, marks: '0', of: '2', reply: 'Why?', late: [] }
+    const answer = { entry: 'e1', try: 1, number: 4, ownNumber: 3, title: 'Range', given: '3', verdict: 'wrong' }
+    const answers = [{ ...answer, key: '', comment: '', misconceptions: [], seconds: null, confidence: null }]
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot([row('Ada', { state: 'handed in' }), row('Benoît')]),
+      'GET /api/sittings/s-Ada': { ...work, answers },
+      'POST /api/sittings/s-Ada/reopen': { ...work, state: 'open', answers },
+    })
+    const user = show(<LookoutDesk />, '/lookout/h1?work=s-Ada', '/lookout/:id')
+    expect(await screen.findByText(/3 on their paper/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Open again for Ada' }))
+    expect(await screen.findByText('Ada can go on where they stood.')).toBeTruthy()
+    expect(sent('POST', '/api/sittings/s-Ada/reopen')).toHaveLength(1)
+  })
+
   it('opens one student’s work beside the picture, and leafs by keys', async () => {
     const work = (student: string) => ({
       sittingId: '',
@@ -163,6 +182,7 @@ describe('The Lookout', () => {
           entry: 'e1',
           try: 1,
           number: 1,
+          ownNumber: 1,
           title: 'Range',
           given: `${student} wrote this`,
           verdict: 'wrong',

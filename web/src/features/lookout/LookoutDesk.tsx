@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -11,7 +11,7 @@ import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-import { merged, silent, sorted, type Row, type Sort } from './rows'
+import { aliases, merged, silent, sorted, type Row, type Sort } from './rows'
 import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
@@ -38,19 +38,25 @@ export default function LookoutDesk() {
     ),
     useCallback(() => client.invalidateQueries({ queryKey: key }), [client, key]),
   )
-  const [names, setNames] = useState(true)
+  // While names are hidden: who is which number, drawn anew each time they are.
+  const [hidden, setHidden] = useState<ReadonlyMap<string, number> | null>(null)
+  const turnNames = () => setHidden(hidden ? null : aliases(snapshot.data?.rows ?? []))
   const [sort, setSort] = useState<Sort>('name')
   const [only, setOnly] = useState<'all' | 'silent'>('all')
-  const [open, setOpen] = useState<string | null>(null)
+  const [chosenId, setOpen] = useState<string | null | undefined>(undefined)
+  // A reply in the marking list leads to its sitting.
+  const [params] = useSearchParams()
+  const asked = snapshot.data?.rows.find((r) => r.sittingId !== null && r.sittingId === params.get('work'))
+  const open = chosenId === undefined ? (asked?.studentId ?? null) : chosenId
   const [closing, setClosing] = useState(false)
   const rows = useMemo(
-    () => sorted(snapshot.data?.rows ?? [], sort).filter((row) => only === 'all' || silent(row)),
-    [snapshot.data, sort, only],
+    () => sorted(snapshot.data?.rows ?? [], sort, hidden).filter((row) => only === 'all' || silent(row)),
+    [snapshot.data, sort, only, hidden],
   )
   const at = rows.findIndex((r) => r.studentId === open)
   const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
   useKeys({
-    n: { label: 'Hide or show names', run: () => setNames((on) => !on) },
+    n: { label: 'Hide or show names', run: turnNames },
     '1': { label: 'Sort by name', run: () => setSort('name') },
     '2': { label: 'Sort by credit', run: () => setSort('credit') },
     '3': { label: 'Sort by progress', run: () => setSort('progress') },
@@ -87,18 +93,18 @@ export default function LookoutDesk() {
     toast('Open again for who has not handed in.')
   }
   const chosen = all.find((r) => r.studentId === open)
-  const alias = (row: Row) => (names ? row.name : `Student ${all.indexOf(row) + 1}`)
+  const alias = (row: Row) => (hidden ? `Student ${hidden.get(row.studentId) ?? '?'}` : row.name)
   return (
     <>
       <Head
         title={handout.title}
-        note={`${handout.group ? `group “${handout.group}”` : handout.classes.join(', ')} · ${closed ? 'closed' : `open since ${moment(handout.opensAt ?? handout.madeAt)}`}`}
+        note={`${handout.group ? `group “${handout.group}”` : handout.classes.join(', ')} · ${standing(handout)}`}
       >
         <span className="text-[15px] text-quiet tabular-nums">
           {joined} joined of {all.length} · {done} handed in
         </span>
-        <Button hint="n" aria-pressed={!names} onClick={() => setNames(!names)}>
-          {names ? 'Hide names' : 'Show names'}
+        <Button hint="n" aria-pressed={hidden !== null} onClick={turnNames}>
+          {hidden ? 'Show names' : 'Hide names'}
         </Button>
         {closed ? (
           <>
@@ -219,6 +225,18 @@ export default function LookoutDesk() {
       </Dialog>
     </>
   )
+}
+
+/** How a handout stands, in words. */
+function standing({ status, opensAt, madeAt }: Schemas['LookoutLookoutView']['handout']): string {
+  switch (status) {
+    case 'open':
+      return `open since ${moment(opensAt ?? madeAt)}`
+    case 'scheduled':
+      return opensAt ? `opens ${moment(opensAt)}` : status
+    default:
+      return status
+  }
 }
 
 /** Which questions go wrong now? Shares of the answers so far, the lowest first. */

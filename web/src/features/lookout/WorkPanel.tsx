@@ -1,9 +1,10 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, take } from '@/lib/api/client'
 import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
-import { Failed, Loading } from '@/ui/States'
+import { Failed, FaultLine, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
 import type { Row } from './rows'
 
 /** One student's work, as it stands now. */
@@ -14,6 +15,15 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
     queryFn: () => take(api.GET('/api/sittings/{id}', { params: { path: { id } } })),
     enabled: id !== '',
     placeholderData: (old) => old,
+  })
+  const client = useQueryClient()
+  const reopen = useMutation({
+    mutationFn: () => take(api.POST('/api/sittings/{id}/reopen', { params: { path: { id } } })),
+    onSuccess: async (next) => {
+      client.setQueryData(['work', id, row.revision], next)
+      toast(`${name} can go on where they stood.`)
+      await Promise.all(['lookout', 'handouts', 'marking'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+    },
   })
   return (
     <section>
@@ -31,6 +41,12 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
           <p className="text-quiet">
             {work.data.state}, attempt {work.data.attempt} · {work.data.marks} of {work.data.of} marks
           </p>
+          {row.state === 'handed in' || row.state === 'marked' ? (
+            <Button className="mt-2" size="small" disabled={reopen.isPending} onClick={() => reopen.mutate()}>
+              Open again for {name}
+            </Button>
+          ) : null}
+          <FaultLine error={reopen.error} />
           {work.data.reply ? (
             <p className="mt-2 rounded border border-blue p-2">
               <b className="text-blue">Reply</b> {work.data.reply}
@@ -44,6 +60,7 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
                   <span className="min-w-0 flex-1 truncate text-quiet">
                     {a.title}
                     {a.try > 1 ? `, try ${a.try}` : ''}
+                    {a.ownNumber !== null && a.ownNumber !== a.number ? ` · ${a.ownNumber} on their paper` : ''}
                   </span>
                   <Bar code={barOf(a.verdict)} />
                 </p>

@@ -16,14 +16,26 @@ export function merged(rows: Row[], next: Row): Row[] {
 
 export const answered = (row: Row) => Object.values(row.cells).filter((cell) => cell.code !== 'blank').length
 
-export function sorted(rows: Row[], by: Sort): Row[] {
+/** A number for each student, drawn by chance, so that it says nothing about the name. */
+export function aliases(rows: Row[], chance = Math.random): ReadonlyMap<string, number> {
+  const drawn = rows
+    .map((row) => ({ id: row.studentId, at: chance() }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ id }, i) => [id, i + 1] as const)
+  return new Map(drawn)
+}
+
+/** In the order asked for. Where names are hidden their order goes by the drawn numbers, or it would tell them. */
+export function sorted(rows: Row[], by: Sort, hidden: ReadonlyMap<string, number> | null = null): Row[] {
+  const place = (row: Row) => hidden?.get(row.studentId) ?? rows.length + 1
   const share = (row: Row) => (row.of > 0 ? row.marks / row.of : -1)
   const order: Record<Sort, (a: Row, b: Row) => number> = {
     name: () => 0,
     credit: (a, b) => share(b) - share(a),
     progress: (a, b) => answered(b) - answered(a) || Number(b.state !== 'expected') - Number(a.state !== 'expected'),
   }
-  return [...rows].sort(order[by])
+  const start = hidden ? [...rows].sort((a, b) => place(a) - place(b)) : [...rows]
+  return start.sort(order[by])
 }
 
 /** How the answer in one place of the picture stands. A blank that is being looked at is not left blank yet. */

@@ -34,6 +34,7 @@ const waiting = (change: Partial<Schemas['MarkingWaitingListView']> = {}) => ({
     { handoutId: 'h1', handout: 'Tides', classes: ['8 Heron'], group: null, ready: 2, waiting: 1, returned: 1 },
     { handoutId: 'h2', handout: 'Charts', classes: [], group: 'Footing', ready: 0, waiting: 0, returned: 4 },
   ],
+  replies: [],
   ...change,
 })
 const state = {
@@ -58,8 +59,17 @@ describe('Marking', () => {
     expect(back.getByText('group “Footing” · 4 returned')).toBeTruthy()
   })
 
+  it('shows what students said to returned work, and leads to that work', async () => {
+    const reply = { sittingId: 's9', handoutId: 'h2', handout: 'Charts', student: 'Alba Petrov-Kane', text: 'Why 2?' }
+    serve({ 'GET /api/marking': waiting({ replies: [{ ...reply, at: '2026-11-20T10:00:00Z' }] }) })
+    show(<MarkingList />)
+    const wants = within(await screen.findByRole('region', { name: 'Wants an answer' }))
+    expect(wants.getByRole('link', { name: /Alba Petrov-Kane/ }).getAttribute('href')).toBe('/lookout/h2?work=s9')
+    expect(wants.getByText('“Why 2?”')).toBeTruthy()
+  })
+
   it('says that nothing waits when nothing does', async () => {
-    serve({ 'GET /api/marking': { waiting: 0, questions: [], handouts: [] } })
+    serve({ 'GET /api/marking': { waiting: 0, questions: [], handouts: [], replies: [] } })
     show(<MarkingList />)
     expect(await screen.findByText('Nothing waits for a marker')).toBeTruthy()
   })
@@ -92,6 +102,15 @@ describe('Returning', () => {
     const said = await screen.findByText('Returned to 1 student.')
     await user.click(await within(said.parentElement as HTMLElement).findByRole('button', { name: 'Undo' }))
     await waitFor(() => expect(bodies('POST', '/api/handouts/h1/take-back')).toEqual([{ students: ['s1'] }]))
+  })
+
+  it('warns that keys go out while somebody is still at work', async () => {
+    serve({
+      'GET /api/marking': waiting(),
+      'GET /api/handouts/h1/return': { students: [...state.students, line(6, { open: 1 })] },
+    })
+    await open()
+    expect(screen.getByRole('note').textContent).toContain('1 student is still at work')
   })
 
   it('ticks none and all, and returns nothing to nobody', async () => {

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { plural } from '@/lib/format'
+import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
 import { Empty, Failed, Loading } from '@/ui/States'
@@ -14,21 +14,27 @@ export default function MarkingList() {
   const handouts = list.data?.handouts ?? []
   const returning = handouts.find((h) => h.handoutId === params.get('return'))
   const questions = list.data?.questions ?? []
+  const replies = list.data?.replies ?? []
   return (
     <>
       <Head title="Marking" note={list.data ? `${plural(list.data.waiting, 'answer')} waiting` : ''} />
       <div className="min-h-0 flex-1 overflow-auto">
         {list.isPending ? <Loading /> : null}
         {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data && questions.length === 0 && handouts.length === 0 ? (
+        {list.data && questions.length === 0 && handouts.length === 0 && replies.length === 0 ? (
           <Empty title="Nothing waits for a marker">
             <p>Open answers appear here as soon as work is handed in.</p>
           </Empty>
         ) : null}
         <div className="flex flex-col xl:flex-row xl:items-start">
           {questions.length > 0 ? <Questions questions={questions} /> : null}
-          {handouts.length > 0 ? (
-            <Handouts handouts={handouts} onReturn={(id) => setParams({ return: id }, { replace: true })} />
+          {handouts.length > 0 || replies.length > 0 ? (
+            <div className="min-w-0 flex-1 xl:border-l">
+              {replies.length > 0 ? <Replies replies={replies} /> : null}
+              {handouts.length > 0 ? (
+                <Handouts handouts={handouts} onReturn={(id) => setParams({ return: id }, { replace: true })} />
+              ) : null}
+            </div>
           ) : null}
         </div>
       </div>
@@ -75,9 +81,33 @@ function Questions({ questions }: { questions: Schemas['MarkingWaitingView'][] }
   )
 }
 
+/** What students said to returned work. Each leads to the work it speaks of. */
+function Replies({ replies }: { replies: Schemas['MarkingReplyView'][] }) {
+  return (
+    <section aria-labelledby="replies">
+      <h2 id="replies" className="border-b px-6 pt-5 pb-2 text-lg">
+        Wants an answer
+      </h2>
+      <ul className="max-w-3xl">
+        {replies.map((r) => (
+          <li key={r.sittingId} className="border-b">
+            <Link to={`/lookout/${r.handoutId}?work=${r.sittingId}`} className="block py-2.5 pr-4 pl-6 hover:bg-pale">
+              <b>{r.student}</b>{' '}
+              <span className="text-sm text-quiet">
+                {r.handout} · {moment(r.at)}
+              </span>
+              <span className="block break-words">“{r.text}”</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 function Handouts({ handouts, onReturn }: { handouts: Schemas['MarkingReadyView'][]; onReturn: (id: string) => void }) {
   return (
-    <section className="min-w-0 flex-1 xl:border-l" aria-labelledby="to-return">
+    <section aria-labelledby="to-return">
       <h2 id="to-return" className="border-b px-6 pt-5 pb-2 text-lg">
         To return
       </h2>

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -28,6 +29,7 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
   const ready = students.filter((s) => s.ready > 0)
   const picked = ready.filter((s) => !left.has(s.studentId))
   const returned = students.filter((s) => s.returned > 0)
+  const working = students.filter((s) => s.open > 0).length
   const refresh = () =>
     Promise.all(
       ['handouts', 'lookout', 'results', 'desk', 'marking', 'outbox', 'return', 'trail'].map((key) =>
@@ -83,6 +85,15 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
       {state.isPending ? <Loading what="Counting what is marked" /> : null}
       {state.isError ? <Failed error={state.error} retry={() => void state.refetch()} /> : null}
       {state.data && students.length === 0 ? <p className="text-quiet">Nobody has begun this work yet.</p> : null}
+      {working > 0 && ready.length > 0 ? (
+        <p role="note" className="mb-3 border-l-4 border-l-rust bg-pale px-3 py-2 font-semibold">
+          {plural(working, 'student')} {working === 1 ? 'is' : 'are'} still at work: what you return now tells them the
+          keys.{' '}
+          <Link className="text-blue underline" to={`/lookout/${handoutId}`}>
+            To the Lookout
+          </Link>
+        </p>
+      ) : null}
       {ready.length > 0 ? (
         <AreaField
           label="A message to all of them"

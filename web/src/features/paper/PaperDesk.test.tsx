@@ -67,7 +67,11 @@ const serving = (by: object = {}) =>
     ...by,
   })
 const open = (view = stored(), at = '/papers/p1') =>
-  show(<PaperDesk stored={view} question={(item) => <p>{item.title} in full</p>} />, at, '/papers/:id')
+  show(
+    <PaperDesk stored={view} question={(item) => <p>{item.title} in full</p>} printing={() => null} />,
+    at,
+    '/papers/:id',
+  )
 const rehearsed = {
   students: 400,
   questions: 2,

@@ -30,9 +30,11 @@ type Props = {
   stored: Schemas['PaperPaperView']
   /** Draws a question of the bank with its key, and a way to change it. The bank's room supplies it. */
   question: (item: Schemas['Item'], itemId: string) => ReactNode
+  /** The way to paper of its own; what is not saved yet is saved first. */
+  printing: (title: string, flush: () => Promise<unknown>) => ReactNode
 }
 
-export default function PaperDesk({ stored, question }: Props) {
+export default function PaperDesk({ stored, question, printing }: Props) {
   const draft = useDraft(stored)
   const { paper, view, change } = draft
   const [selected, setSelected] = useState<string | null>(
@@ -154,7 +156,7 @@ export default function PaperDesk({ stored, question }: Props) {
           Undo
         </Button>
         <Button onClick={() => void draft.flush().then(() => navigate(`/papers/${stored.id}/preview`))}>Preview</Button>
-        <PrintLinks id={stored.id} />
+        {printing(paper.title, draft.flush)}
         {view.edition !== null && !view.ahead ? (
           <Link
             className="rounded border border-rust bg-rust px-3 py-1.5 text-[15px] font-semibold text-on-rust hover:bg-rust-dark"
@@ -182,6 +184,7 @@ export default function PaperDesk({ stored, question }: Props) {
           )}
         </p>
       ) : null}
+      <ChangedInBank view={view} onSelect={setSelected} />
       <Desk
         leftLabel="Outline"
         rightLabel="Settings and proof"
@@ -285,6 +288,30 @@ export default function PaperDesk({ stored, question }: Props) {
   )
 }
 
+/** What the bank has corrected since the latest edition took it: handing out gives the old wording until a new edition is out. */
+function ChangedInBank({ view, onSelect }: { view: Schemas['PaperPaperView']; onSelect: (entry: string) => void }) {
+  if (view.edition === null || view.changed.length === 0) return null
+  return (
+    <section aria-labelledby="changed" className="border-b border-l-4 border-l-rust bg-sheet px-5 py-2.5 text-[15px]">
+      <h2 id="changed" className="inline font-sans text-[15px] font-semibold tracking-normal">
+        {plural(view.changed.length, 'question')} changed in the bank since edition {view.edition}.
+      </h2>{' '}
+      Edition {view.edition} keeps the old {view.changed.length === 1 ? 'one' : 'ones'}; publish edition{' '}
+      {view.edition + 1} to hand out the new.
+      <ul className="mt-1 flex flex-wrap gap-x-5">
+        {view.changed.map((one) => (
+          <li key={one.entry}>
+            <button className="font-semibold text-blue underline" onClick={() => onSelect(one.entry)}>
+              {one.number} {one.title}
+            </button>{' '}
+            <span className="text-quiet">{one.parts.join(', ')}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 /** Which type of question is to be written into the paper? */
 function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
   return (
@@ -306,21 +333,6 @@ function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
-  )
-}
-
-function PrintLinks({ id }: { id: string }) {
-  const style =
-    'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold whitespace-nowrap hover:border-ink'
-  return (
-    <>
-      <a className={style} href={`/api/papers/${id}/pdf?key=0`} download="paper.pdf">
-        PDF
-      </a>
-      <a className={style} href={`/api/papers/${id}/pdf?key=1`} download="key.pdf">
-        PDF with key
-      </a>
-    </>
   )
 }
 

@@ -50,6 +50,33 @@ describe('A roster', () => {
     expect(bodies('POST', '/api/classes/c1/roster')).toMatchObject([{ text: 'Dee Fox\ndee fox\n123' }])
   })
 
+  it('gives a student another name, which can be taken back, and keeps what was typed when refused', async () => {
+    const path = '/api/classes/c1/students/Ada%20Okafor'
+    serve({ ...base(), [`PUT ${path}`]: new Refusal(422, 'No.', '', { name: 'There is a Benoît Larsen already.' }) })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Rename Ada Okafor' }))
+    const dialog = within(screen.getByRole('dialog'))
+    await user.clear(dialog.getByLabelText('Name'))
+    await user.type(dialog.getByLabelText('Name'), 'Benoît Larsen')
+    await user.click(dialog.getByRole('button', { name: 'Rename' }))
+    expect(await dialog.findByText('✕ There is a Benoît Larsen already.')).toBeTruthy()
+    serve({ ...base(), [`PUT ${path}`]: roster() })
+    await user.type(dialog.getByLabelText('Name'), '-Fox')
+    await user.click(dialog.getByRole('button', { name: 'Rename' }))
+    const said = await screen.findByText('“Ada Okafor” is called “Benoît Larsen-Fox” now.')
+    await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    await waitFor(() => expect(bodies('PUT', path)).toEqual([{ name: 'Benoît Larsen-Fox' }, { name: 'Ada Okafor' }]))
+  })
+
+  it('gives the class another name', async () => {
+    serve({ ...base(), 'PUT /api/classes/c1': roster() })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Rename' }))
+    await user.type(screen.getByLabelText('Name of the class'), ' a')
+    await user.click(within(screen.getByRole('dialog')).getByRole('button', { name: 'Rename' }))
+    await waitFor(() => expect(bodies('PUT', '/api/classes/c1')).toEqual([{ name: '8 Kestrel a' }]))
+  })
+
   it('goes back to the list with what was pasted', async () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: /Add students/ }))

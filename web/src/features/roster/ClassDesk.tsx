@@ -7,7 +7,7 @@ import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
-import { AreaField } from '@/ui/Field'
+import { AreaField, TextField } from '@/ui/Field'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Slips } from './Slips'
@@ -21,6 +21,7 @@ export default function ClassDesk() {
   })
   const [adding, setAdding] = useState(false)
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
+  const [renaming, setRenaming] = useState<Renaming | null>(null)
   const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
   const refresh = () =>
     Promise.all([
@@ -53,6 +54,7 @@ export default function ClassDesk() {
   return (
     <>
       <Head title={one.data.name} note={plural(one.data.students.length, 'student')}>
+        <Button onClick={() => setRenaming({ student: null, name: one.data.name })}>Rename</Button>
         <Button hint="p" disabled={one.data.students.length === 0} onClick={() => void print()}>
           Slips to print
         </Button>
@@ -89,6 +91,14 @@ export default function ClassDesk() {
                     <Button
                       kind="quiet"
                       size="small"
+                      onClick={() => setRenaming({ student: student.id, name: student.name })}
+                      aria-label={`Rename ${student.name}`}
+                    >
+                      Rename
+                    </Button>
+                    <Button
+                      kind="quiet"
+                      size="small"
                       onClick={() => void reset(student)}
                       aria-label={`New PIN for ${student.name}`}
                     >
@@ -110,11 +120,72 @@ export default function ClassDesk() {
         )}
       </Desk>
       <AddStudents classId={id} open={adding} onClose={() => setAdding(false)} onDone={() => void refresh()} />
+      {renaming ? <RenameDialog classId={id} of={renaming} onClose={() => setRenaming(null)} onDone={refresh} /> : null}
       <Dialog open={pin !== null} onClose={() => setPin(null)} title={`New PIN for ${pin?.name ?? ''}`}>
         <p className="font-head text-4xl font-semibold tracking-widest tabular-nums">{pin?.pin}</p>
         <p className="mt-2">The old PIN no longer works, and every device that was signed in has been signed out.</p>
       </Dialog>
     </>
+  )
+}
+
+/** What gets another name: a student of the class, or the class itself. */
+type Renaming = { student: string | null; name: string }
+
+function RenameDialog({
+  classId,
+  of,
+  onClose,
+  onDone,
+}: {
+  classId: string
+  of: Renaming
+  onClose: () => void
+  onDone: () => Promise<unknown>
+}) {
+  const [name, setName] = useState(of.name)
+  const rename = (to: string) => {
+    const body = { name: to }
+    const done =
+      of.student === null
+        ? api.PUT('/api/classes/{id}', { params: { path: { id: classId } }, body })
+        : api.PUT('/api/classes/{id}/students/{student}', {
+            params: { path: { id: classId, student: of.student } },
+            body,
+          })
+    return take<unknown>(done).then(onDone)
+  }
+  const save = useMutation({
+    mutationFn: () => rename(name),
+    onSuccess: () => {
+      onClose()
+      toast(`“${of.name}” is called “${name.trim()}” now.`, { undo: () => void rename(of.name) })
+    },
+  })
+  const problem = save.error ? problemOf(save.error) : null
+  return (
+    <Dialog open onClose={onClose} title={`Rename ${of.name}`}>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        <TextField
+          label={of.student === null ? 'Name of the class' : 'Name'}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          fault={problem?.fields.name}
+          note={of.student === null ? undefined : 'They join with this name from now on; their work and PIN stay.'}
+          autoFocus
+        />
+        {problem && !problem.fields.name ? <FaultLine error={problem} /> : null}
+        <Button kind="do" type="submit" className="self-start" disabled={save.isPending || name.trim() === ''}>
+          Rename
+        </Button>
+      </form>
+    </Dialog>
   )
 }
 
@@ -219,7 +290,7 @@ function AddStudents({
             value={text}
             onChange={(e) => setText(e.target.value)}
             fault={fault?.fields.text}
-            placeholder={'Ada Okafor\nBenoît Larsen\n\nor: first name;last name'}
+            placeholder={'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada'}
           />
           <label className="text-sm font-semibold">
             or a CSV file{' '}

@@ -1587,6 +1587,7 @@ export interface components {
             entry: string;
             try: number;
             number: number;
+            ownNumber: number | null;
             title: string;
             prompt: string;
             type: string;
@@ -1816,6 +1817,7 @@ export interface components {
             editionId: string | null;
             edition: number | null;
             ahead: boolean;
+            returns: boolean;
             handouts: number;
             updatedBy: string;
             updatedAt: string;

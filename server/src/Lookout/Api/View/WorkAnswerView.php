@@ -8,6 +8,8 @@ namespace ChalkLadder\Server\Lookout\Api\View;
 final readonly class WorkAnswerView
 {
     /**
+     * @param int      $number    on the paper, as the team reads it
+     * @param int|null $ownNumber as the student saw it; null where the question is not on their way
      * @param list<string> $misconceptions names
      * @param float|null   $seconds        how long the question was in front of the student
      * @param int|null     $confidence     1 guessing, 2 fairly sure, 3 sure
@@ -16,6 +18,7 @@ final readonly class WorkAnswerView
         public string $entry,
         public int $try,
         public int $number,
+        public ?int $ownNumber,
         public string $title,
         public string $prompt,
         public string $type,

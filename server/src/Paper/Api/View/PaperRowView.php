@@ -9,6 +9,7 @@ final readonly class PaperRowView
     /**
      * @param string|null $editionId the latest edition, which can be handed out
      * @param bool        $ahead     the draft has changed since that edition
+     * @param bool        $returns   in that edition students come back to what was not right
      */
     public function __construct(
         public string $id,
@@ -18,6 +19,7 @@ final readonly class PaperRowView
         public ?string $editionId,
         public ?int $edition,
         public bool $ahead,
+        public bool $returns,
         public int $handouts,
         public string $updatedBy,
         public string $updatedAt,

@@ -1,0 +1,84 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState, type FormEvent } from 'react'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { fromLocalInput, plural, toLocalInput } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Dialog } from '@/ui/Dialog'
+import { TextField, Tick } from '@/ui/Field'
+import { FaultLine } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+
+type Handout = Schemas['HandoutHandoutView']
+type Window = Schemas['HandoutHandoutChangeInput']
+
+/** Sets when a handout is there for its students. What was set before can be had back. */
+export function useWindow(handout: Handout) {
+  const client = useQueryClient()
+  const set = (body: Window) =>
+    take(api.PUT('/api/handouts/{id}', { params: { path: { id: handout.id } }, body })).then(() =>
+      client.invalidateQueries({ queryKey: ['handouts'] }),
+    )
+  const before: Window = { visible: handout.visible, opensAt: handout.opensAt, closesAt: handout.closesAt }
+  return { set, before }
+}
+
+/** The field goes by minutes; what was not touched keeps its seconds. */
+const at = (typed: string, was: string | null) => (typed === toLocalInput(was) ? was : fromLocalInput(typed))
+
+/** When students can begin, until when they can work, and whether they see it at all. */
+export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: () => void }) {
+  const { set, before } = useWindow(handout)
+  const [visible, setVisible] = useState(handout.visible)
+  const [opens, setOpens] = useState(() => toLocalInput(handout.opensAt))
+  const [closes, setCloses] = useState(() => toLocalInput(handout.closesAt))
+  const save = useMutation({
+    mutationFn: () => set({ visible, opensAt: at(opens, handout.opensAt), closesAt: at(closes, handout.closesAt) }),
+    onSuccess: () => {
+      onClose()
+      toast(`The times of “${handout.title}” are set.`, { undo: () => void set(before) })
+    },
+  })
+  const problem = save.error ? problemOf(save.error) : null
+  const past = closes !== '' && new Date(closes) <= new Date()
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    save.mutate()
+  }
+  return (
+    <Dialog open onClose={onClose} title={`Times of “${handout.title}”`}>
+      <form onSubmit={submit} className="flex max-w-sm flex-col gap-3">
+        <Tick label="Students can see it" checked={visible} onChange={(e) => setVisible(e.target.checked)} />
+        {!visible && handout.open > 0 ? (
+          <p role="note" className="text-[15px] font-semibold">
+            {plural(handout.open, 'student')} {handout.open === 1 ? 'is' : 'are'} at work: it is taken from their
+            screens, and what they entered stays.
+          </p>
+        ) : null}
+        <TextField
+          label="Opens"
+          type="datetime-local"
+          value={opens}
+          onChange={(e) => setOpens(e.target.value)}
+          note="Empty: at once."
+          fault={problem?.fields.opensAt}
+        />
+        <TextField
+          label="Closes"
+          type="datetime-local"
+          value={closes}
+          onChange={(e) => setCloses(e.target.value)}
+          note={
+            past
+              ? 'That is past: what students have entered is handed in at once.'
+              : 'Empty: when you close it. What is entered by then is handed in.'
+          }
+          fault={problem?.fields.closesAt}
+        />
+        {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+        <Button kind="do" type="submit" className="self-start" disabled={save.isPending}>
+          Set the times
+        </Button>
+      </form>
+    </Dialog>
+  )
+}

@@ -1,0 +1,83 @@
+import { screen, within } from '@testing-library/react'
+import { expect, it } from 'vitest'
+import { bodies, Refusal, sent, serve } from '@/testing/server'
+import { show } from '@/testing/page'
+import AccountPage, { device } from './AccountPage'
+
+const FIREFOX = 'Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0'
+const line = (id: string, here: boolean) => ({
+  id,
+  device: FIREFOX,
+  openedAt: '2026-11-24T08:00:00Z',
+  seenAt: '2026-11-25T08:00:00Z',
+  here,
+})
+const account = (change: object = {}) => ({
+  sessions: [line('00000000000000aa', true), line('00000000000000bb', false)],
+  colleagues: [{ id: 'c1', name: 'Tomas Ferreira', email: 'tomas@demo.example', role: 'teacher' }],
+  markStep: '1/2',
+  steps: ['1', '1/2'],
+  maySet: true,
+  ...change,
+})
+
+it('signs another device out, never the one at hand', async () => {
+  serve({ 'GET /api/account': account(), 'DELETE /api/account/sessions/00000000000000bb': null })
+  const user = show(<AccountPage />)
+  const lines = await screen.findAllByText('Firefox on Linux')
+  expect(lines).toHaveLength(2)
+  const buttons = screen.getAllByRole('button', { name: 'Sign out Firefox on Linux' })
+  expect(buttons).toHaveLength(1)
+  await user.click(buttons[0]!)
+  expect(await screen.findByText('That device is signed out.')).toBeTruthy()
+  expect(sent('DELETE', '/api/account/sessions/00000000000000bb')).toHaveLength(1)
+})
+
+it('a password refused keeps what was typed and says where', async () => {
+  serve({
+    'GET /api/account': account(),
+    'PUT /api/account/password': new Refusal(422, 'Not changed.', '', { current: 'That is not your password.' }),
+  })
+  const user = show(<AccountPage />)
+  const act = await screen.findByRole('button', { name: 'Change the password' })
+  expect((act as HTMLButtonElement).disabled).toBe(true)
+  await user.type(screen.getByLabelText('Your present password'), 'low-water')
+  await user.type(screen.getByLabelText('New password'), 'neap tides 1')
+  await user.click(act)
+  expect(await screen.findByText('✕ That is not your password.')).toBeTruthy()
+  expect((screen.getByLabelText('New password') as HTMLInputElement).value).toBe('neap tides 1')
+  expect(bodies('PUT', '/api/account/password')).toEqual([{ current: 'low-water', new: 'neap tides 1' }])
+})
+
+it('a lead sets a colleague’s password and the step of marks, which can be taken back', async () => {
+  serve({
+    'GET /api/account': account(),
+    'PUT /api/account/colleagues/c1/password': null,
+    'PUT /api/account/team': ({ body }: { body: unknown }) => account(body as object),
+  })
+  const user = show(<AccountPage />)
+  await user.click(await screen.findByRole('button', { name: 'New password for Tomas Ferreira' }))
+  const dialog = within(screen.getByRole('dialog'))
+  await user.type(dialog.getByLabelText('Your present password'), 'high-water')
+  await user.type(dialog.getByLabelText('New password'), 'neap tides 2')
+  await user.click(dialog.getByRole('button', { name: 'Set it' }))
+  expect(await screen.findByText(/signs in with the new password/)).toBeTruthy()
+  await user.selectOptions(screen.getByLabelText('Marks go in steps of'), '1')
+  expect(await screen.findByText('Marks go in steps of 1 from now on.')).toBeTruthy()
+  await user.click(screen.getByRole('button', { name: 'Undo' }))
+  await screen.findByText('Marks go in steps of 0.5 from now on.')
+  expect(bodies('PUT', '/api/account/team')).toEqual([{ markStep: '1' }, { markStep: '1/2' }])
+})
+
+it('whoever is no lead reads the step and sets nothing', async () => {
+  serve({ 'GET /api/account': account({ maySet: false, colleagues: [] }) })
+  show(<AccountPage />)
+  expect(await screen.findByText('A lead of the team can change that.')).toBeTruthy()
+  expect(screen.queryByLabelText('Marks go in steps of')).toBeNull()
+  expect(screen.queryByRole('heading', { name: 'Colleagues' })).toBeNull()
+})
+
+it('names a device in words, and a strange one too', () => {
+  expect(device('Mozilla/5.0 (Linux; Android 16) AppleWebKit Chrome/140 Mobile Safari')).toBe('Chromium on Android')
+  expect(device('curl/8')).toBe('A browser')
+})

@@ -1,0 +1,290 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState, type FormEvent } from 'react'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { decimal, moment, plural } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { Head } from '@/ui/Desk'
+import { Dialog } from '@/ui/Dialog'
+import { SelectField, TextField } from '@/ui/Field'
+import { Failed, FaultLine, Loading } from '@/ui/States'
+import { toast } from '@/ui/Toasts'
+
+type View = Schemas['IdentityAccountView']
+const LEAST = 10
+
+/** Where one is signed in, one's password; for a lead, colleagues' passwords and the team's smallest mark. */
+export default function AccountPage() {
+  const account = useQuery({ queryKey: ['account'], queryFn: () => take(api.GET('/api/account')), staleTime: 0 })
+  if (account.isPending) return <Loading what="Opening your account" />
+  if (account.isError) return <Failed error={account.error} retry={() => void account.refetch()} />
+  return (
+    <>
+      <Head title="Account" note={`signed in at ${plural(account.data.sessions.length, 'place')}`} />
+      <div className="min-h-0 flex-1 overflow-auto">
+        <div className="grid max-w-5xl gap-x-12 gap-y-10 px-6 py-5 lg:grid-cols-[3fr_2fr]">
+          <div className="flex flex-col gap-10">
+            <SessionLines sessions={account.data.sessions} />
+            {account.data.maySet ? <Colleagues colleagues={account.data.colleagues} /> : null}
+          </div>
+          <div className="flex flex-col gap-10">
+            <OwnPassword />
+            <MarkStep view={account.data} />
+          </div>
+        </div>
+      </div>
+    </>
+  )
+}
+
+function SessionLines({ sessions }: { sessions: View['sessions'] }) {
+  const client = useQueryClient()
+  const end = useMutation({
+    mutationFn: (id: string) => take(api.DELETE('/api/account/sessions/{id}', { params: { path: { id } } })),
+    onSuccess: () => toast('That device is signed out.'),
+    onSettled: () => client.invalidateQueries({ queryKey: ['account'] }),
+  })
+  return (
+    <section aria-labelledby="sessions">
+      <h2 id="sessions" className="border-b pb-2 text-lg">
+        Where you are signed in
+      </h2>
+      <ul>
+        {sessions.map((one) => (
+          <li key={one.id} className="flex items-center gap-3 border-b py-2.5">
+            <p className="min-w-0 flex-1">
+              <span className="font-semibold">{device(one.device)}</span>
+              <span className="block text-sm text-quiet">
+                since {moment(one.openedAt)} · last used {moment(one.seenAt)}
+              </span>
+            </p>
+            {one.here ? (
+              <span className="text-sm font-semibold text-good">✓ this one</span>
+            ) : (
+              <Button
+                size="small"
+                disabled={end.isPending}
+                aria-label={`Sign out ${device(one.device)}`}
+                onClick={() => end.mutate(one.id)}
+              >
+                Sign out
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <FaultLine error={end.error} />
+    </section>
+  )
+}
+
+/** What a browser says of itself, in two words. */
+export function device(agent: string): string {
+  const browser =
+    (
+      [
+        ['Edg', 'Edge'],
+        ['Firefox', 'Firefox'],
+        ['Chrom', 'Chromium'],
+        ['Safari', 'Safari'],
+      ] as const
+    ).find(([mark]) => agent.includes(mark))?.[1] ?? 'A browser'
+  const system = (
+    [
+      ['Android', 'Android'],
+      ['iPhone', 'iPhone'],
+      ['iPad', 'iPad'],
+      ['Windows', 'Windows'],
+      ['Mac OS', 'macOS'],
+      ['Linux', 'Linux'],
+    ] as const
+  ).find(([mark]) => agent.includes(mark))?.[1]
+  return system ? `${browser} on ${system}` : browser
+}
+
+function OwnPassword() {
+  const client = useQueryClient()
+  const [current, setCurrent] = useState('')
+  const [next, setNext] = useState('')
+  const change = useMutation({
+    mutationFn: () => take(api.PUT('/api/account/password', { body: { current, new: next } })),
+    onSuccess: () => {
+      setCurrent('')
+      setNext('')
+      toast('The password is changed. Every other device is signed out.')
+      return client.invalidateQueries({ queryKey: ['account'] })
+    },
+  })
+  return (
+    <section aria-labelledby="password">
+      <h2 id="password" className="border-b pb-2 text-lg">
+        Your password
+      </h2>
+      <PasswordForm
+        current={current}
+        next={next}
+        setCurrent={setCurrent}
+        setNext={setNext}
+        change={change}
+        act="Change the password"
+        note={`At least ${LEAST} characters. Every other device is then signed out.`}
+      />
+    </section>
+  )
+}
+
+function PasswordForm({
+  current,
+  next,
+  setCurrent,
+  setNext,
+  change,
+  act,
+  note,
+}: {
+  current: string
+  next: string
+  setCurrent: (text: string) => void
+  setNext: (text: string) => void
+  change: { error: unknown; isPending: boolean; mutate: () => void }
+  act: string
+  note: string
+}) {
+  const problem = change.error ? problemOf(change.error) : null
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    change.mutate()
+  }
+  return (
+    <form onSubmit={submit} className="mt-3 flex max-w-sm flex-col gap-3">
+      <TextField
+        label="Your present password"
+        type="password"
+        autoComplete="current-password"
+        value={current}
+        onChange={(e) => setCurrent(e.target.value)}
+        fault={problem?.fields.current}
+      />
+      <TextField
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        value={next}
+        onChange={(e) => setNext(e.target.value)}
+        note={note}
+        fault={problem?.fields.new}
+      />
+      {problem && !problem.fields.current && !problem.fields.new ? <FaultLine error={problem} /> : null}
+      <Button
+        kind="do"
+        type="submit"
+        className="self-start"
+        disabled={change.isPending || current === '' || next.length < LEAST}
+      >
+        {act}
+      </Button>
+    </form>
+  )
+}
+
+function Colleagues({ colleagues }: { colleagues: View['colleagues'] }) {
+  const [of, setOf] = useState<Schemas['IdentityColleagueView'] | null>(null)
+  return (
+    <section aria-labelledby="colleagues">
+      <h2 id="colleagues" className="border-b pb-2 text-lg">
+        Colleagues
+      </h2>
+      {colleagues.length === 0 ? <p className="mt-2 text-quiet">Nobody else is in this team yet.</p> : null}
+      <ul>
+        {colleagues.map((one) => (
+          <li key={one.id} className="flex items-center gap-3 border-b py-2.5">
+            <p className="min-w-0 flex-1">
+              <span className="font-semibold">{one.name}</span>
+              <span className="block text-sm text-quiet">
+                {one.role} · {one.email}
+              </span>
+            </p>
+            <Button size="small" aria-label={`New password for ${one.name}`} onClick={() => setOf(one)}>
+              New password
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {of ? <ResetDialog of={of} onClose={() => setOf(null)} /> : null}
+    </section>
+  )
+}
+
+function ResetDialog({ of, onClose }: { of: Schemas['IdentityColleagueView']; onClose: () => void }) {
+  const [current, setCurrent] = useState('')
+  const [next, setNext] = useState('')
+  const change = useMutation({
+    mutationFn: () =>
+      take(
+        api.PUT('/api/account/colleagues/{id}/password', {
+          params: { path: { id: of.id } },
+          body: { current, new: next },
+        }),
+      ),
+    onSuccess: () => {
+      toast(`${of.name} signs in with the new password from now on.`)
+      onClose()
+    },
+  })
+  return (
+    <Dialog open onClose={onClose} title={`New password for ${of.name}`}>
+      <p>{of.name} is signed out everywhere. Tell them the new password yourself; they can change it afterwards.</p>
+      <PasswordForm
+        current={current}
+        next={next}
+        setCurrent={setCurrent}
+        setNext={setNext}
+        change={change}
+        act="Set it"
+        note={`At least ${LEAST} characters.`}
+      />
+    </Dialog>
+  )
+}
+
+function MarkStep({ view }: { view: View }) {
+  const client = useQueryClient()
+  const set = useMutation({
+    mutationFn: (markStep: string) => take(api.PUT('/api/account/team', { body: { markStep } })),
+    onSuccess: (next, markStep) => {
+      client.setQueryData(['account'], next)
+      toast(`Marks go in steps of ${decimal(markStep)} from now on.`, {
+        undo: view.markStep === markStep ? undefined : () => set.mutate(view.markStep),
+      })
+    },
+  })
+  return (
+    <section aria-labelledby="step">
+      <h2 id="step" className="border-b pb-2 text-lg">
+        Marks of the team
+      </h2>
+      <div className="mt-3 max-w-sm">
+        {view.maySet ? (
+          <SelectField
+            label="Marks go in steps of"
+            value={view.markStep}
+            disabled={set.isPending}
+            onChange={(e) => set.mutate(e.target.value)}
+            note="Part credit is rounded to this step, though never up to full marks or down to none."
+          >
+            {view.steps.map((step) => (
+              <option key={step} value={step}>
+                {decimal(step)}
+              </option>
+            ))}
+          </SelectField>
+        ) : (
+          <p>
+            Marks go in steps of <b>{decimal(view.markStep)}</b>.{' '}
+            <span className="text-quiet">A lead of the team can change that.</span>
+          </p>
+        )}
+        <FaultLine error={set.error} />
+      </div>
+    </section>
+  )
+}
