@@ -66,6 +66,33 @@ final readonly class Walk
     }
 
     /**
+     * The way after what led to the open pass has come out otherwise, such as by a mended key. Whoever has answered
+     * something in the open pass has gone on, and keeps what was answered: a pass of missed questions then only loses
+     * what is not missed any more.
+     *
+     * @param array<string, array<int, Outcome>> $outcomes      as in {@see leave()}, by the present rules
+     * @param list<string>                       $machineMarked as in {@see leave()}
+     * @param list<string>                       $answered      entries that have a response in the open pass
+     */
+    public function mended(Paper $paper, Conditions $conditions, string $seed, array $outcomes, array $machineMarked, array $answered): self
+    {
+        $open = $this->current();
+        if ($open === null || count($this->visits) < 2) {
+            return $this;
+        }
+        $earlier = array_slice($this->visits, 0, -1);
+        $anew = (new self($earlier, false))->leave($paper, $conditions, $seed, $outcomes, $machineMarked);
+        if ($answered === []) {
+            return $anew;
+        }
+        $next = $anew->current();
+        $missed = $next !== null && $next->section === $open->section && $next->try === $open->try ? $next->entries : [];
+        $kept = array_values(array_filter($open->entries, static fn (string $id): bool => in_array($id, $missed, true) || in_array($id, $answered, true)));
+
+        return $open->try > 1 ? new self([...$earlier, new Visit($open->section, $open->try, $kept)], false) : $this;
+    }
+
+    /**
      * True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act.
      *
      * @param list<string> $machineMarked as in {@see leave()}

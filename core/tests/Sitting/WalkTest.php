@@ -54,6 +54,38 @@ final class WalkTest extends TestCase
         self::assertSame('1/2', (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::one()]));
     }
 
+    public function testAMendedKeyMendsTheWayWhereNobodyHasGoneOn(): void
+    {
+        $paper = self::paper(['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
+        $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('0')]];
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
+        self::assertSame(['e1', 'e2'], $walk->current()?->entries);
+        $mended = static fn (array $outcomes, array $answered): Walk => $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::MARKED, $answered);
+
+        $one = ['e1' => [1 => self::credit('1')]] + $wrong;
+        self::assertSame(['e2'], $mended($one, [])->current()?->entries, 'what is right by now does not come back');
+        self::assertSame(2, $mended($one, [])->current()->try);
+        self::assertSame(['e2'], $mended($one, ['e2'])->current()?->entries);
+        self::assertSame(['e1', 'e2'], $mended($one, ['e1'])->current()?->entries, 'what was answered stays');
+
+        $both = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('1')]];
+        self::assertSame('s3', $mended($both, [])->current()?->section);
+        self::assertSame(['e1'], $mended($both, ['e1'])->current()?->entries);
+        self::assertEquals($walk, $mended($wrong, []));
+    }
+
+    public function testAMendedKeyChangesTheSectionThatIsNotBegunYet(): void
+    {
+        $paper = self::paper();
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::MARKED);
+        self::assertSame('s2', $walk->current()?->section);
+        $now = ['e1' => [1 => self::credit('1')]];
+
+        self::assertSame('s3', $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, [])->current()?->section);
+        self::assertEquals($walk, $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, ['e3']), 'whoever has begun it stays');
+        self::assertEquals(self::walk($paper), self::walk($paper)->mended($paper, new Conditions(), 'seed', $now, self::MARKED, []), 'nothing led to the first');
+    }
+
     public function testWhatAMarkerMustReadNeitherReturnsNorRoutes(): void
     {
         $paper = self::paper(['returns' => 1, 'credits' => ['1']]);

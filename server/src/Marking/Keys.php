@@ -25,6 +25,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Sitting\ReadModel\Remarking;
+use ChalkLadder\Server\Sitting\Work;
 use Symfony\Component\Clock\ClockInterface;
 
 /**
@@ -38,6 +39,7 @@ final readonly class Keys
         private Editions $editions,
         private KeyEffects $effects,
         private Remarking $remarking,
+        private Work $work,
         private MarkHistory $history,
         private Bank $bank,
         private RichQuestion $rich,
@@ -125,7 +127,9 @@ final readonly class Keys
         $this->remarking->store($entry, array_map(static fn (array $a): array => [$a[0], $a[1]->after], $effect->altered));
         $this->history->addAll($entry, $kind, $changeId, $who->id, $this->clock->now(), $effect->marked);
         $sittings = array_map(static fn (array $a): string => $a[0]->sittingId, $effect->marked);
-        $this->remarking->recount(array_values(array_unique($sittings)), $edition, $step);
+        $sittings = array_values(array_unique($sittings));
+        $this->remarking->recount($sittings, $edition, $step);
+        $this->work->mendWays($who->teamId, $sittings);
     }
 
     /**

@@ -63,6 +63,36 @@ final readonly class Work implements HandsInWork
     }
 
     /**
+     * Another key may make another way: nobody is sent back to what is right by now, unless they have gone on already.
+     *
+     * @param list<string> $sittingIds
+     */
+    public function mendWays(string $teamId, array $sittingIds): void
+    {
+        foreach ($this->sittings->openAmong($sittingIds) as $held) {
+            $sitting = $this->reader->ofTeam($teamId, $held->id());
+            $open = $sitting->walk->current();
+            if ($open === null || count($sitting->walk->visits) < 2) {
+                continue;
+            }
+            $answers = $this->reader->answers($sitting);
+            $here = array_filter($answers, static fn (Answer $a): bool => $a->says() && $sitting->walk->isOpen($a->entry, $a->try));
+            $way = $sitting->walk->mended(
+                $sitting->edition->paper(),
+                $sitting->conditions,
+                $sitting->seed,
+                Answer::outcomes($answers),
+                $sitting->edition->machineMarked(),
+                array_values(array_map(static fn (Answer $a): string => $a->entry, $here)),
+            );
+            if ($way != $sitting->walk) {
+                $held->takeWay($way);
+                $this->push->send(Push::students($held->handoutId()), ['kind' => 'reopened']);
+            }
+        }
+    }
+
+    /**
      * Gives an answer a mark by hand and brings the sitting's marks in line.
      *
      * @param int                                        $version the mark that the marker has seen

@@ -46,6 +46,25 @@ final class RoutesTest extends ApiCase
         self::assertEqualsWithDelta(4.5, $this->tables->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, 'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half');
     }
 
+    public function testAMendedKeyCallsBackWhatWasRightAllAlong(): void
+    {
+        $handout = $this->begin('Ada Okafor', null, ['returns' => 2, 'credits' => ['1', '1/2']]);
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]);
+        $this->save('e-text', ['text' => 'The Shelf']);
+        self::assertSame([['e-choice', 1], ['e-text', 1], ['e-text', 2]], self::steps($this->step('go-on', ['visit' => 1])), 'under the wrong key');
+
+        $change = $this->as($this->world->teacher)->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'the shelf'], 'credit' => '1'])->text('changeId');
+        $view = $this->as($this->world->students['Ada Okafor'])->get('GET', "/me/sittings/$this->sitting");
+        self::assertSame('Further out', $view->text('section'), 'the key has been mended, and there is nothing to come back to');
+        self::assertSame([['e-choice', 1], ['e-text', 1], ['e-number', 1], ['e-open', 1]], self::steps($view));
+
+        $this->save('e-number', ['text' => '98.76']);
+        $this->as($this->world->teacher)->get('POST', "/key-changes/$change/undo");
+        $view = $this->as($this->world->students['Ada Okafor'])->get('GET', "/me/sittings/$this->sitting");
+        self::assertSame('Further out', $view->text('section'), 'whoever has gone on is not sent back');
+        self::assertSame('98.76', $view->text('steps.2.value.text'));
+    }
+
     public function testGoingOnTwiceGoesOnOnce(): void
     {
         $this->begin('Ada Okafor');

@@ -190,6 +190,10 @@ class Sitting implements Root, TeamOwned
     public function takeWay(Walk $walk): void
     {
         $this->walk = $walk;
+        $entries = $walk->current()->entries ?? [];
+        if (!in_array($this->at, $entries, true)) {
+            $this->at = $entries[0] ?? $this->at;
+        }
         $this->changed();
     }
 

@@ -33,6 +33,24 @@ final readonly class SittingRepository extends Repository
         return $sittings;
     }
 
+    /**
+     * Those of these sittings that are being worked on, locked.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<Sitting>
+     */
+    public function openAmong(array $ids): array
+    {
+        /** @var list<Sitting> $sittings */
+        $sittings = $ids === [] ? [] : $this->entities->createQueryBuilder()->select('s')->from(Sitting::class, 's')
+            ->where('s.id IN (:ids)')->andWhere('s.state = :open')->setParameter('ids', $ids)->setParameter('open', SittingState::Open)
+            ->orderBy('s.id')->getQuery()->setLockMode(LockMode::PESSIMISTIC_WRITE)
+            ->setHint(\Doctrine\ORM\Query::HINT_REFRESH, true)->getResult();
+
+        return $sittings;
+    }
+
     protected function kind(): string
     {
         return Sitting::class;
