@@ -85,7 +85,7 @@ final class History
         $unit = $this->handOut($lead, 'unit', [$classes['8 Kestrel'], $classes['8 Heron']]);
         $this->sitAll($unit, 0.94);
         $this->handouts->close($lead, $unit);
-        $this->markSome($marker, $unit);
+        $this->markSome($lead, $marker, $unit);
         $this->markAgain($teacher, $unit);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
@@ -131,13 +131,16 @@ final class History
         $this->keys->apply($who, $handoutId, $entry, new KeyInput(accept: ['text' => 'the Lamrock'], reason: 'The article is no mistake.'));
     }
 
-    /** The marker has begun with the first open question and left the second. */
-    private function markSome(StaffUser $marker, string $handoutId): void
+    /**
+     * The marker has begun with the first open question and left the second. Read as the lead sees it: a marker's list is
+     * drawn anew at each look, and the story is to be the same every time.
+     */
+    private function markSome(StaffUser $lead, StaffUser $marker, string $handoutId): void
     {
         $slugs = $this->slugsOf($handoutId);
         $entry = (string) array_search('e-why-springs', $slugs, true);
         $comments = ['Yes, the pulls add. Say when that happens: what are the three bodies doing?', 'Give the line of the log you used.', 'Not the season: "to spring up".'];
-        foreach ($this->desk->desk($marker, $handoutId, $entry)->answers as $i => $answer) {
+        foreach ($this->desk->desk($lead, $handoutId, $entry)->answers as $i => $answer) {
             $levels = $this->levelsFor('e-why-springs', $answer->given);
             if ($i % 5 > 2 || $levels === null) {
                 continue;
