@@ -60,6 +60,7 @@ final class WalkTest extends TestCase
         $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('0')]];
         $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
         self::assertSame(['e1', 'e2'], $walk->current()?->entries);
+        /** @var \Closure(array<string, array<int, Outcome>>, list<string>): Walk $mended */
         $mended = static fn (array $outcomes, array $answered): Walk => $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::MARKED, $answered);
 
         $one = ['e1' => [1 => self::credit('1')]] + $wrong;

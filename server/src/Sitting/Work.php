@@ -85,7 +85,7 @@ final readonly class Work implements HandsInWork
                 $sitting->edition->machineMarked(),
                 array_values(array_map(static fn (Answer $a): string => $a->entry, $here)),
             );
-            if ($way != $sitting->walk) {
+            if ($way->toArray() !== $sitting->walk->toArray()) {
                 $held->takeWay($way);
                 $this->push->send(Push::students($held->handoutId()), ['kind' => 'reopened']);
             }

@@ -15,11 +15,15 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Console\Question\Question;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
 #[AsCommand('team:create', 'Makes a team and its lead.')]
 final class CreateTeamCommand extends Command
 {
+    /** Nobody may be there to answer. */
+    private const TRIES = 3;
+
     public function __construct(private readonly Teams $teams, private readonly Staff $staff, private readonly Transaction $transaction)
     {
         parent::__construct();
@@ -58,7 +62,11 @@ final class CreateTeamCommand extends Command
 
             return self::INVALID;
         }
-        $password = $style->askHidden('Password (at least 10 characters)', static fn (mixed $p): string => is_string($p) && mb_strlen($p) >= 10 ? $p : throw new \RuntimeException('At least 10 characters.'));
+        $ask = new Question('Password (at least 10 characters)');
+        $ask->setHidden(true)->setMaxAttempts(self::TRIES)->setValidator(static fn (mixed $p): string => is_string($p) && mb_strlen($p) >= 10
+            ? $p
+            : throw new \RuntimeException('At least 10 characters.'));
+        $password = $style->askQuestion($ask);
         $this->transaction->run(function () use ($text, $password, $numbers): void {
             $this->staff->create($this->teams->found($text('team'), $numbers), $text('email'), $text('name'), Role::Lead, is_string($password) ? $password : '');
         });

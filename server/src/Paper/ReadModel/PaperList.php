@@ -29,9 +29,9 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
                 (SELECT count(*) FROM jsonb_path_query(p.content, '$.sections[*].entries[*] ? (@.kind == \"question\")')) AS questions,
                 e.id AS edition_id, e.number AS edition, e.of_version < p.version OR ".BankChanges::SOME." AS ahead,
                 COALESCE((e.content #>> '{mastery,returns}')::int > 0, false) AS returns
-            FROM paper p JOIN ".StaffList::NAMES." s ON s.id = p.updated_by
+            FROM paper p JOIN ".StaffList::NAMES.' s ON s.id = p.updated_by
             LEFT JOIN LATERAL (SELECT id, number, of_version, content FROM edition WHERE paper_id = p.id ORDER BY number DESC LIMIT 1) e ON true
-            WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id", ['team' => $teamId]);
+            WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id', ['team' => $teamId]);
         $handouts = $this->handouts->byPaper(array_column($rows, 'id'));
 
         return array_map(static fn (array $r): PaperRowView => new PaperRowView(
