@@ -118,7 +118,7 @@ while ($drawn !== [] || $busy !== []) {
             }
             $noticed = $status['exitcode'] !== 0;
             $noticed ? ++$killed : ++$survived;
-            copy(dirname(__DIR__).'/'.$place['file'], "$copy/{$place['file']}");
+            file_put_contents("$copy/{$place['file']}", $place['code']);
             fprintf($report, "%s  %s:%d  %s → %s\n", $noticed ? 'noticed' : 'MISSED ', $place['file'], $place['line'], $place['from'], $place['to'] === '' ? 'nothing' : $place['to']);
             printf("\r%d noticed, %d missed ", $killed, $survived);
         }
@@ -126,6 +126,7 @@ while ($drawn !== [] || $busy !== []) {
             $place = array_shift($drawn);
             $code = (string) file_get_contents("$copy/{$place['file']}");
             file_put_contents("$copy/{$place['file']}", substr_replace($code, $place['to'], $place['at'], strlen($place['from'])));
+            $place['code'] = $code;
             $process = run($copy, $place['file'], false, $worker);
             if ($process !== null) {
                 $busy[$worker] = ['process' => $process, 'place' => $place, 'all' => false];

@@ -60,19 +60,26 @@ final class WalkTest extends TestCase
         $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('0')]];
         $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
         self::assertSame(['e1', 'e2'], $walk->current()?->entries);
-        /** @var \Closure(array<string, array<int, Outcome>>, list<string>): Walk $mended */
-        $mended = static fn (array $outcomes, array $answered): Walk => $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::MARKED, $answered);
 
         $one = ['e1' => [1 => self::credit('1')]] + $wrong;
-        self::assertSame(['e2'], $mended($one, [])->current()?->entries, 'what is right by now does not come back');
-        self::assertSame(2, $mended($one, [])->current()->try);
-        self::assertSame(['e2'], $mended($one, ['e2'])->current()?->entries);
-        self::assertSame(['e1', 'e2'], $mended($one, ['e1'])->current()?->entries, 'what was answered stays');
+        self::assertSame(['e2'], self::mended($walk, $paper, $one, [])->current()?->entries, 'what is right by now does not come back');
+        self::assertSame(2, self::mended($walk, $paper, $one, [])->current()->try);
+        self::assertSame(['e2'], self::mended($walk, $paper, $one, ['e2'])->current()?->entries);
+        self::assertSame(['e1', 'e2'], self::mended($walk, $paper, $one, ['e1'])->current()?->entries, 'what was answered stays');
 
         $both = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('1')]];
-        self::assertSame('s3', $mended($both, [])->current()?->section);
-        self::assertSame(['e1'], $mended($both, ['e1'])->current()?->entries);
-        self::assertEquals($walk, $mended($wrong, []));
+        self::assertSame('s3', self::mended($walk, $paper, $both, [])->current()?->section);
+        self::assertSame(['e1'], self::mended($walk, $paper, $both, ['e1'])->current()?->entries);
+        self::assertEquals($walk, self::mended($walk, $paper, $wrong, []));
+    }
+
+    /**
+     * @param array<string, array<int, Outcome>> $outcomes
+     * @param list<string>                       $answered
+     */
+    private static function mended(Walk $walk, Paper $paper, array $outcomes, array $answered): Walk
+    {
+        return $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::MARKED, $answered);
     }
 
     public function testAMendedKeyChangesTheSectionThatIsNotBegunYet(): void
