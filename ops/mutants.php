@@ -32,7 +32,19 @@ function places(string $root): array
 /** @return list<array{line: int, at: int, from: string, to: string}> */
 function inFile(string $code): array
 {
-    $swaps = ['===' => '!==', '!==' => '===', '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '&&' => '||', '||' => '&&', 'true' => 'false', 'false' => 'true', '!' => ''];
+    $swaps = [
+        '===' => '!==',
+        '!==' => '===',
+        '<' => '<=',
+        '<=' => '<',
+        '>' => '>=',
+        '>=' => '>',
+        '&&' => '||',
+        '||' => '&&',
+        'true' => 'false',
+        'false' => 'true',
+        '!' => '',
+    ];
     $found = [];
     $before = null;
     $attribute = 0;
@@ -50,7 +62,11 @@ function inFile(string $code): array
         $to = match (true) {
             $attribute > 0 || $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE]) => null,
             $token->is(T_LNUMBER) && $before?->text !== '=' => (string) ((int) $token->text + 1),
-            in_array($token->text, ['+', '-'], true) && $before !== null && ($before->is([T_VARIABLE, T_LNUMBER, T_STRING]) || in_array($before->text, [')', ']'], true)) => $token->text === '+' ? '-' : '+',
+            in_array($token->text, ['+', '-'], true)
+                && $before !== null
+                && ($before->is([T_VARIABLE, T_LNUMBER, T_STRING]) || in_array($before->text, [')', ']'], true)) => $token->text === '+'
+                ? '-'
+                : '+',
             default => $swaps[$token->text] ?? null,
         };
         if ($to !== null) {
@@ -80,7 +96,23 @@ function run(string $copy, string $file, bool $all, int $worker): mixed
     putenv("CHALK_STATE=$copy/var");
     $extra = $layer === 'core' ? ['--no-extensions'] : [];
 
-    return proc_open(['timeout', (string) LIMIT_SECONDS, PHP_BINARY, '-d', 'apc.enable_cli=1', "$copy/vendor/bin/phpunit", '--stop-on-defect', '--no-progress', ...$extra, $tests], [0 => ['file', '/dev/null', 'r'], 1 => ['file', "$copy/var/tests.log", 'w'], 2 => ['file', "$copy/var/tests.log", 'w']], $pipes, $copy) ?: null;
+    return proc_open(
+        [
+            'timeout',
+            (string) LIMIT_SECONDS,
+            PHP_BINARY,
+            '-d',
+            'apc.enable_cli=1',
+            "$copy/vendor/bin/phpunit",
+            '--stop-on-defect',
+            '--no-progress',
+            ...$extra,
+            $tests,
+        ],
+        [0 => ['file', '/dev/null', 'r'], 1 => ['file', "$copy/var/tests.log", 'w'], 2 => ['file', "$copy/var/tests.log", 'w']],
+        $pipes,
+        $copy,
+    ) ?: null;
 }
 
 // Tests that fail by themselves would notice everything.
@@ -119,7 +151,15 @@ while ($drawn !== [] || $busy !== []) {
             $noticed = $status['exitcode'] !== 0;
             $noticed ? ++$killed : ++$survived;
             file_put_contents("$copy/{$place['file']}", $place['code']);
-            fprintf($report, "%s  %s:%d  %s → %s\n", $noticed ? 'noticed' : 'MISSED ', $place['file'], $place['line'], $place['from'], $place['to'] === '' ? 'nothing' : $place['to']);
+            fprintf(
+                $report,
+                "%s  %s:%d  %s → %s\n",
+                $noticed ? 'noticed' : 'MISSED ',
+                $place['file'],
+                $place['line'],
+                $place['from'],
+                $place['to'] === '' ? 'nothing' : $place['to'],
+            );
             printf("\r%d noticed, %d missed ", $killed, $survived);
         }
         if ($drawn !== []) {

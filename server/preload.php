@@ -13,7 +13,8 @@ foreach (is_array($list) ? $list : [] as $file) {
 $root = dirname(__DIR__);
 foreach (["$root/core/src", "$root/server/src", "$root/vendor/brick/math/src"] as $room) {
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($room, FilesystemIterator::SKIP_DOTS)) as $file) {
-        if ($file instanceof SplFileInfo && $file->getExtension() === 'php' && !in_array($file->getPathname(), get_included_files(), true)) {
+        $isCode = $file instanceof SplFileInfo && $file->getExtension() === 'php';
+        if ($isCode && !in_array($file->getPathname(), get_included_files(), true)) {
             opcache_compile_file($file->getPathname());
         }
     }

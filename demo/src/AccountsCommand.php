@@ -28,7 +28,13 @@ final class AccountsCommand extends Command
         }
         $output->writeln('Students, at /join:');
         foreach ($this->reader->firstOfEachClass() as $row) {
-            $output->writeln(sprintf('  %-10s code %s · %s · PIN %s', $row['class'], $row['code'], $row['name'], $this->pins->open($row['pin_sealed'])));
+            $output->writeln(sprintf(
+                '  %-10s code %s · %s · PIN %s',
+                $row['class'],
+                $row['code'],
+                $row['name'],
+                $this->pins->open($row['pin_sealed']),
+            ));
         }
 
         return self::SUCCESS;

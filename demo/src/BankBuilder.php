@@ -43,7 +43,10 @@ final class BankBuilder
         }
         foreach ($this->scenario->bank('misconceptions') as $slug => $m) {
             $m = Scenario::map($m);
-            $this->ideas[(string) $slug] = $this->terms->addMisconception($who, new TermInput(Scenario::text($m[0] ?? ''), Scenario::text($m[1] ?? ''), Scenario::text($m[2] ?? '')))->id;
+            $this->ideas[(string) $slug] = $this->terms->addMisconception(
+                $who,
+                new TermInput(Scenario::text($m[0] ?? ''), Scenario::text($m[1] ?? ''), Scenario::text($m[2] ?? '')),
+            )->id;
         }
         foreach ($this->scenario->bank('questions') as $slug => $question) {
             $this->items[(string) $slug] = $this->bank->create($who, new ItemInput($this->item(Scenario::map($question))))->id;
@@ -90,7 +93,10 @@ final class BankBuilder
             'version' => 1, 'type' => $type, 'title' => Scenario::text($q['title'] ?? ''), 'prompt' => Scenario::text($q['prompt'] ?? ''),
             'points' => Scenario::text($q['points'] ?? '1'), 'skill' => $this->skills[Scenario::text($q['skill'] ?? '')] ?? null,
             'hint' => Scenario::text($q['hint'] ?? ''), 'explanation' => Scenario::text($q['explanation'] ?? ''), 'rule' => $rule,
-        ] + (($q['confidence'] ?? false) === true ? ['confidence' => true] : []) + (isset($q['variables']) ? ['variables' => $q['variables'], 'decimals' => $q['decimals'] ?? 2] : []);
+        ] + (($q['confidence'] ?? false) === true ? ['confidence' => true] : []) + (isset($q['variables']) ? [
+            'variables' => $q['variables'],
+            'decimals' => $q['decimals'] ?? 2,
+        ] : []);
     }
 
     /**
@@ -104,7 +110,13 @@ final class BankBuilder
         foreach (array_values($options) as $i => $o) {
             $o = Scenario::map($o);
             $second = Scenario::text($o[1] ?? '');
-            $made[] = ['id' => 'o'.($i + 1), 'text' => '<p>'.Scenario::text($o[0] ?? '').'</p>', 'key' => $second === 'key', 'feedback' => strip_tags(Scenario::text($o[2] ?? '')), 'misconception' => $this->ideas[$second] ?? null];
+            $made[] = [
+                'id' => 'o'.($i + 1),
+                'text' => '<p>'.Scenario::text($o[0] ?? '').'</p>',
+                'key' => $second === 'key',
+                'feedback' => strip_tags(Scenario::text($o[2] ?? '')),
+                'misconception' => $this->ideas[$second] ?? null,
+            ];
         }
 
         return ['options' => $made];
@@ -118,10 +130,20 @@ final class BankBuilder
     private function number(array $q): array
     {
         $n = Scenario::map($q['number'] ?? []);
-        $targets = [['value' => Scenario::text($n['value'] ?? '0'), 'tolerance' => Scenario::text($n['tolerance'] ?? '0'), 'credit' => '1']];
+        $targets = [[
+            'value' => Scenario::text($n['value'] ?? '0'),
+            'tolerance' => Scenario::text($n['tolerance'] ?? '0'),
+            'credit' => '1',
+        ]];
         foreach (Scenario::map($q['targets'] ?? []) as $t) {
             $t = Scenario::map($t);
-            $targets[] = ['value' => Scenario::text($t[0] ?? '0'), 'tolerance' => '0', 'credit' => '0', 'feedback' => strip_tags(Scenario::text($t[2] ?? '')), 'misconception' => $this->ideas[Scenario::text($t[1] ?? '')] ?? null];
+            $targets[] = [
+                'value' => Scenario::text($t[0] ?? '0'),
+                'tolerance' => '0',
+                'credit' => '0',
+                'feedback' => strip_tags(Scenario::text($t[2] ?? '')),
+                'misconception' => $this->ideas[Scenario::text($t[1] ?? '')] ?? null,
+            ];
         }
 
         return ['targets' => $targets, 'unit' => Scenario::text($n['unit'] ?? ''), 'unitUse' => Scenario::text($n['use'] ?? 'none')];
@@ -137,7 +159,11 @@ final class BankBuilder
         $forms = [];
         foreach (Scenario::map($q['forms'] ?? []) as $f) {
             $f = Scenario::map($f);
-            $forms[] = ['text' => Scenario::text($f[0] ?? ''), 'credit' => Scenario::text($f[1] ?? '1'), 'feedback' => Scenario::text($f[2] ?? '')];
+            $forms[] = [
+                'text' => Scenario::text($f[0] ?? ''),
+                'credit' => Scenario::text($f[1] ?? '1'),
+                'feedback' => Scenario::text($f[2] ?? ''),
+            ];
         }
 
         return ['forms' => $forms, 'allowSlips' => ($q['slips'] ?? false) === true];
@@ -150,7 +176,11 @@ final class BankBuilder
         $levels = [];
         foreach (array_slice($c, 1) as $level) {
             $l = Scenario::map($level);
-            $levels[] = ['descriptor' => Scenario::text($l[0] ?? ''), 'points' => Scenario::text($l[1] ?? '0'), 'misconception' => $this->ideas[Scenario::text($l[2] ?? '')] ?? null];
+            $levels[] = [
+                'descriptor' => Scenario::text($l[0] ?? ''),
+                'points' => Scenario::text($l[1] ?? '0'),
+                'misconception' => $this->ideas[Scenario::text($l[2] ?? '')] ?? null,
+            ];
         }
 
         return ['name' => Scenario::text($c[0] ?? ''), 'levels' => $levels];
@@ -175,17 +205,36 @@ final class BankBuilder
                 $entries[] = $this->entry($who, Scenario::text($slug), 'e'.($i + 1).'-'.($j + 1));
             }
             $route = isset($s[2]) ? Scenario::map($s[2]) : null;
-            $sections[] = ['id' => 's'.($i + 1), 'title' => Scenario::text($s[0] ?? ''), 'entries' => $entries, 'route' => $route === null ? null : ['below' => Scenario::text($route['below'] ?? '1/2'), 'then' => $ids[Scenario::text($route['then'] ?? '')] ?? 'end', 'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end']];
+            $sections[] = [
+                'id' => 's'.($i + 1),
+                'title' => Scenario::text($s[0] ?? ''),
+                'entries' => $entries,
+                'route' => $route === null ? null : [
+                    'below' => Scenario::text($route['below'] ?? '1/2'),
+                    'then' => $ids[Scenario::text($route['then'] ?? '')] ?? 'end',
+                    'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end',
+                ],
+            ];
         }
 
-        return ['version' => 1, 'title' => Scenario::text($paper['title'] ?? ''), 'sections' => $sections, 'mastery' => $paper['mastery'] ?? null];
+        return [
+            'version' => 1,
+            'title' => Scenario::text($paper['title'] ?? ''),
+            'sections' => $sections,
+            'mastery' => $paper['mastery'] ?? null,
+        ];
     }
 
     /** @return array<string, mixed> */
     private function entry(StaffUser $who, string $slug, string $id): array
     {
         if (!str_starts_with($slug, '@')) {
-            return ['id' => $id, 'kind' => 'question', 'item' => $this->items[$slug] ?? throw new \LogicException("The demo names a question $slug that it does not write."), 'points' => Scenario::text($this->scenario->question($slug)['points'] ?? '1')];
+            return [
+                'id' => $id,
+                'kind' => 'question',
+                'item' => $this->items[$slug] ?? throw new \LogicException("The demo names a question $slug that it does not write."),
+                'points' => Scenario::text($this->scenario->question($slug)['points'] ?? '1'),
+            ];
         }
         $source = Scenario::map($this->scenario->bank('sources')[substr($slug, 1)] ?? []);
         $file = Scenario::text($source['picture'] ?? '');

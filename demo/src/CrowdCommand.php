@@ -73,9 +73,21 @@ final class CrowdCommand extends Command
     private function make(): array
     {
         $team = $this->teams->found('The crowd');
-        $who = new StaffUser($this->staff->create($team, 'crowd@bench.example', 'The measurer', Role::Lead, bin2hex(random_bytes(8))), $team, 'The measurer', Role::Lead);
+        $who = new StaffUser(
+            $this->staff->create($team, 'crowd@bench.example', 'The measurer', Role::Lead, bin2hex(random_bytes(8))),
+            $team,
+            'The measurer',
+            Role::Lead,
+        );
         $class = $this->rosters->create($who, new ClassInput('The crowd'))->id;
-        $this->rosters->add($who, $class, new RosterInput(implode("\n", array_map(static fn (int $i): string => sprintf('Student %s', self::letters($i)), range(1, self::STUDENTS)))));
+        $this->rosters->add(
+            $who,
+            $class,
+            new RosterInput(implode(
+                "\n",
+                array_map(static fn (int $i): string => sprintf('Student %s', self::letters($i)), range(1, self::STUDENTS)),
+            )),
+        );
         $students = array_map(static fn (array $r): StudentUser => new StudentUser($r['id'], $team, $r['name']), $this->reader->students());
         $long = $this->edition($who, 'Thirty questions', self::QUESTIONS);
         $short = $this->edition($who, 'One question', 1);
@@ -96,30 +108,76 @@ final class CrowdCommand extends Command
         }
         $this->reader->multiply($often, self::TIMES);
 
-        return ['staff' => $this->cookie($who), 'atWork' => $atWork, 'handedIn' => $handedIn, 'often' => $often, 'responses' => self::STUDENTS * self::TIMES, 'students' => $sitters, 'entries' => array_map(static fn (int $i): string => 'e'.$i, range(1, self::QUESTIONS)), 'rule' => self::rule(1)];
+        return [
+            'staff' => $this->cookie($who),
+            'atWork' => $atWork,
+            'handedIn' => $handedIn,
+            'often' => $often,
+            'responses' => self::STUDENTS * self::TIMES,
+            'students' => $sitters,
+            'entries' => array_map(static fn (int $i): string => 'e'.$i, range(1, self::QUESTIONS)),
+            'rule' => self::rule(1),
+        ];
     }
 
     private function edition(StaffUser $who, string $title, int $questions): string
     {
         $entries = [];
         for ($i = 1; $i <= $questions; ++$i) {
-            $item = $this->bank->create($who, new ItemInput(['version' => 1, 'type' => 'choice', 'title' => "Question $i", 'prompt' => "<p>Question $i of the crowd.</p>", 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'rule' => self::rule(0)]))->id;
+            $item = $this->bank->create(
+                $who,
+                new ItemInput([
+                    'version' => 1,
+                    'type' => 'choice',
+                    'title' => "Question $i",
+                    'prompt' => "<p>Question $i of the crowd.</p>",
+                    'points' => '1',
+                    'skill' => null,
+                    'hint' => '',
+                    'explanation' => '',
+                    'rule' => self::rule(0),
+                ]),
+            )->id;
             $entries[] = ['id' => 'e'.$i, 'kind' => 'question', 'item' => $item, 'points' => '1'];
         }
-        $paper = $this->papers->create($who, new PaperInput(['version' => 1, 'title' => $title, 'mastery' => null, 'sections' => [['id' => 's1', 'title' => 'All', 'entries' => $entries, 'route' => null]]]));
+        $paper = $this->papers->create(
+            $who,
+            new PaperInput([
+                'version' => 1,
+                'title' => $title,
+                'mastery' => null,
+                'sections' => [['id' => 's1', 'title' => 'All', 'entries' => $entries, 'route' => null]],
+            ]),
+        );
 
-        return $this->papers->publish($who, $paper->id, new PublishInput($paper->version))->editionId ?? throw new \LogicException('The crowd’s paper has no defect.');
+        return $this->papers->publish(
+            $who,
+            $paper->id,
+            new PublishInput($paper->version),
+        )->editionId ?? throw new \LogicException('The crowd’s paper has no defect.');
     }
 
     /** @return array{options: list<array<string, mixed>>} */
     private static function rule(int $key): array
     {
-        return ['options' => array_map(static fn (int $i): array => ['id' => 'o'.$i, 'text' => "<p>option $i</p>", 'key' => $i === $key, 'feedback' => '', 'misconception' => null], range(0, 3))];
+        return ['options' => array_map(
+            static fn (int $i): array => [
+                'id' => 'o'.$i,
+                'text' => "<p>option $i</p>",
+                'key' => $i === $key,
+                'feedback' => '',
+                'misconception' => null,
+            ],
+            range(0, 3),
+        )];
     }
 
     private function handOut(StaffUser $who, string $edition, string $class): string
     {
-        return $this->handouts->create($who, new HandoutInput($edition, [$class], [], ['attempts' => 20], requestId: Uuid::v7()->toRfc4122()))->id;
+        return $this->handouts->create(
+            $who,
+            new HandoutInput($edition, [$class], [], ['attempts' => 20], requestId: Uuid::v7()->toRfc4122()),
+        )->id;
     }
 
     private function sit(StudentUser $student, string $handout, int $seed, int $questions): void
@@ -131,7 +189,14 @@ final class CrowdCommand extends Command
         for ($i = 1; $i <= $questions; ++$i) {
             // Abler students and easier questions go right more often; the rest spreads over the distractors.
             $right = $random->getInt(0, 399) < $seed + 200 - 4 * $i;
-            $saves[] = new SaveInput('e'.$i, 1, $veiled->veil('e'.$i)->cover(Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3)))), 1, "crowd-$i", $random->getInt(8_000, 90_000));
+            $saves[] = new SaveInput(
+                'e'.$i,
+                1,
+                $veiled->veil('e'.$i)->cover(Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3)))),
+                1,
+                "crowd-$i",
+                $random->getInt(8_000, 90_000),
+            );
         }
         $this->sittings->save($student, $view->id, new SavesInput($saves));
         $this->sittings->handIn($student, $view->id, new VisitInput($view->visit));
@@ -139,7 +204,9 @@ final class CrowdCommand extends Command
 
     private function cookie(StaffUser|StudentUser $who): string
     {
-        $cookie = $who instanceof StaffUser ? $this->sessions->openForStaff($who, new Request()) : $this->sessions->openForStudent($who->teamId, $who->id, new Request());
+        $cookie = $who instanceof StaffUser
+            ? $this->sessions->openForStaff($who, new Request())
+            : $this->sessions->openForStudent($who->teamId, $who->id, new Request());
 
         return $cookie->getName().'='.$cookie->getValue();
     }

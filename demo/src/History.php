@@ -90,7 +90,10 @@ final class History
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
-        $this->handouts->create($lead, new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()));
+        $this->handouts->create(
+            $lead,
+            new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()),
+        );
     }
 
     private function at(\DateTimeImmutable $today, string $when): void
@@ -104,7 +107,16 @@ final class History
      */
     private function handOut(StaffUser $who, string $paper, array $classes, array $conditions = []): string
     {
-        return $this->handouts->create($who, new HandoutInput($this->editions[$paper], $classes, [], $conditions + ['feedback' => 'on return'], requestId: Uuid::v7()->toRfc4122()))->id;
+        return $this->handouts->create(
+            $who,
+            new HandoutInput(
+                $this->editions[$paper],
+                $classes,
+                [],
+                $conditions + ['feedback' => 'on return'],
+                requestId: Uuid::v7()->toRfc4122(),
+            ),
+        )->id;
     }
 
     private function sitAll(string $handoutId, float $share): void
@@ -139,7 +151,11 @@ final class History
     {
         $slugs = $this->slugsOf($handoutId);
         $entry = (string) array_search('e-why-springs', $slugs, true);
-        $comments = ['Yes, the pulls add. Say when that happens: what are the three bodies doing?', 'Give the line of the log you used.', 'Not the season: "to spring up".'];
+        $comments = [
+            'Yes, the pulls add. Say when that happens: what are the three bodies doing?',
+            'Give the line of the log you used.',
+            'Not the season: "to spring up".',
+        ];
         foreach ($this->desk->desk($lead, $handoutId, $entry)->answers as $i => $answer) {
             $levels = $this->levelsFor('e-why-springs', $answer->given);
             if ($i % 5 > 2 || $levels === null) {
@@ -151,7 +167,10 @@ final class History
                 $levels[1] === 0 && $levels[0] > 0 => $comments[1],
                 default => '',
             };
-            $this->desk->mark($marker, new MarkInput($answer->sittingId, $entry, $answer->try, $levels, null, $comment, $answer->markVersion));
+            $this->desk->mark(
+                $marker,
+                new MarkInput($answer->sittingId, $entry, $answer->try, $levels, null, $comment, $answer->markVersion),
+            );
         }
     }
 
@@ -162,7 +181,15 @@ final class History
         foreach ($this->desk->desk($who, $handoutId, $entry, true)->answers as $i => $answer) {
             $levels = $this->levelsFor('e-why-springs', $answer->given);
             if ($levels !== null) {
-                $this->second->mark($who, new SecondMarkInput($answer->sittingId, $entry, $answer->try, [$i % 11 === 7 ? max(0, $levels[0] - 1) : $levels[0], $i % 5 < 2 ? min(2, $levels[1] + 1) : $levels[1]]));
+                $this->second->mark(
+                    $who,
+                    new SecondMarkInput(
+                        $answer->sittingId,
+                        $entry,
+                        $answer->try,
+                        [$i % 11 === 7 ? max(0, $levels[0] - 1) : $levels[0], $i % 5 < 2 ? min(2, $levels[1] + 1) : $levels[1]],
+                    ),
+                );
             }
         }
     }
@@ -186,7 +213,11 @@ final class History
     {
         $proposal = $this->groupings->propose($who->teamId, $handoutId, 'misconception');
         $kept = $this->groupings->keep($who, $handoutId, new GroupingInput('After the chart work', 'misconception', array_map(
-            static fn (GroupView $g): GroupInput => new GroupInput($g->name, $g->about, array_map(static fn (MemberView $m): MemberInput => new MemberInput($m->studentId, $m->reason), $g->members)),
+            static fn (GroupView $g): GroupInput => new GroupInput(
+                $g->name,
+                $g->about,
+                array_map(static fn (MemberView $m): MemberInput => new MemberInput($m->studentId, $m->reason), $g->members),
+            ),
             $proposal->groups,
         )));
         $scale = array_intersect_key($this->builder->ideas(), ['cmm' => 1, 'kmm' => 1, 'mulscale' => 1]);

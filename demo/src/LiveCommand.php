@@ -79,7 +79,11 @@ final class LiveCommand extends Command
             }
             $this->dispatcher->dispatch(new TerminateEvent($this->kernel, new Request(), new Response()), KernelEvents::TERMINATE);
             if ($more) {
-                $next[$id] = ($burst === 0 ? microtime(true) : $next[$id]) + (12 + 50 * $student['sim']->chance()) * ($student['sim']->rushes ? 0.25 : 1.0) * $minutes / 20;
+                $next[$id] = ($burst === 0
+                    ? microtime(true)
+                    : $next[$id]) + (12 + 50 * $student['sim']->chance()) * ($student['sim']->rushes
+                    ? 0.25
+                    : 1.0) * $minutes / 20;
             } else {
                 unset($next[$id]);
             }
@@ -101,7 +105,10 @@ final class LiveCommand extends Command
         /** @var array<string, mixed> $conditions */
         $conditions = $last['conditions'];
 
-        return $this->handouts->create($who, new HandoutInput($last['edition'], [$last['class']], [], $conditions, requestId: Uuid::v7()->toRfc4122()))->id;
+        return $this->handouts->create(
+            $who,
+            new HandoutInput($last['edition'], [$last['class']], [], $conditions, requestId: Uuid::v7()->toRfc4122()),
+        )->id;
     }
 
     /** @return array<string, string> */

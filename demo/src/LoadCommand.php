@@ -16,8 +16,11 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('demo:load', 'Loads the demo into an empty database.')]
 final class LoadCommand extends Command
 {
-    public function __construct(private readonly DemoReader $reader, private readonly EntityManagerInterface $entities, private readonly History $history)
-    {
+    public function __construct(
+        private readonly DemoReader $reader,
+        private readonly EntityManagerInterface $entities,
+        private readonly History $history,
+    ) {
         parent::__construct();
     }
 

@@ -17,8 +17,13 @@ use ChalkLadder\Server\Roster\StudentUser;
 /** The demo's teams, classes and simulated students. */
 final readonly class People
 {
-    public function __construct(private Scenario $scenario, private DemoReader $reader, private Teams $teams, private Staff $staff, private Rosters $rosters)
-    {
+    public function __construct(
+        private Scenario $scenario,
+        private DemoReader $reader,
+        private Teams $teams,
+        private Staff $staff,
+        private Rosters $rosters,
+    ) {
     }
 
     /** @return array{lead: StaffUser, teacher: StaffUser, marker: StaffUser} */
@@ -33,7 +38,11 @@ final readonly class People
         $other = $this->teams->found('Saltmarsh Academy · Geography');
         $this->person($other, $this->scenario->people('stranger'));
 
-        return ['lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'), 'teacher' => $made['teacher'] ?? throw new \LogicException('The demo names a teacher.'), 'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.')];
+        return [
+            'lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'),
+            'teacher' => $made['teacher'] ?? throw new \LogicException('The demo names a teacher.'),
+            'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.'),
+        ];
     }
 
     /** @return array<string, string> class ids by name */
@@ -42,7 +51,11 @@ final readonly class People
         $ids = [];
         foreach ($this->scenario->people('classes') as $name => $class) {
             $id = $this->rosters->create($who, new ClassInput((string) $name))->id;
-            $this->rosters->add($who, $id, new RosterInput(implode("\n", array_map(Scenario::text(...), Scenario::map(Scenario::map($class)['names'] ?? [])))));
+            $this->rosters->add(
+                $who,
+                $id,
+                new RosterInput(implode("\n", array_map(Scenario::text(...), Scenario::map(Scenario::map($class)['names'] ?? [])))),
+            );
             $ids[(string) $name] = $id;
         }
 
@@ -74,6 +87,11 @@ final readonly class People
         $role = Role::from(Scenario::text($person[0] ?? 'teacher'));
         $name = Scenario::text($person[1] ?? '');
 
-        return new StaffUser($this->staff->create($team, Scenario::text($person[2] ?? ''), $name, $role, Staff::DEMO_PASSWORD), $team, $name, $role);
+        return new StaffUser(
+            $this->staff->create($team, Scenario::text($person[2] ?? ''), $name, $role, Staff::DEMO_PASSWORD),
+            $team,
+            $name,
+            $role,
+        );
     }
 }

@@ -44,9 +44,20 @@ final class SimulatedStudent
         for ($i = 0; $i < 12; ++$i) {
             $ability += ($random->getInt(0, 999_999) / 1e6);
         }
-        $ideas = array_values(array_filter($allIdeas, static fn (): bool => ($random->getInt(0, 999_999) / 1e6) < 0.16 - 0.05 * max(-1.5, min(1.5, $ability))));
+        $ideas = array_values(array_filter(
+            $allIdeas,
+            static fn (): bool => ($random->getInt(0, 999_999) / 1e6) < 0.16 - 0.05 * max(-1.5, min(1.5, $ability)),
+        ));
 
-        return new self($id, $ability, $ideas, $skills, ($random->getInt(0, 999_999) / 1e6) < 0.045, ($random->getInt(0, 999_999) / 1e6) < 0.04 ? 2.6 : exp(0.5 * ($random->getInt(0, 999_999) / 1e6 - 0.5)), 'sits|'.$name);
+        return new self(
+            $id,
+            $ability,
+            $ideas,
+            $skills,
+            ($random->getInt(0, 999_999) / 1e6) < 0.045,
+            ($random->getInt(0, 999_999) / 1e6) < 0.04 ? 2.6 : exp(0.5 * ($random->getInt(0, 999_999) / 1e6 - 0.5)),
+            'sits|'.$name,
+        );
     }
 
     public function chance(): float
@@ -90,7 +101,15 @@ final class SimulatedStudent
         if (($question['confidence'] ?? false) !== true) {
             return null;
         }
-        $named = array_filter(array_merge(...array_map(static fn (mixed $o): array => is_array($o) ? $o : [], array_values(is_array($question['options'] ?? null) ? $question['options'] : (is_array($question['targets'] ?? null) ? $question['targets'] : [])))), is_string(...));
+        $named = array_filter(
+            array_merge(...array_map(
+                static fn (mixed $o): array => is_array($o) ? $o : [],
+                array_values(is_array($question['options'] ?? null)
+                    ? $question['options']
+                    : (is_array($question['targets'] ?? null) ? $question['targets'] : [])),
+            )),
+            is_string(...),
+        );
         $convinced = array_intersect($this->ideas, $named) !== [] ? 0.35 : 0.0;
         $difficulty = is_numeric($question['difficulty'] ?? null) ? (float) $question['difficulty'] : 0.0;
         $feel = $convinced + 1 / (1 + exp(-1.2 * ($this->ability - $difficulty))) + 0.6 * ($this->habits->getInt(0, 999_999) / 1e6 - 0.5);

@@ -35,7 +35,15 @@ final readonly class Sitter
                 $question = $this->scenario->question($slugs[$step->entry] ?? '');
                 $value = $student->answer($question);
                 if ($value !== null) {
-                    $saves[] = new SaveInput($step->entry, $step->try, $this->shown($user, $view, $step, $value), $counter, 'demo-'.$step->entry.'-'.$step->try, $student->time($question), $student->confidence($question));
+                    $saves[] = new SaveInput(
+                        $step->entry,
+                        $step->try,
+                        $this->shown($user, $view, $step, $value),
+                        $counter,
+                        'demo-'.$step->entry.'-'.$step->try,
+                        $student->time($question),
+                        $student->confidence($question),
+                    );
                 }
             }
             if ($student->rushes && $student->chance() < 0.3) {
@@ -67,7 +75,22 @@ final readonly class Sitter
         if ($todo !== []) {
             $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');
             $value = $student->answer($question) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
-            $this->sittings->save($user, $view->id, new SavesInput([new SaveInput($todo[0]->entry, $todo[0]->try, $this->shown($user, $view, $todo[0], $value), $counter, 'demo-'.$counter, $student->time($question), $student->confidence($question))], ($todo[1] ?? $todo[0])->entry));
+            $this->sittings->save(
+                $user,
+                $view->id,
+                new SavesInput(
+                    [new SaveInput(
+                        $todo[0]->entry,
+                        $todo[0]->try,
+                        $this->shown($user, $view, $todo[0], $value),
+                        $counter,
+                        'demo-'.$counter,
+                        $student->time($question),
+                        $student->confidence($question),
+                    )],
+                    ($todo[1] ?? $todo[0])->entry,
+                ),
+            );
 
             return true;
         }

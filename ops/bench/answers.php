@@ -24,11 +24,21 @@ foreach (file("$root/responses.tsv", FILE_IGNORE_NEW_LINES) as $line) {
     if ($line !== '' && $line[0] !== '#') {
         [$rule, $text] = explode("\t", $line);
         if (isset($rules[$rule])) {
-            $responses[$rules[$rule]['type']][] = [$rule, str_starts_with($text, '{') ? Response::fromArray(json_decode($text, true)) : (preg_match('/^\[(.*)\]$/', $text, $m) === 1 ? Response::ofOptions(...array_filter(explode(',', $m[1]))) : Response::ofText($text))];
+            $responses[$rules[$rule]['type']][] = [
+                $rule,
+                str_starts_with($text, '{')
+                    ? Response::fromArray(json_decode($text, true))
+                    : (preg_match('/^\[(.*)\]$/', $text, $m) === 1
+                        ? Response::ofOptions(...array_filter(explode(',', $m[1])))
+                        : Response::ofText($text)),
+            ];
         }
     }
 }
-$items = array_map(static fn (array $document): mixed => ItemReader::read($document + ['version' => 1, 'prompt' => '', 'points' => '1']), $rules);
+$items = array_map(
+    static fn (array $document): mixed => ItemReader::read($document + ['version' => 1, 'prompt' => '', 'points' => '1']),
+    $rules,
+);
 $aims = ['choice' => 20_000, 'number' => 10_000, 'text' => 10_000, 'expression' => 1000];
 foreach ($responses as $type => $given) {
     // The best of three stretches: what a host takes away in one of them is not the checker's doing.
@@ -46,9 +56,29 @@ foreach ($responses as $type => $given) {
         $rate = max($rate, $done / ((hrtime(true) - $began) / 1e9));
     }
     $aim = $aims[$type] ?? null;
-    echo json_encode(['name' => "responses checked, $type", 'value' => number_format($rate, 0, '.', ' ').' a second', 'aim' => $aim === null ? 'none set' : '≥ '.number_format($aim, 0, '.', ' '), 'met' => $aim === null ? null : $rate >= $aim, 'how' => sprintf('one core, %d different responses in turn; the best of 3 stretches', count($given))], JSON_UNESCAPED_UNICODE), "\n";
+    echo json_encode(
+        [
+            'name' => "responses checked, $type",
+            'value' => number_format($rate, 0, '.', ' ').' a second',
+            'aim' => $aim === null ? 'none set' : '≥ '.number_format($aim, 0, '.', ' '),
+            'met' => $aim === null ? null : $rate >= $aim,
+            'how' => sprintf('one core, %d different responses in turn; the best of 3 stretches', count($given)),
+        ],
+        JSON_UNESCAPED_UNICODE,
+    ), "\n";
 }
-$hostile = [str_repeat('(', 5000), str_repeat('-', 9000).'1', '9^9^9^9', str_repeat('(9^99)*', 200).'1', str_repeat('1+', 4999).'1', implode('*', array_fill(0, 900, '(1/3+1/7)')), str_repeat('√', 4000).'2', str_repeat('x', 9999), implode('+', array_map(static fn (int $i): string => "1/$i", range(2, 330))), str_repeat('(x+1)^9*', 40).'1'];
+$hostile = [
+    str_repeat('(', 5000),
+    str_repeat('-', 9000).'1',
+    '9^9^9^9',
+    str_repeat('(9^99)*', 200).'1',
+    str_repeat('1+', 4999).'1',
+    implode('*', array_fill(0, 900, '(1/3+1/7)')),
+    str_repeat('√', 4000).'2',
+    str_repeat('x', 9999),
+    implode('+', array_map(static fn (int $i): string => "1/$i", range(2, 330))),
+    str_repeat('(x+1)^9*', 40).'1',
+];
 $worst = 0.0;
 foreach ($hostile as $text) {
     $best = INF;
@@ -64,4 +94,13 @@ foreach ($hostile as $text) {
     }
     $worst = max($worst, $best);
 }
-echo json_encode(['name' => 'the slowest of the hostile formulas', 'value' => sprintf('%.0f ms', $worst), 'aim' => '≤ 50 ms', 'met' => $worst <= 50.0, 'how' => 'read, compared and worked out; the best of 3 for each of '.count($hostile)], JSON_UNESCAPED_UNICODE), "\n";
+echo json_encode(
+    [
+        'name' => 'the slowest of the hostile formulas',
+        'value' => sprintf('%.0f ms', $worst),
+        'aim' => '≤ 50 ms',
+        'met' => $worst <= 50.0,
+        'how' => 'read, compared and worked out; the best of 3 for each of '.count($hostile),
+    ],
+    JSON_UNESCAPED_UNICODE,
+), "\n";

@@ -57,7 +57,9 @@ abstract class ApiCase extends WebTestCase
         $this->browser->getCookieJar()->clear();
         if ($who !== null) {
             $sessions = self::service(Sessions::class);
-            $cookie = $who instanceof StaffUser ? $sessions->openForStaff($who, new Request()) : $sessions->openForStudent($who->teamId, $who->id, new Request());
+            $cookie = $who instanceof StaffUser
+                ? $sessions->openForStaff($who, new Request())
+                : $sessions->openForStudent($who->teamId, $who->id, new Request());
             $this->browser->getCookieJar()->set(new Cookie($cookie->getName(), (string) $cookie->getValue(), null, '/api', 'localhost'));
         }
 
@@ -67,7 +69,14 @@ abstract class ApiCase extends WebTestCase
     /** @param array<array-key, mixed>|string|null $body */
     protected function ask(string $method, string $path, array|string|null $body = null): Response
     {
-        $this->browser->request($method, 'http://localhost/api'.$path, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CHALK_LADDER' => '1'], is_array($body) ? json_encode((object) $body, JSON_THROW_ON_ERROR) : $body);
+        $this->browser->request(
+            $method,
+            'http://localhost/api'.$path,
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CHALK_LADDER' => '1'],
+            is_array($body) ? json_encode((object) $body, JSON_THROW_ON_ERROR) : $body,
+        );
 
         return $this->browser->getResponse();
     }

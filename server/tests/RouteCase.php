@@ -48,29 +48,53 @@ abstract class RouteCase extends ApiCase
         $world = $this->world;
         $handout = $world->handOut(['attempts' => 3, 'feedback' => 'at once']);
         $ada = $world->students['Ada Okafor'];
-        $handedIn = $world->sit('Cleo Marsh', $handout, ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'reef'], 'e-open' => ['text' => 'The moon.']]);
+        $handedIn = $world->sit(
+            'Cleo Marsh',
+            $handout,
+            ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'reef'], 'e-open' => ['text' => 'The moon.']],
+        );
         $returned = $world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'SECRETROCK']]);
-        $this->as($world->lead)->get('PUT', '/marks', ['sittingId' => $handedIn, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'SECRET shelf', 'markVersion' => 0]);
+        $this->as($world->lead)->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $handedIn, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'SECRET shelf', 'markVersion' => 0],
+        );
         $this->get('POST', "/handouts/$handout/return", ['students' => [$ada->id]]);
         $change = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Reef']])->text('changeId');
-        $grouping = $this->get('POST', "/handouts/$handout/groupings", ['name' => 'By hand', 'groups' => [['name' => 'One', 'members' => [['studentId' => $ada->id, 'reason' => 'x']]], ['name' => 'Two']]]);
+        $grouping = $this->get(
+            'POST',
+            "/handouts/$handout/groupings",
+            [
+                'name' => 'By hand',
+                'groups' => [['name' => 'One', 'members' => [['studentId' => $ada->id, 'reason' => 'x']]], ['name' => 'Two']],
+            ],
+        );
         $file = $world->get(Files::class);
         $shown = $file->store($world->lead->teamId, 'image/png', 'y.png', 'y');
-        $pictured = ['version' => 1, 'title' => 'With a picture', 'mastery' => null, 'sections' => [['id' => 's1', 'title' => 'All', 'route' => null, 'entries' => [
-            ['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'Chart', 'html' => '', 'picture' => $shown, 'alt' => 'A chart']],
-            ['id' => 'e-choice', 'kind' => 'question', 'item' => $world->items['choice'], 'points' => '1'],
-        ]]]];
+        $pictured = ['version' => 1, 'title' => 'With a picture', 'mastery' => null,
+            'sections' => [['id' => 's1', 'title' => 'All', 'route' => null, 'entries' => [
+                ['id' => 'chart', 'kind' => 'source', 'source' => [
+                    'title' => 'Chart', 'html' => '', 'picture' => $shown, 'alt' => 'A chart',
+                ]],
+                ['id' => 'e-choice', 'kind' => 'question', 'item' => $world->items['choice'], 'points' => '1'],
+            ]]]];
         $paper = $this->get('POST', '/papers', ['paper' => $pictured])->text('id');
         $edition = $this->get('POST', "/papers/$paper/publish", ['version' => 1])->text('editionId');
         $other = $world->handOut([], $edition);
         $sitting = $this->open($ada, $handout);
 
         return [
-            'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId, 'student' => $world->students['Cleo Marsh']->id,
-            'handout' => $handout, 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn, 'returned' => $returned, 'entry' => 'e-text', 'change' => $change,
+            'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
+            'student' => $world->students['Cleo Marsh']->id,
+            'handout' => $handout, 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
+            'returned' => $returned, 'entry' => 'e-text', 'change' => $change,
             'grouping' => $grouping->text('id'), 'one' => $grouping->text('groups.0.id'), 'two' => $grouping->text('groups.1.id'),
             'file' => $file->store($world->lead->teamId, 'image/png', 'x.png', 'x'), 'shown' => $shown,
-            'pdf' => $this->as($world->teacher)->get('POST', "/papers/$world->paperId/pdf", [])->text('id'), 'session' => $this->get('GET', '/account')->text('sessions.0.id'), 'marker' => $world->marker->id,
+            'pdf' => $this->as($world->teacher)->get(
+                'POST',
+                "/papers/$world->paperId/pdf",
+                [],
+            )->text('id'), 'session' => $this->get('GET', '/account')->text('sessions.0.id'), 'marker' => $world->marker->id,
             'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
         ];
     }
@@ -89,30 +113,78 @@ abstract class RouteCase extends ApiCase
 
         return [
             'POST /session' => ['email' => 'lead@test.example', 'password' => 'a long password'],
-            'PUT /account/password' => ['current' => 'a long password', 'new' => 'another long one'], 'PUT /account/colleagues/{marker}/password' => ['current' => 'a long password', 'new' => 'another long one'],
+            'PUT /account/password' => [
+                'current' => 'a long password',
+                'new' => 'another long one',
+            ], 'PUT /account/colleagues/{marker}/password' => ['current' => 'a long password', 'new' => 'another long one'],
             'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],
-            'POST /items' => ['item' => ['version' => 1, 'type' => 'text', 'title' => 'New', 'prompt' => '<p>What?</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]]],
-            'POST /items/try' => ['item' => ['version' => 1, 'type' => 'text', 'title' => 'New', 'prompt' => '<p>What?</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]], 'response' => ['text' => 'this']],
+            'POST /items' => ['item' => [
+                'version' => 1,
+                'type' => 'text',
+                'title' => 'New',
+                'prompt' => '<p>What?</p>',
+                'points' => '1',
+                'skill' => null,
+                'hint' => '',
+                'explanation' => '',
+                'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
+            ]],
+            'POST /items/try' => [
+                'item' => [
+                    'version' => 1,
+                    'type' => 'text',
+                    'title' => 'New',
+                    'prompt' => '<p>What?</p>',
+                    'points' => '1',
+                    'skill' => null,
+                    'hint' => '',
+                    'explanation' => '',
+                    'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
+                ],
+                'response' => ['text' => 'this'],
+            ],
             // A stranger's save is read before it is looked for, so it names nothing of this team.
-            'PUT /items/{item}' => ['item' => ['skill' => null, 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]]] + $world->itemDocuments()['text'], 'version' => 1],
+            'PUT /items/{item}' => [
+                'item' => [
+                    'skill' => null,
+                    'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
+                ] + $world->itemDocuments()['text'],
+                'version' => 1,
+            ],
             'POST /papers' => ['paper' => ['version' => 1, 'title' => 'New', 'mastery' => null, 'sections' => []]],
-            'PUT /papers/{paper}' => ['paper' => $world->paperDocument(), 'version' => 1], 'POST /papers/{paper}/publish' => ['version' => 1],
+            'PUT /papers/{paper}' => [
+                'paper' => $world->paperDocument(),
+                'version' => 1,
+            ], 'POST /papers/{paper}/publish' => ['version' => 1],
             'POST /papers/{paper}/rehearsal' => ['students' => 50],
-            'POST /classes' => ['name' => '8 Tern'], 'PUT /classes/{class}' => ['name' => '8 Plover'], 'PUT /classes/{class}/students/{student}' => ['name' => 'Cleo Marsh-Reed'],
+            'POST /classes' => ['name' => '8 Tern'], 'PUT /classes/{class}' => ['name' => '8 Plover'],
+            'PUT /classes/{class}/students/{student}' => ['name' => 'Cleo Marsh-Reed'],
             'POST /classes/{class}/roster/preview' => ['text' => 'Dee Fox'], 'POST /classes/{class}/roster' => ['text' => 'Dee Fox'],
             'POST /handouts' => ['editionId' => $world->editionId, 'classes' => [$ids['class']], 'requestId' => $fresh],
             'PUT /handouts/{handout}' => ['visible' => true],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],
             'PUT /second-marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0]],
-            'POST /handouts/{handout}/keys/{entry}/preview' => ['accept' => ['text' => 'Rocks']], 'POST /handouts/{handout}/keys/{entry}' => ['accept' => ['text' => 'Rocks']],
+            'POST /handouts/{handout}/keys/{entry}/preview' => ['accept' => ['text' => 'Rocks']],
+            'POST /handouts/{handout}/keys/{entry}' => ['accept' => ['text' => 'Rocks']],
             'POST /handouts/{handout}/groupings' => ['name' => 'G', 'groups' => [['name' => 'One']]],
             'POST /groupings/{grouping}/moves' => ['studentId' => $world->students['Ada Okafor']->id, 'groupId' => $ids['two']],
-            'POST /groupings/{grouping}/follow-ups' => ['groups' => [['groupId' => $ids['one'], 'editionId' => $world->editionId, 'requestId' => $fresh]]],
-            'PUT /me/sittings/{sitting}/responses' => ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'mine'], 'counter' => 5, 'clientId' => 'a']]],
-            'POST /me/sittings/{sitting}/settle' => $step, 'POST /me/sittings/{sitting}/hint' => $step, 'POST /me/sittings/{sitting}/go-on' => ['visit' => 1],
+            'POST /groupings/{grouping}/follow-ups' => ['groups' => [[
+                'groupId' => $ids['one'],
+                'editionId' => $world->editionId,
+                'requestId' => $fresh,
+            ]]],
+            'PUT /me/sittings/{sitting}/responses' => ['saves' => [[
+                'entry' => 'e-text',
+                'try' => 1,
+                'value' => ['text' => 'mine'],
+                'counter' => 5,
+                'clientId' => 'a',
+            ]]],
+            'POST /me/sittings/{sitting}/settle' => $step, 'POST /me/sittings/{sitting}/hint' => $step,
+            'POST /me/sittings/{sitting}/go-on' => ['visit' => 1],
             'POST /me/sittings/{last}/hand-in' => ['visit' => 1], 'POST /me/sittings/{returned}/reply' => ['text' => 'Thanks'],
         ];
     }

@@ -52,7 +52,9 @@ final readonly class Row
     {
         $value = $this->value($column);
 
-        return $value === null ? null : (is_numeric($value) ? (float) $value : throw new \LogicException("Column $column is not a number."));
+        return $value === null
+            ? null
+            : (is_numeric($value) ? (float) $value : throw new \LogicException("Column $column is not a number."));
     }
 
     public function bool(string $column): bool

@@ -68,7 +68,10 @@ final class World
         }
         $this->students = $students;
         $this->idea = $this->get(Terms::class)->addMisconception($this->lead, new TermInput('SECRET idea', '', 'SECRET next step'))->id;
-        $this->items = array_map(fn (array $item): string => $this->get(Bank::class)->create($this->lead, new ItemInput($item))->id, $this->itemDocuments());
+        $this->items = array_map(
+            fn (array $item): string => $this->get(Bank::class)->create($this->lead, new ItemInput($item))->id,
+            $this->itemDocuments(),
+        );
         $paper = $this->get(Papers::class)->create($this->lead, new PaperInput($this->paperDocument()));
         $this->paperId = $paper->id;
         $this->editionId = $this->get(Papers::class)->publish($this->lead, $paper->id, new PublishInput($paper->version))->editionId ?? '';
@@ -91,16 +94,57 @@ final class World
     /** @return array<string, array<string, mixed>> */
     public function itemDocuments(): array
     {
-        $item = static fn (string $type, string $prompt, string $points, array $rule): array => ['version' => 1, 'type' => $type, 'title' => "A $type question", 'prompt' => "<p>$prompt</p>", 'points' => $points, 'skill' => null, 'hint' => '<p>A hint</p>', 'explanation' => '<p>SECRET explanation</p>', 'rule' => $rule];
+        $item = static fn (string $type, string $prompt, string $points, array $rule): array => [
+            'version' => 1,
+            'type' => $type,
+            'title' => "A $type question",
+            'prompt' => "<p>$prompt</p>",
+            'points' => $points,
+            'skill' => null,
+            'hint' => '<p>A hint</p>',
+            'explanation' => '<p>SECRET explanation</p>',
+            'rule' => $rule,
+        ];
 
         return [
             'choice' => $item('choice', 'Which?', '1', ['options' => [
                 ['id' => 'a', 'text' => '<p>right</p>', 'key' => true, 'feedback' => 'SECRET praise', 'misconception' => null],
                 ['id' => 'b', 'text' => '<p>wrong</p>', 'key' => false, 'feedback' => 'SECRET feedback', 'misconception' => $this->idea],
             ]]) + ['confidence' => true],
-            'text' => $item('text', 'Name the bank.', '2', ['forms' => [['text' => 'SECRETROCK', 'credit' => '1', 'feedback' => '', 'misconception' => null], ['text' => 'SECRETBROOK', 'credit' => '1/2', 'feedback' => 'SECRET spelling', 'misconception' => null]]]),
-            'number' => $item('number', 'How deep?', '2', ['targets' => [['value' => '98.76', 'credit' => '1'], ['value' => '12.34', 'credit' => '0', 'feedback' => 'SECRET slip', 'misconception' => $this->idea]], 'unit' => 'm', 'unitUse' => 'optional']),
-            'open' => $item('open', 'Explain.', '4', ['criteria' => [['name' => 'Cause', 'levels' => [['points' => '0', 'descriptor' => 'SECRET none', 'misconception' => $this->idea], ['points' => '2', 'descriptor' => 'SECRET all', 'misconception' => null]]]]]),
+            'text' => $item(
+                'text',
+                'Name the bank.',
+                '2',
+                ['forms' => [
+                    ['text' => 'SECRETROCK', 'credit' => '1', 'feedback' => '', 'misconception' => null],
+                    ['text' => 'SECRETBROOK', 'credit' => '1/2', 'feedback' => 'SECRET spelling', 'misconception' => null],
+                ]],
+            ),
+            'number' => $item(
+                'number',
+                'How deep?',
+                '2',
+                [
+                    'targets' => [
+                        ['value' => '98.76', 'credit' => '1'],
+                        ['value' => '12.34', 'credit' => '0', 'feedback' => 'SECRET slip', 'misconception' => $this->idea],
+                    ],
+                    'unit' => 'm',
+                    'unitUse' => 'optional',
+                ],
+            ),
+            'open' => $item(
+                'open',
+                'Explain.',
+                '4',
+                ['criteria' => [[
+                    'name' => 'Cause',
+                    'levels' => [
+                        ['points' => '0', 'descriptor' => 'SECRET none', 'misconception' => $this->idea],
+                        ['points' => '2', 'descriptor' => 'SECRET all', 'misconception' => null],
+                    ],
+                ]]],
+            ),
         ];
     }
 
@@ -112,7 +156,12 @@ final class World
      */
     public function paperDocument(?array $route = null, ?array $mastery = null): array
     {
-        $entry = fn (string $type, string $points): array => ['id' => 'e-'.$type, 'kind' => 'question', 'item' => $this->items[$type], 'points' => $points];
+        $entry = fn (string $type, string $points): array => [
+            'id' => 'e-'.$type,
+            'kind' => 'question',
+            'item' => $this->items[$type],
+            'points' => $points,
+        ];
 
         return ['version' => 1, 'title' => 'Heights of tide', 'mastery' => $mastery, 'sections' => [
             ['id' => 's1', 'title' => 'First look', 'entries' => [$entry('choice', '1'), $entry('text', '2')], 'route' => $route],
@@ -123,7 +172,10 @@ final class World
     /** @param array<string, mixed> $conditions */
     public function handOut(array $conditions = [], ?string $editionId = null): string
     {
-        return $this->get(Handouts::class)->create($this->teacher, new HandoutInput($editionId ?? $this->editionId, [$this->classId], [], $conditions, requestId: Uuid::v7()->toRfc4122()))->id;
+        return $this->get(Handouts::class)->create(
+            $this->teacher,
+            new HandoutInput($editionId ?? $this->editionId, [$this->classId], [], $conditions, requestId: Uuid::v7()->toRfc4122()),
+        )->id;
     }
 
     /**
@@ -140,7 +192,20 @@ final class World
         $view = $sittings->open($who, $handoutId);
         do {
             $here = array_filter($view->steps, static fn ($s): bool => $s->visit === $view->visit && isset($answers[$s->entry]));
-            $sittings->save($who, $view->id, new SavesInput(array_values(array_map(fn ($s): SaveInput => new SaveInput($s->entry, $s->try, $this->shown($who, $view->id, $s->entry, Response::fromArray($answers[$s->entry])), 1, 'x'), $here))));
+            $sittings->save(
+                $who,
+                $view->id,
+                new SavesInput(array_values(array_map(
+                    fn ($s): SaveInput => new SaveInput(
+                        $s->entry,
+                        $s->try,
+                        $this->shown($who, $view->id, $s->entry, Response::fromArray($answers[$s->entry])),
+                        1,
+                        'x',
+                    ),
+                    $here,
+                ))),
+            );
             $more = $view->mayGoOn;
             if ($more) {
                 $view = $sittings->goOn($who, $view->id, new VisitInput($view->visit));
@@ -164,6 +229,11 @@ final class World
 
     private function person(string $team, Role $role, string $name): StaffUser
     {
-        return new StaffUser($this->get(Staff::class)->create($team, mb_strtolower($name).'@test.example', $name, $role, 'a long password'), $team, $name, $role);
+        return new StaffUser(
+            $this->get(Staff::class)->create($team, mb_strtolower($name).'@test.example', $name, $role, 'a long password'),
+            $team,
+            $name,
+            $role,
+        );
     }
 }

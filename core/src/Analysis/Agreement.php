@@ -31,7 +31,9 @@ final readonly class Agreement
     /** Share of pairs of marks, on the same unit, that differ by at most so many levels. */
     public function share(int $levels): Figure
     {
-        $formula = $levels === 0 ? 'Share of pairs of marks on the same unit that are equal.' : 'Share of pairs of marks on the same unit that differ by one level at most.';
+        $formula = $levels === 0
+            ? 'Share of pairs of marks on the same unit that are equal.'
+            : 'Share of pairs of marks on the same unit that differ by one level at most.';
         $near = $all = 0;
         foreach ($this->units as $unit) {
             $places = array_values(array_map($this->place(...), $unit));
@@ -53,7 +55,9 @@ final readonly class Agreement
     /** @param 'none'|'linear'|'quadratic' $weights */
     public function kappa(string $weights = 'none'): Figure
     {
-        $formula = 'Cohen’s κ: (observed − chance agreement) / (1 − chance agreement)'.($weights === 'none' ? '' : ", disagreement weighed by the $weights distance of the levels").'; the mean over pairs of markers.';
+        $formula = 'Cohen’s κ: (observed − chance agreement) / (1 − chance agreement)'
+            .($weights === 'none' ? '' : ", disagreement weighed by the $weights distance of the levels")
+            .'; the mean over pairs of markers.';
         $sum = 0.0;
         $pairs = $n = 0;
         for ($a = 0; $a < $this->markers; ++$a) {
@@ -67,7 +71,11 @@ final readonly class Agreement
             }
         }
 
-        return $pairs === 0 ? Figure::missing($n, $formula, 'No two markers both used more than one level on common units.') : new Figure($sum / $pairs, $n, $formula);
+        return $pairs === 0 ? Figure::missing(
+            $n,
+            $formula,
+            'No two markers both used more than one level on common units.',
+        ) : new Figure($sum / $pairs, $n, $formula);
     }
 
     /** @param 'nominal'|'ordinal'|'interval' $metric */
@@ -101,7 +109,11 @@ final readonly class Agreement
             }
         }
         if ($n < 2 || $expected <= 0.0) {
-            return Figure::missing((int) round($n), $formula, $n < 2 ? 'No unit has two marks.' : 'All marks are the same, so nothing can be told of agreement.');
+            return Figure::missing(
+                (int) round($n),
+                $formula,
+                $n < 2 ? 'No unit has two marks.' : 'All marks are the same, so nothing can be told of agreement.',
+            );
         }
 
         return new Figure(1 - ($n - 1) * $observed / $expected, (int) round($n), $formula);
@@ -137,7 +149,14 @@ final readonly class Agreement
         }
         $interval = self::iccInterval(($bms - $ems) / $below, $bms, $jms, $ems, $n, $k);
 
-        return new Figure(($bms - $ems) / $below, $n, $formula.' 95 % interval by F.', $interval[0] ?? null, $interval[1] ?? null, $n < 10 ? 'few' : null);
+        return new Figure(
+            ($bms - $ems) / $below,
+            $n,
+            $formula.' 95 % interval by F.',
+            $interval[0] ?? null,
+            $interval[1] ?? null,
+            $n < 10 ? 'few' : null,
+        );
     }
 
     /**
@@ -168,7 +187,14 @@ final readonly class Agreement
 
         return count($values) < 0.9 * $rounds
             ? $figure
-            : new Figure($figure->value, $figure->n, $figure->formula.' 95 % interval by bootstrap over the units.', Sample::quantile($values, 0.025), Sample::quantile($values, 0.975), $n < 20 ? 'few' : null);
+            : new Figure(
+                $figure->value,
+                $figure->n,
+                $figure->formula.' 95 % interval by bootstrap over the units.',
+                Sample::quantile($values, 0.025),
+                Sample::quantile($values, 0.975),
+                $n < 20 ? 'few' : null,
+            );
     }
 
     /**

@@ -36,7 +36,14 @@ final readonly class Confidence
 
                 return new Figure(array_sum($c) / count($c), count($c), self::FORMULA, $low, $high, count($c) < 10 ? 'few' : null);
             }, $credits),
-            $n === 0 ? Figure::missing(0, $formula, 'No answer was given as sure.') : new Figure($wrong / $n, $n, $formula, Intervals::wilson((float) $wrong, $n)[0], Intervals::wilson((float) $wrong, $n)[1], $n < 10 ? 'few' : null),
+            $n === 0 ? Figure::missing(0, $formula, 'No answer was given as sure.') : new Figure(
+                $wrong / $n,
+                $n,
+                $formula,
+                Intervals::wilson((float) $wrong, $n)[0],
+                Intervals::wilson((float) $wrong, $n)[1],
+                $n < 10 ? 'few' : null,
+            ),
         );
     }
 }

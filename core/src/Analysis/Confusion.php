@@ -46,7 +46,18 @@ final readonly class Confusion
                 continue;
             }
             [$key, $rival] = [$keys[0], $rivals[0]];
-            $found[] = new self($question->id, $key->id, $rival->id, $key->count, $rival->count, $key->upperCount, $rival->upperCount, $question->facility->n, 2 * min($key->share, $rival->share), Curves::evenSplit($rival->count, $key->count + $rival->count));
+            $found[] = new self(
+                $question->id,
+                $key->id,
+                $rival->id,
+                $key->count,
+                $rival->count,
+                $key->upperCount,
+                $rival->upperCount,
+                $question->facility->n,
+                2 * min($key->share, $rival->share),
+                Curves::evenSplit($rival->count, $key->count + $rival->count),
+            );
         }
         usort($found, static fn (self $a, self $b): int => $b->rivalry <=> $a->rivalry);
 

@@ -49,7 +49,12 @@ final readonly class Manner
             $pace = Speed::pace($times, $medians);
             $rushed = Speed::rushed($times, $thresholds);
 
-            return new self($pace, $rushed, Confidence::of($answers)->sureAndWrong, Speed::isRushing($rushed) ? 'rushing' : (Speed::isLagging($pace) ? 'lagging' : null));
+            return new self(
+                $pace,
+                $rushed,
+                Confidence::of($answers)->sureAndWrong,
+                Speed::isRushing($rushed) ? 'rushing' : (Speed::isLagging($pace) ? 'lagging' : null),
+            );
         }, $seconds, $sure));
     }
 }

@@ -44,7 +44,12 @@ final readonly class MantelHaenszel
             $variance += ($a + $b) * ($c + $d) * ($a + $c) * ($b + $d) / ($t * $t * ($t - 1));
         }
         if ($r <= 0.0 || $s <= 0.0 || $variance <= 0.0) {
-            return new self(Figure::missing($n, self::FORMULA, 'The groups share too few scores at which both right and wrong answers stand.'), null, null, '');
+            return new self(
+                Figure::missing($n, self::FORMULA, 'The groups share too few scores at which both right and wrong answers stand.'),
+                null,
+                null,
+                '',
+            );
         }
         $odds = $r / $s;
         $delta = -2.35 * log($odds);
@@ -57,6 +62,18 @@ final readonly class MantelHaenszel
             default => 'B',
         };
 
-        return new self(new Figure($delta, $n, self::FORMULA, $delta - 1.959963984540054 * $se, $delta + 1.959963984540054 * $se, $n < 50 ? 'few' : null), $odds, $chi, $class);
+        return new self(
+            new Figure(
+                $delta,
+                $n,
+                self::FORMULA,
+                $delta - 1.959963984540054 * $se,
+                $delta + 1.959963984540054 * $se,
+                $n < 50 ? 'few' : null,
+            ),
+            $odds,
+            $chi,
+            $class,
+        );
     }
 }

@@ -40,7 +40,11 @@ final class PersonFit
             }
 
             return $n < self::LEAST || $right === 0 || $wrong === 0
-                ? Figure::missing($n, self::GUTTMAN, $n < self::LEAST ? 'Too few answers.' : 'All or nothing is right, so there is no pattern.')
+                ? Figure::missing(
+                    $n,
+                    self::GUTTMAN,
+                    $n < self::LEAST ? 'Too few answers.' : 'All or nothing is right, so there is no pattern.',
+                )
                 : new Figure($errors / ($right * $wrong), $n, self::GUTTMAN, note: $n < 10 ? 'few' : null);
         }, $data->rows);
     }
@@ -65,6 +69,11 @@ final class PersonFit
             $variance += $p * (1 - $p) * ($ability - $d) ** 2;
         }
 
-        return $n < self::LEAST || $variance <= 0.0 ? Figure::missing($n, self::LZ, 'Too few answers.') : new Figure(($observed - $expected) / sqrt($variance), $n, self::LZ, note: $n < 10 ? 'few' : null);
+        return $n < self::LEAST || $variance <= 0.0 ? Figure::missing($n, self::LZ, 'Too few answers.') : new Figure(
+            ($observed - $expected) / sqrt($variance),
+            $n,
+            self::LZ,
+            note: $n < 10 ? 'few' : null,
+        );
     }
 }

@@ -46,7 +46,21 @@ final class QuestionAnalysis
         $facility = self::facility($credits);
         $itemRest = self::correlation($credits, $rest, self::REST);
 
-        return new QuestionReport($question->id, $facility, $itemRest, self::correlation($credits, $whole, self::TOTAL), self::upperLower($credits, count($credits) === count($totals) ? $tails : Tails::by($whole)), $alphaIfDropped, $omitted, $notReached, $waiting, $options, self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds), Speed::median($seconds), $question->sure === [] ? null : Confidence::of(self::confidence($question)));
+        return new QuestionReport(
+            $question->id,
+            $facility,
+            $itemRest,
+            self::correlation($credits, $whole, self::TOTAL),
+            self::upperLower($credits, count($credits) === count($totals) ? $tails : Tails::by($whole)),
+            $alphaIfDropped,
+            $omitted,
+            $notReached,
+            $waiting,
+            $options,
+            self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds),
+            Speed::median($seconds),
+            $question->sure === [] ? null : Confidence::of(self::confidence($question)),
+        );
     }
 
     /** @return list<array{int, float}> confidence and credit of each answer that has both */
@@ -99,7 +113,12 @@ final class QuestionAnalysis
         $n = count($credits);
         $difference = $n < 4 ? null : $tails->difference($credits);
 
-        return $difference === null ? Figure::missing($n, self::UPPER_LOWER, 'At least four students are needed.') : new Figure($difference, $n, self::UPPER_LOWER, note: $n < self::FEW ? 'few' : null);
+        return $difference === null ? Figure::missing($n, self::UPPER_LOWER, 'At least four students are needed.') : new Figure(
+            $difference,
+            $n,
+            self::UPPER_LOWER,
+            note: $n < self::FEW ? 'few' : null,
+        );
     }
 
     /**
@@ -111,7 +130,11 @@ final class QuestionAnalysis
         $n = count($credits);
         $r = Sample::correlation($credits, $rest);
         if ($r === null) {
-            return Figure::missing($n, $formula, $n < 3 ? 'At least three students are needed.' : 'All have the same credit, so nothing can go with it.');
+            return Figure::missing(
+                $n,
+                $formula,
+                $n < 3 ? 'At least three students are needed.' : 'All have the same credit, so nothing can go with it.',
+            );
         }
         $interval = Intervals::correlation($r, $n);
 
@@ -175,8 +198,15 @@ final class QuestionAnalysis
      *
      * @return list<Flag>
      */
-    private static function flags(array $options, Figure $facility, Figure $itemRest, int $n, int $notReached, int $waiting, array $seconds): array
-    {
+    private static function flags(
+        array $options,
+        Figure $facility,
+        Figure $itemRest,
+        int $n,
+        int $notReached,
+        int $waiting,
+        array $seconds,
+    ): array {
         if ($n > 0 && $n < self::FEW) {
             return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
         }
@@ -190,21 +220,57 @@ final class QuestionAnalysis
             $both = $key->upperCount + $rival->upperCount;
             $p = Curves::evenSplit($rival->upperCount, $both);
             if ($rival->upperCount > $key->upperCount) {
-                $flags[] = new Flag(Flag::MIS_KEYED, sprintf('In the upper third, %d took this option and %d took the key (n = %d).', $rival->upperCount, $key->upperCount, $n), $rival->id);
+                $flags[] = new Flag(
+                    Flag::MIS_KEYED,
+                    sprintf(
+                        'In the upper third, %d took this option and %d took the key (n = %d).',
+                        $rival->upperCount,
+                        $key->upperCount,
+                        $n,
+                    ),
+                    $rival->id,
+                );
             }
             if ($both >= 8 && $p > 0.05) {
-                $flags[] = new Flag(Flag::TWO_READINGS, sprintf('In the upper third, %d took the key and %d took this option: not distinguishable from an even split (exact binomial test, p = %.2f, n = %d).', $key->upperCount, $rival->upperCount, $p, $both), $rival->id);
+                $flags[] = new Flag(
+                    Flag::TWO_READINGS,
+                    sprintf(
+                        'In the upper third, %d took the key and %d took this option: not distinguishable from an even split (exact binomial test, p = %.2f, n = %d).',
+                        $key->upperCount,
+                        $rival->upperCount,
+                        $p,
+                        $both,
+                    ),
+                    $rival->id,
+                );
             }
         }
         if ($itemRest->value !== null && $itemRest->high !== null && $itemRest->high < 0.0) {
-            $flags[] = new Flag(Flag::BACKWARDS, sprintf('Students who do well elsewhere do worse here (r = %.2f, n = %d).', $itemRest->value, $n));
+            $flags[] = new Flag(
+                Flag::BACKWARDS,
+                sprintf('Students who do well elsewhere do worse here (r = %.2f, n = %d).', $itemRest->value, $n),
+            );
         } elseif ($itemRest->value !== null && $itemRest->high !== null && $itemRest->value < 0.1 && $itemRest->high < 0.3) {
-            $flags[] = new Flag(Flag::DOES_NOT_SEPARATE, sprintf('Who does well elsewhere does hardly better here (r = %.2f, at most %.2f, n = %d).', $itemRest->value, $itemRest->high, $n));
+            $flags[] = new Flag(
+                Flag::DOES_NOT_SEPARATE,
+                sprintf(
+                    'Who does well elsewhere does hardly better here (r = %.2f, at most %.2f, n = %d).',
+                    $itemRest->value,
+                    $itemRest->high,
+                    $n,
+                ),
+            );
         }
         if ($facility->low !== null && $facility->low > 0.95) {
-            $flags[] = new Flag(Flag::TOO_EASY, sprintf('Nearly all are right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 1.0, $n));
+            $flags[] = new Flag(
+                Flag::TOO_EASY,
+                sprintf('Nearly all are right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 1.0, $n),
+            );
         } elseif ($facility->high !== null && $facility->high < 0.05) {
-            $flags[] = new Flag(Flag::TOO_HARD, sprintf('Nearly nobody is right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 0.0, $n));
+            $flags[] = new Flag(
+                Flag::TOO_HARD,
+                sprintf('Nearly nobody is right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 0.0, $n),
+            );
         }
         foreach ($n < 30 ? [] : $rivals as $option) {
             if ($option->share < 0.05) {

@@ -23,7 +23,11 @@ final readonly class Reliability
     {
         $k = count($columns);
         $n = count($columns[0] ?? []);
-        $none = static fn (string $why): self => new self(Figure::missing($n, self::ALPHA, $why), Figure::missing($n, self::SEM, $why), array_fill(0, $k, Figure::missing($n, self::ALPHA, $why)));
+        $none = static fn (string $why): self => new self(
+            Figure::missing($n, self::ALPHA, $why),
+            Figure::missing($n, self::SEM, $why),
+            array_fill(0, $k, Figure::missing($n, self::ALPHA, $why)),
+        );
         if ($k < 2 || $n < 2) {
             return $none($k < 2 ? 'At least two questions are needed.' : 'At least two students with every question are needed.');
         }
@@ -45,7 +49,11 @@ final readonly class Reliability
         foreach ($columns as $i => $column) {
             // Var(T − X) = Var(T) + Var(X) − 2 Cov(T, X).
             $rest = $total + $variances[$i] - 2 * self::covariance($totals, $column);
-            $dropped[] = $k < 3 || $rest < 1e-12 ? Figure::missing($n, self::ALPHA, $k < 3 ? 'One question alone would be left.' : 'All totals would be the same.') : new Figure(self::alpha($k - 1, $sum - $variances[$i], $rest), $n, self::ALPHA);
+            $dropped[] = $k < 3 || $rest < 1e-12 ? Figure::missing(
+                $n,
+                self::ALPHA,
+                $k < 3 ? 'One question alone would be left.' : 'All totals would be the same.',
+            ) : new Figure(self::alpha($k - 1, $sum - $variances[$i], $rest), $n, self::ALPHA);
         }
 
         return new self(

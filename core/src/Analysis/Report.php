@@ -48,17 +48,49 @@ final readonly class Report
         $reliability = Reliability::of(self::complete(array_values($marked), $students));
         $dropped = array_combine(array_keys($marked), $reliability->ifDropped);
         $tails = Tails::by(array_values($shares));
-        $reports = array_map(static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of($q, $totals, array_values($given), $tails, $dropped[$i] ?? Figure::missing($students, 'Cronbach’s α of the other questions.', 'Its answers still wait for a marker.')), $questions, array_keys($questions));
+        $reports = array_map(
+            static fn (Question $q, int $i): QuestionReport => QuestionAnalysis::of(
+                $q,
+                $totals,
+                array_values($given),
+                $tails,
+                $dropped[$i] ?? Figure::missing($students, 'Cronbach’s α of the other questions.', 'Its answers still wait for a marker.'),
+            ),
+            $questions,
+            array_keys($questions),
+        );
         $mean = Sample::mean($totals);
         $sd = Sample::sd($totals);
         $interval = $mean === null ? null : Intervals::mean($mean, $sd, $students);
         $middle = Intervals::median($totals);
 
         return new self(
-            new Figure($mean, $students, 'Sum of the counting marks divided by the number of students; 95 % interval by Student’s t.', $interval[0] ?? null, $interval[1] ?? null),
-            new Figure(Sample::quantile($totals, 0.5), $students, 'The middle mark when all are put in order; between two middle ones, their mean. 95 % interval from the order of the marks (sign test).', $middle[0] ?? null, $middle[1] ?? null),
-            $sd === null ? Figure::missing($students, 'Standard deviation with n − 1.', 'At least two students are needed.') : new Figure($sd, $students, 'Standard deviation with n − 1: the root of the mean squared distance from the mean.'),
-            new Figure(null, $students, 'A quarter of the students lie below the first figure, a quarter above the second (linear interpolation).', Sample::quantile($totals, 0.25), Sample::quantile($totals, 0.75)),
+            new Figure(
+                $mean,
+                $students,
+                'Sum of the counting marks divided by the number of students; 95 % interval by Student’s t.',
+                $interval[0] ?? null,
+                $interval[1] ?? null,
+            ),
+            new Figure(
+                Sample::quantile($totals, 0.5),
+                $students,
+                'The middle mark when all are put in order; between two middle ones, their mean. 95 % interval from the order of the marks (sign test).',
+                $middle[0] ?? null,
+                $middle[1] ?? null,
+            ),
+            $sd === null ? Figure::missing($students, 'Standard deviation with n − 1.', 'At least two students are needed.') : new Figure(
+                $sd,
+                $students,
+                'Standard deviation with n − 1: the root of the mean squared distance from the mean.',
+            ),
+            new Figure(
+                null,
+                $students,
+                'A quarter of the students lie below the first figure, a quarter above the second (linear interpolation).',
+                Sample::quantile($totals, 0.25),
+                Sample::quantile($totals, 0.75),
+            ),
             $reliability->alpha,
             $reliability->sem,
             $totals,
@@ -87,6 +119,9 @@ final readonly class Report
         }
         $places = array_keys(array_filter($whole));
 
-        return array_map(static fn (Question $q): array => array_map(static fn (int $s): float => ($q->credits[$s] ?? 0.0) * $q->points, $places), $questions);
+        return array_map(
+            static fn (Question $q): array => array_map(static fn (int $s): float => ($q->credits[$s] ?? 0.0) * $q->points, $places),
+            $questions,
+        );
     }
 }

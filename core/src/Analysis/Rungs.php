@@ -8,7 +8,11 @@ namespace ChalkLadder\Core\Analysis;
 final readonly class Rungs
 {
     /** @param non-empty-list<array{name: string, from: float}> $bands rising cuts, the first from 0 */
-    public function __construct(public array $bands = [['name' => 'footing', 'from' => 0.0], ['name' => 'climbing', 'from' => 0.5], ['name' => 'clear', 'from' => 0.75]])
+    public function __construct(public array $bands = [
+        ['name' => 'footing', 'from' => 0.0],
+        ['name' => 'climbing', 'from' => 0.5],
+        ['name' => 'clear', 'from' => 0.75],
+    ])
     {
     }
 

@@ -93,6 +93,9 @@ final class Sample
     {
         $varies = $count * ($n - $count) / max(1, $n);
 
-        return $n < 3 || $varies < 1e-12 || $squares < 1e-12 ? null : max(-1.0, min(1.0, ($sum - $count * $mean) / sqrt($varies * $squares)));
+        return $n < 3 || $varies < 1e-12 || $squares < 1e-12 ? null : max(
+            -1.0,
+            min(1.0, ($sum - $count * $mean) / sqrt($varies * $squares)),
+        );
     }
 }

@@ -33,7 +33,14 @@ final class Severity
             $mean = Sample::mean($gap);
             $interval = $mean === null ? null : Intervals::mean($mean, Sample::sd($gap), count($gap));
 
-            return $mean === null ? Figure::missing(0, self::FORMULA, 'Nobody else has marked the same work.') : new Figure($mean, count($gap), self::FORMULA, $interval[0] ?? null, $interval[1] ?? null, count($gap) < 10 ? 'few' : null);
+            return $mean === null ? Figure::missing(0, self::FORMULA, 'Nobody else has marked the same work.') : new Figure(
+                $mean,
+                count($gap),
+                self::FORMULA,
+                $interval[0] ?? null,
+                $interval[1] ?? null,
+                count($gap) < 10 ? 'few' : null,
+            );
         }, $gaps);
     }
 }

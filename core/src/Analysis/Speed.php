@@ -79,7 +79,10 @@ final class Speed
         $n = count($seconds);
         $fast = $threshold === null ? 0 : count(array_filter($seconds, static fn (float $s): bool => $s < $threshold));
 
-        return $threshold === null || $n < 10 || $fast < self::RUSHES * $n ? null : new Flag(Flag::RUSHED, sprintf('%d of %d answered in less than %.1f s, a tenth of the mean time.', $fast, $n, $threshold));
+        return $threshold === null || $n < 10 || $fast < self::RUSHES * $n ? null : new Flag(
+            Flag::RUSHED,
+            sprintf('%d of %d answered in less than %.1f s, a tenth of the mean time.', $fast, $n, $threshold),
+        );
     }
 
     /**
@@ -102,7 +105,14 @@ final class Speed
         $mean = Sample::mean($logs);
         $interval = $mean === null ? null : Intervals::mean($mean, Sample::sd($logs), count($logs));
 
-        return $mean === null ? Figure::missing(0, $formula, 'No times are known.') : new Figure(exp($mean), count($logs), $formula, $interval === null ? null : exp($interval[0]), $interval === null ? null : exp($interval[1]), count($logs) < 5 ? 'few' : null);
+        return $mean === null ? Figure::missing(0, $formula, 'No times are known.') : new Figure(
+            exp($mean),
+            count($logs),
+            $formula,
+            $interval === null ? null : exp($interval[0]),
+            $interval === null ? null : exp($interval[1]),
+            count($logs) < 5 ? 'few' : null,
+        );
     }
 
     /** Surely slower than others: the interval lies above 1 and the typical answer takes twice as long. */

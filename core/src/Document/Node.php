@@ -208,7 +208,10 @@ final class Node
         }
         $texts = [];
         foreach ($value as $name => $element) {
-            if (!is_string($element) || !mb_check_encoding($element, 'UTF-8') || mb_strlen($element) > $longest || mb_strlen((string) $name) > 40) {
+            if (!is_string($element)
+                || !mb_check_encoding($element, 'UTF-8')
+                || mb_strlen($element) > $longest
+                || mb_strlen((string) $name) > 40) {
                 $this->fault($key.'.'.$name, sprintf('This must be text of at most %d characters.', $longest));
 
                 continue;

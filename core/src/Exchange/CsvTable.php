@@ -45,7 +45,14 @@ final readonly class CsvTable
                 $texts[0] = (string) preg_replace('/^\x{FEFF}/u', '', $texts[0] ?? '');
                 $header = self::header($texts, $name, $here);
             } elseif (count($texts) !== count($header)) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:%d: this row has %d cells, the header %d', $name, $here, min(count($texts), count($header)) + 1, count($texts), count($header)));
+                throw new \UnexpectedValueException(sprintf(
+                    '%s:%d:%d: this row has %d cells, the header %d',
+                    $name,
+                    $here,
+                    min(count($texts), count($header)) + 1,
+                    count($texts),
+                    count($header),
+                ));
             } else {
                 $rows[] = ['line' => $here, 'cells' => $texts];
             }
@@ -62,12 +69,24 @@ final readonly class CsvTable
     private static function header(array $texts, string $name, int $line): array
     {
         if (count($texts) > self::MOST_COLUMNS) {
-            throw new \UnexpectedValueException(sprintf('%s:%d:%d: more than %d columns', $name, $line, self::MOST_COLUMNS + 1, self::MOST_COLUMNS));
+            throw new \UnexpectedValueException(sprintf(
+                '%s:%d:%d: more than %d columns',
+                $name,
+                $line,
+                self::MOST_COLUMNS + 1,
+                self::MOST_COLUMNS,
+            ));
         }
         $seen = [];
         foreach ($texts as $i => $text) {
             if ($text === '' || isset($seen[$text])) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:%d: %s', $name, $line, $i + 1, $text === '' ? 'a column without a name' : "the column \"$text\" stands twice"));
+                throw new \UnexpectedValueException(sprintf(
+                    '%s:%d:%d: %s',
+                    $name,
+                    $line,
+                    $i + 1,
+                    $text === '' ? 'a column without a name' : "the column \"$text\" stands twice",
+                ));
             }
             $seen[$text] = true;
         }

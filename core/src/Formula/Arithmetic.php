@@ -27,7 +27,10 @@ final readonly class Arithmetic
             if (!$a->unit->zero->isZero() || !$b->unit->zero->isZero()) {
                 throw new FormulaError('Temperatures with a zero point of their own cannot be added; use K.', $at);
             }
-            $other = $b->in($a->unit) ?? throw new FormulaError(sprintf('%s and %s do not measure the same thing.', $a->unit->symbol, $b->unit->symbol), $at);
+            $other = $b->in($a->unit) ?? throw new FormulaError(
+                sprintf('%s and %s do not measure the same thing.', $a->unit->symbol, $b->unit->symbol),
+                $at,
+            );
             $sum = $this->add($a->number, $other->number, $sign, $at);
 
             return $sum instanceof Quantity ? $sum : new Quantity($sum, $a->unit);
@@ -121,7 +124,8 @@ final readonly class Arithmetic
         if ($x instanceof BigRational) {
             $x = $this->budget->number($x, $at);
             [$over, $under] = [$x->getNumerator()->sqrt(), $x->getDenominator()->sqrt()];
-            if ($over->multipliedBy($over)->isEqualTo($x->getNumerator()) && $under->multipliedBy($under)->isEqualTo($x->getDenominator())) {
+            if ($over->multipliedBy($over)->isEqualTo($x->getNumerator())
+                && $under->multipliedBy($under)->isEqualTo($x->getDenominator())) {
                 return BigRational::nd($over, $under);
             }
         }
@@ -133,7 +137,10 @@ final readonly class Arithmetic
     public function compare(mixed $a, mixed $b, int $at): int
     {
         if ($a instanceof Quantity && $b instanceof Quantity) {
-            $b = $b->in($a->unit)->number ?? throw new FormulaError(sprintf('%s and %s cannot be compared.', $a->unit->symbol, $b->unit->symbol), $at);
+            $b = $b->in($a->unit)->number ?? throw new FormulaError(
+                sprintf('%s and %s cannot be compared.', $a->unit->symbol, $b->unit->symbol),
+                $at,
+            );
             $a = $a->number;
         }
         if ($a instanceof Quantity || $b instanceof Quantity) {
@@ -150,7 +157,10 @@ final readonly class Arithmetic
 
     public static function numeric(mixed $value, int $at): BigRational|float
     {
-        return $value instanceof BigRational || is_float($value) ? $value : throw new FormulaError(sprintf('A number was expected, not %s.', self::kind($value)), $at);
+        return $value instanceof BigRational || is_float($value) ? $value : throw new FormulaError(
+            sprintf('A number was expected, not %s.', self::kind($value)),
+            $at,
+        );
     }
 
     public static function float(BigRational|float $value): float

@@ -54,9 +54,15 @@ final readonly class Equality
             }
 
             // The same zeros where the denominators have none: numerators, or the whole sides, differ by a constant factor.
-            return new self($x->over->multipleOf($y->over) !== null || $x->over->times($y->under)->multipleOf($y->over->times($x->under)) !== null, true);
+            return new self(
+                $x->over->multipleOf($y->over) !== null || $x->over->times($y->under)->multipleOf($y->over->times($x->under)) !== null,
+                true,
+            );
         }
 
-        return new self(Sampling::agree($left, $right, $from, $to) === true || Sampling::agree($left, new Tree('neg', [$right]), $from, $to) === true, false);
+        return new self(
+            Sampling::agree($left, $right, $from, $to) === true || Sampling::agree($left, new Tree('neg', [$right]), $from, $to) === true,
+            false,
+        );
     }
 }

@@ -42,7 +42,10 @@ final readonly class Evaluator
     {
         $value = self::value($tree, $names, $texts, $budget);
 
-        return is_bool($value) ? $value : throw new FormulaError(sprintf('A condition was expected, not %s.', Arithmetic::kind($value)), $tree->at);
+        return is_bool($value) ? $value : throw new FormulaError(
+            sprintf('A condition was expected, not %s.', Arithmetic::kind($value)),
+            $tree->at,
+        );
     }
 
     /** A value in words, for feedback and "read as". */
@@ -69,7 +72,10 @@ final readonly class Evaluator
             'number' => $tree->exact(),
             'text' => $tree->text(),
             'name' => $this->named($tree, $names),
-            'quantity' => new Quantity($tree->parts[0]->exact(), Unit::named($tree->text()) ?? throw new FormulaError('This unit is not known here.', $tree->at)),
+            'quantity' => new Quantity(
+                $tree->parts[0]->exact(),
+                Unit::named($tree->text()) ?? throw new FormulaError('This unit is not known here.', $tree->at),
+            ),
             '+', '-' => $this->arithmetic->add($part(0), $part(1), $tree->op === '+' ? 1 : -1, $tree->at),
             '*' => $this->arithmetic->multiply($part(0), $part(1), $tree->at),
             '/' => $this->arithmetic->divide($part(0), $part(1), $tree->at),
@@ -82,7 +88,11 @@ final readonly class Evaluator
             'if' => $this->truth($part(0), $tree) ? $part(1) : $part(2),
             'chain' => $this->chain($tree, $names),
             'list' => $this->list($tree, $names),
-            'call' => $this->functions->call($tree->text(), array_map(fn (Tree $t): mixed => $this->of($t, $names), $tree->parts), $tree->at),
+            'call' => $this->functions->call(
+                $tree->text(),
+                array_map(fn (Tree $t): mixed => $this->of($t, $names), $tree->parts),
+                $tree->at,
+            ),
             'member' => $this->member($part(0), $tree),
             default => throw new \LogicException('Unknown node '.$tree->op),
         };
@@ -90,7 +100,10 @@ final readonly class Evaluator
 
     private function truth(mixed $value, Tree $tree): bool
     {
-        return is_bool($value) ? $value : throw new FormulaError(sprintf('A condition was expected, not %s.', Arithmetic::kind($value)), $tree->at);
+        return is_bool($value) ? $value : throw new FormulaError(
+            sprintf('A condition was expected, not %s.', Arithmetic::kind($value)),
+            $tree->at,
+        );
     }
 
     /** @param array<string, mixed> $names */
@@ -150,7 +163,13 @@ final readonly class Evaluator
     {
         if (is_string($a) || is_string($b) || is_bool($a) || is_bool($b) || is_array($a) || is_array($b)) {
             if ($sign !== '=' && $sign !== '<>') {
-                throw new FormulaError(sprintf('%s cannot be put in order.', ucfirst(Arithmetic::kind(is_string($a) || is_bool($a) || is_array($a) ? $a : $b))), $at);
+                throw new FormulaError(
+                    sprintf(
+                        '%s cannot be put in order.',
+                        ucfirst(Arithmetic::kind(is_string($a) || is_bool($a) || is_array($a) ? $a : $b)),
+                    ),
+                    $at,
+                );
             }
 
             return $this->same($a, $b, $at) === ($sign === '=');

@@ -12,10 +12,14 @@ final readonly class Functions
 {
     /** name => [least, most arguments] */
     private const TABLE = [
-        'abs' => [1, 1], 'round' => [1, 2], 'floor' => [1, 1], 'ceil' => [1, 1], 'sqrt' => [1, 1], 'gcd' => [2, 2], 'lcm' => [2, 2], 'mod' => [2, 2],
-        'sin' => [1, 1], 'cos' => [1, 1], 'tan' => [1, 1], 'asin' => [1, 1], 'acos' => [1, 1], 'atan' => [1, 1], 'exp' => [1, 1], 'ln' => [1, 1], 'log' => [1, 1],
-        'min' => [1, 100], 'max' => [1, 100], 'sum' => [1, 100], 'mean' => [1, 100], 'median' => [1, 100], 'count' => [1, 1], 'at' => [2, 2], 'ratios' => [2, 2], 'constant' => [1, 1],
-        'within' => [3, 3], 'sigfigs' => [1, 1], 'number' => [1, 2], 'matches' => [2, 2], 'same' => [2, 2], 'distance' => [2, 2], 'length' => [1, 1], 'contains' => [2, 2],
+        'abs' => [1, 1], 'round' => [1, 2], 'floor' => [1, 1], 'ceil' => [1, 1], 'sqrt' => [1, 1], 'gcd' => [2, 2], 'lcm' => [2, 2],
+        'mod' => [2, 2],
+        'sin' => [1, 1], 'cos' => [1, 1], 'tan' => [1, 1], 'asin' => [1, 1], 'acos' => [1, 1], 'atan' => [1, 1], 'exp' => [1, 1],
+        'ln' => [1, 1], 'log' => [1, 1],
+        'min' => [1, 100], 'max' => [1, 100], 'sum' => [1, 100], 'mean' => [1, 100], 'median' => [1, 100], 'count' => [1, 1],
+        'at' => [2, 2], 'ratios' => [2, 2], 'constant' => [1, 1],
+        'within' => [3, 3], 'sigfigs' => [1, 1], 'number' => [1, 2], 'matches' => [2, 2], 'same' => [2, 2], 'distance' => [2, 2],
+        'length' => [1, 1], 'contains' => [2, 2],
     ];
 
     public function __construct(private Arithmetic $arithmetic, private Budget $budget, private TextFunctions $texts)
@@ -37,7 +41,19 @@ final readonly class Functions
     {
         [$least, $most] = self::TABLE[$name] ?? [0, 0];
         if ($count < $least || $count > $most) {
-            throw new FormulaError(sprintf('%s takes %s, not %d.', $name, $least === $most ? sprintf('%d %s', $least, $least === 1 ? 'argument' : 'arguments') : sprintf('%d to %d arguments', $least, $most), $count), $at);
+            throw new FormulaError(
+                sprintf(
+                    '%s takes %s, not %d.',
+                    $name,
+                    $least === $most ? sprintf(
+                        '%d %s',
+                        $least,
+                        $least === 1 ? 'argument' : 'arguments',
+                    ) : sprintf('%d to %d arguments', $least, $most),
+                    $count,
+                ),
+                $at,
+            );
         }
     }
 
@@ -56,7 +72,8 @@ final readonly class Functions
             'sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'exp', 'ln', 'log' => $this->real($name, $a[0], $at),
             'min', 'max', 'sum', 'mean', 'median' => $this->ofMany($name, $a, $at),
             'count' => BigRational::of(count($this->list($a[0], $at))),
-            'at' => $this->list($a[0], $at)[$this->whole($a[1], 1, 1000, $at) - 1] ?? throw new FormulaError('The list has no such element.', $at),
+            'at' => $this->list($a[0], $at)[$this->whole($a[1], 1, 1000, $at) - 1]
+                ?? throw new FormulaError('The list has no such element.', $at),
             'ratios' => $this->ratios($this->list($a[0], $at), $this->list($a[1], $at), $at),
             'constant' => $this->constant($this->list($a[0], $at), $at),
             'within' => $this->arithmetic->compare($this->abs($this->arithmetic->add($a[0], $a[1], -1, $at), $at), $a[2], $at) <= 0,
@@ -64,7 +81,10 @@ final readonly class Functions
             'number' => $this->number($a, $at),
             'matches' => $this->texts->matches(self::text($a[0], $at), self::text($a[1], $at)),
             'same' => $this->texts->same(self::text($a[0], $at), self::text($a[1], $at)),
-            'distance' => BigRational::of($this->texts->distance($this->budget->text(self::text($a[0], $at), $at), $this->budget->text(self::text($a[1], $at), $at))),
+            'distance' => BigRational::of($this->texts->distance(
+                $this->budget->text(self::text($a[0], $at), $at),
+                $this->budget->text(self::text($a[1], $at), $at),
+            )),
             'length' => BigRational::of(mb_strlen(self::text($a[0], $at))),
             'contains' => $this->texts->contains(self::text($a[0], $at), self::text($a[1], $at)),
             default => throw new FormulaError(sprintf('“%s” is not known here.', $name), $at),
@@ -90,7 +110,10 @@ final readonly class Functions
     private function whole(mixed $value, int $least, int $most, int $at): int
     {
         $x = Arithmetic::numeric($value, $at);
-        if (!$x instanceof BigRational || !$x->simplified()->getDenominator()->isEqualTo(1) || $x->isLessThan($least) || $x->isGreaterThan($most)) {
+        if (!$x instanceof BigRational
+            || !$x->simplified()->getDenominator()->isEqualTo(1)
+            || $x->isLessThan($least)
+            || $x->isGreaterThan($most)) {
             throw new FormulaError(sprintf('A whole number from %d to %d was expected.', $least, $most), $at);
         }
 
@@ -122,7 +145,10 @@ final readonly class Functions
         $shift = BigRational::of(10)->power(abs($places));
         $scaled = ($places >= 0 ? $exact->multipliedBy($shift) : $exact->dividedBy($shift))->toScale(0, self::away($mode, $exact));
 
-        return $this->budget->number($places >= 0 ? BigRational::of($scaled)->dividedBy($shift) : BigRational::of($scaled)->multipliedBy($shift), $at);
+        return $this->budget->number(
+            $places >= 0 ? BigRational::of($scaled)->dividedBy($shift) : BigRational::of($scaled)->multipliedBy($shift),
+            $at,
+        );
     }
 
     /** Half up, as a class is taught, also below zero: −2.5 becomes −2. */
@@ -134,7 +160,10 @@ final readonly class Functions
     private function wholes(string $name, mixed $a, mixed $b, int $at): BigRational
     {
         [$x, $y] = [Arithmetic::numeric($a, $at), Arithmetic::numeric($b, $at)];
-        if (!$x instanceof BigRational || !$y instanceof BigRational || !$x->simplified()->getDenominator()->isEqualTo(1) || !$y->simplified()->getDenominator()->isEqualTo(1)) {
+        if (!$x instanceof BigRational
+            || !$y instanceof BigRational
+            || !$x->simplified()->getDenominator()->isEqualTo(1)
+            || !$y->simplified()->getDenominator()->isEqualTo(1)) {
             throw new FormulaError(sprintf('%s takes whole numbers.', $name), $at);
         }
         [$m, $n] = [$x->simplified()->getNumerator(), $y->simplified()->getNumerator()];
@@ -154,7 +183,10 @@ final readonly class Functions
     {
         if ($value instanceof Quantity) {
             $degree = Unit::named('°');
-            $value = ($degree === null ? null : $value->in($degree))->number ?? throw new FormulaError(sprintf('%s takes an angle or a plain number.', $name), $at);
+            $value = ($degree === null ? null : $value->in($degree))->number ?? throw new FormulaError(
+                sprintf('%s takes an angle or a plain number.', $name),
+                $at,
+            );
         }
         $x = Arithmetic::float(Arithmetic::numeric($value, $at));
         $result = match ($name) {
@@ -209,7 +241,11 @@ final readonly class Functions
             return $name === 'sum' ? BigRational::zero() : throw new FormulaError(sprintf('%s of an empty list has no value.', $name), $at);
         }
         if ($name === 'sum' || $name === 'mean') {
-            $sum = array_reduce(array_slice($values, 1), fn (mixed $s, mixed $v): mixed => $this->arithmetic->add($s, $v, 1, $at), $values[0]);
+            $sum = array_reduce(
+                array_slice($values, 1),
+                fn (mixed $s, mixed $v): mixed => $this->arithmetic->add($s, $v, 1, $at),
+                $values[0],
+            );
 
             return $name === 'sum' ? $sum : $this->arithmetic->divide($sum, BigRational::of(count($values)), $at);
         }
@@ -219,7 +255,11 @@ final readonly class Functions
         return match ($name) {
             'min' => $values[0],
             'max' => $values[$n - 1],
-            default => $n % 2 === 1 ? $values[intdiv($n, 2)] : $this->arithmetic->divide($this->arithmetic->add($values[$n / 2 - 1], $values[$n / 2], 1, $at), BigRational::of(2), $at),
+            default => $n % 2 === 1 ? $values[intdiv($n, 2)] : $this->arithmetic->divide(
+                $this->arithmetic->add($values[$n / 2 - 1], $values[$n / 2], 1, $at),
+                BigRational::of(2),
+                $at,
+            ),
         };
     }
 
@@ -237,9 +277,14 @@ final readonly class Functions
             $value = $unit === null ? $read->value : new Quantity($read->value, $unit);
         }
         if ($value instanceof Quantity) {
-            $in = isset($a[1]) ? Unit::named(self::text($a[1], $at)) ?? throw new FormulaError('This unit is not known here.', $at) : $value->unit;
+            $in = isset($a[1])
+                ? Unit::named(self::text($a[1], $at)) ?? throw new FormulaError('This unit is not known here.', $at)
+                : $value->unit;
 
-            return $value->in($in)->number ?? throw new FormulaError(sprintf('%s is not measured in %s.', $value->unit->symbol, $in->symbol), $at);
+            return $value->in($in)->number ?? throw new FormulaError(
+                sprintf('%s is not measured in %s.', $value->unit->symbol, $in->symbol),
+                $at,
+            );
         }
 
         return Arithmetic::numeric($value, $at);

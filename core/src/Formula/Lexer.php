@@ -15,9 +15,58 @@ final class Lexer
     private const MOST_TOKENS = 2000;
     private const LONGEST_NUMBER = 60;
     private const LARGEST_EXPONENT = 60;
-    private const SUPERSCRIPTS = ['⁰' => '0', '¹' => '1', '²' => '2', '³' => '3', '⁴' => '4', '⁵' => '5', '⁶' => '6', '⁷' => '7', '⁸' => '8', '⁹' => '9', '⁺' => '+', '⁻' => '-'];
-    private const VULGAR = ['½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6', '⅐' => '1/7', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8', '⅑' => '1/9', '⅒' => '1/10'];
-    private const SIGNS = ['×' => '*', '·' => '*', '∙' => '*', '⋅' => '*', '÷' => '/', '∕' => '/', '⁄' => '/', '−' => '-', '–' => '-', '‐' => '-', '≤' => '<=', '≥' => '>=', '≠' => '<>', '“' => '"', '”' => '"', '„' => '"'];
+    private const SUPERSCRIPTS = [
+        '⁰' => '0',
+        '¹' => '1',
+        '²' => '2',
+        '³' => '3',
+        '⁴' => '4',
+        '⁵' => '5',
+        '⁶' => '6',
+        '⁷' => '7',
+        '⁸' => '8',
+        '⁹' => '9',
+        '⁺' => '+',
+        '⁻' => '-',
+    ];
+    private const VULGAR = [
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅕' => '1/5',
+        '⅖' => '2/5',
+        '⅗' => '3/5',
+        '⅘' => '4/5',
+        '⅙' => '1/6',
+        '⅚' => '5/6',
+        '⅐' => '1/7',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+        '⅑' => '1/9',
+        '⅒' => '1/10',
+    ];
+    private const SIGNS = [
+        '×' => '*',
+        '·' => '*',
+        '∙' => '*',
+        '⋅' => '*',
+        '÷' => '/',
+        '∕' => '/',
+        '⁄' => '/',
+        '−' => '-',
+        '–' => '-',
+        '‐' => '-',
+        '≤' => '<=',
+        '≥' => '>=',
+        '≠' => '<>',
+        '“' => '"',
+        '”' => '"',
+        '„' => '"',
+    ];
 
     /** @var list<string> one visible character each */
     private array $characters = [];
@@ -60,7 +109,10 @@ final class Lexer
         } catch (FormulaError $e) {
             throw new FormulaError($e->getMessage(), $lexer->places[$e->at] ?? 0, $e->suggestion);
         }
-        $placed = array_map(static fn (Token $t): Token => new Token($t->kind, $t->text, $lexer->places[$t->at] ?? 0, $t->spaced, $t->whole), $lexer->tokens);
+        $placed = array_map(
+            static fn (Token $t): Token => new Token($t->kind, $t->text, $lexer->places[$t->at] ?? 0, $t->spaced, $t->whole),
+            $lexer->tokens,
+        );
 
         return [...$placed, new Token(Token::END, '', mb_strlen($text))];
     }
@@ -91,7 +143,8 @@ final class Lexer
             $this->tokens[] = new Token(Token::NUMBER, self::VULGAR[$c], $start, $spaced);
         } elseif (isset(self::SUPERSCRIPTS[$c])) {
             $this->power($start);
-        } elseif (self::digit($c) !== null || ($c === $this->style->decimal() && self::digit($this->characters[$this->at + 1] ?? '') !== null && !$this->separates($c))) {
+        } elseif (self::digit($c) !== null
+            || ($c === $this->style->decimal() && self::digit($this->characters[$this->at + 1] ?? '') !== null && !$this->separates($c))) {
             $this->number($spaced);
         } elseif ($c === 'π') {
             ++$this->at;
@@ -146,12 +199,18 @@ final class Lexer
         $whole = $this->digits();
         // A group of three after a separator belongs to the number, unless the sign parts arguments here.
         $separator = $this->style->thousands();
-        while ($whole !== '' && strlen($whole) <= self::LONGEST_NUMBER && ($this->characters[$this->at] ?? '') === $separator && !$this->separates($separator) && $this->groupFollows()) {
+        while ($whole !== ''
+            && strlen($whole) <= self::LONGEST_NUMBER
+            && ($this->characters[$this->at] ?? '') === $separator
+            && !$this->separates($separator)
+            && $this->groupFollows()) {
             ++$this->at;
             $whole .= $this->digits();
         }
         $fraction = '';
-        if (($this->characters[$this->at] ?? '') === $this->style->decimal() && !$this->separates($this->style->decimal()) && self::digit($this->characters[$this->at + 1] ?? '') !== null) {
+        if (($this->characters[$this->at] ?? '') === $this->style->decimal()
+            && !$this->separates($this->style->decimal())
+            && self::digit($this->characters[$this->at + 1] ?? '') !== null) {
             ++$this->at;
             $fraction = $this->digits();
         }
@@ -226,7 +285,11 @@ final class Lexer
         $start = $this->at++;
         $text = '';
         while (true) {
-            $c = $this->characters[$this->at] ?? throw new FormulaError('This text is not closed.', $start, 'Put a " behind its last word.');
+            $c = $this->characters[$this->at] ?? throw new FormulaError(
+                'This text is not closed.',
+                $start,
+                'Put a " behind its last word.',
+            );
             ++$this->at;
             if ((self::SIGNS[$c] ?? $c) === '"') {
                 // Two in a row stand for one that belongs to the text.
@@ -249,13 +312,18 @@ final class Lexer
             $plain = ['**' => '^', '==' => '='][$two] ?? $two;
             ++$this->at;
         }
-        if (!in_array($plain, ['+', '-', '*', '/', '^', '%', '(', ')', '[', ']', ',', ';', '=', '<', '>', '<=', '>=', '<>', '.', '√', ':'], true)) {
+        if (!in_array(
+            $plain,
+            ['+', '-', '*', '/', '^', '%', '(', ')', '[', ']', ',', ';', '=', '<', '>', '<=', '>=', '<>', '.', '√', ':'],
+            true,
+        )) {
             throw new FormulaError(sprintf('“%s” is not known here.', $c), $start);
         }
         ++$this->at;
         if ($plain === '(' || $plain === '[') {
             $before = end($this->tokens);
-            $this->brackets[] = $plain === '[' || ($before instanceof Token && $before->kind === Token::NAME && Functions::has($before->text));
+            $this->brackets[] = $plain === '['
+                || ($before instanceof Token && $before->kind === Token::NAME && Functions::has($before->text));
         } elseif ($plain === ')' || $plain === ']') {
             array_pop($this->brackets);
         }

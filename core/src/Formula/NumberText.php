@@ -30,7 +30,18 @@ final class NumberText
             return null;
         }
         // Plain letters and digits, the usual case, are in their normal form already.
-        $text = preg_match('/[^\x20-\x7E]/', $text) !== 1 ? $text : strtr(Unicode::compatible(self::vulgarApart($text)), ["\u{2212}" => '-', "\u{2010}" => '-', "\u{2013}" => '-', "\u{2044}" => '/', "\u{2215}" => '/', "\u{00D7}" => '*', "\u{00B7}" => '*']);
+        $text = preg_match('/[^\x20-\x7E]/', $text) !== 1 ? $text : strtr(
+            Unicode::compatible(self::vulgarApart($text)),
+            [
+                "\u{2212}" => '-',
+                "\u{2010}" => '-',
+                "\u{2013}" => '-',
+                "\u{2044}" => '/',
+                "\u{2215}" => '/',
+                "\u{00D7}" => '*',
+                "\u{00B7}" => '*',
+            ],
+        );
         $text = trim((string) preg_replace('/[\p{Z}\s]+/u', ' ', $text));
         // A full stop that ends the sentence is not part of the number.
         $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);

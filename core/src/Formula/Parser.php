@@ -43,7 +43,11 @@ final class Parser
         $tree = $parser->expression();
         $rest = $parser->token();
         if ($rest->kind !== Token::END) {
-            throw new FormulaError(sprintf('“%s” does not fit here.', $rest->text), $rest->at, $rest->is(')', ']') ? 'Is there one bracket too many?' : 'An operator such as + or × was expected.');
+            throw new FormulaError(
+                sprintf('“%s” does not fit here.', $rest->text),
+                $rest->at,
+                $rest->is(')', ']') ? 'Is there one bracket too many?' : 'An operator such as + or × was expected.',
+            );
         }
 
         return $tree;
@@ -63,7 +67,15 @@ final class Parser
     {
         $token = $this->token();
         if (!$token->is($sign) && !$token->isWord($sign)) {
-            throw new FormulaError(sprintf('“%s” was expected%s.', $sign, $token->kind === Token::END ? ' before the end' : sprintf(', not “%s”', $token->text)), $token->at, $why);
+            throw new FormulaError(
+                sprintf(
+                    '“%s” was expected%s.',
+                    $sign,
+                    $token->kind === Token::END ? ' before the end' : sprintf(', not “%s”', $token->text),
+                ),
+                $token->at,
+                $why,
+            );
         }
         ++$this->at;
     }
@@ -269,7 +281,11 @@ final class Parser
         if ($token->is('√')) {
             return $this->deeper(fn (): Tree => new Tree('call', [$this->postfix()], 'sqrt', $token->at));
         }
-        throw new FormulaError($token->kind === Token::END ? 'Something is missing at the end.' : sprintf('“%s” does not fit here.', $token->text), $token->at, 'A number, a name or a bracket was expected.');
+        throw new FormulaError(
+            $token->kind === Token::END ? 'Something is missing at the end.' : sprintf('“%s” does not fit here.', $token->text),
+            $token->at,
+            'A number, a name or a bracket was expected.',
+        );
     }
 
     private function number(Token $token): Tree
@@ -282,7 +298,14 @@ final class Parser
             // 2½
             ++$this->at;
             $value = $value->plus($next->text);
-        } elseif ($token->whole && $next->kind === Token::NUMBER && $next->whole && $next->spaced && $slash->is('/') && $under->kind === Token::NUMBER && $under->whole && $under->text !== '0') {
+        } elseif ($token->whole
+            && $next->kind === Token::NUMBER
+            && $next->whole
+            && $next->spaced
+            && $slash->is('/')
+            && $under->kind === Token::NUMBER
+            && $under->whole
+            && $under->text !== '0') {
             // 2 1/2
             $this->at += 3;
             $value = $value->plus(BigRational::nd($next->text, $under->text));
@@ -293,7 +316,10 @@ final class Parser
             return $tree;
         }
         ++$this->at;
-        $known = Unit::named($unit->text) ?? throw new FormulaError(sprintf('“%s” is not a unit that is known here.', $unit->text), $unit->at);
+        $known = Unit::named($unit->text) ?? throw new FormulaError(
+            sprintf('“%s” is not a unit that is known here.', $unit->text),
+            $unit->at,
+        );
 
         return new Tree('quantity', [$tree], $known->symbol, $token->at);
     }
@@ -313,9 +339,17 @@ final class Parser
         }
         $letters = mb_str_split($name);
         if (count($letters) > 1 && count($letters) <= 12 && array_diff($letters, $this->names) === []) {
-            return array_reduce(array_slice($letters, 1), static fn (Tree $left, string $letter): Tree => new Tree('*', [$left, Tree::name($letter, $token->at)], null, $token->at), Tree::name($letters[0], $token->at));
+            return array_reduce(
+                array_slice($letters, 1),
+                static fn (Tree $left, string $letter): Tree => new Tree('*', [$left, Tree::name($letter, $token->at)], null, $token->at),
+                Tree::name($letters[0], $token->at),
+            );
         }
-        throw new FormulaError(sprintf('“%s” is not known here.', $name), $token->at, self::meant($name, [...$this->names, ...Functions::names()]));
+        throw new FormulaError(
+            sprintf('“%s” is not known here.', $name),
+            $token->at,
+            self::meant($name, [...$this->names, ...Functions::names()]),
+        );
     }
 
     /** @return list<Tree> */

@@ -42,7 +42,9 @@ final readonly class Polynomial
     {
         $terms = $this->terms;
         foreach ($other->terms as $monomial => $c) {
-            $sum = isset($terms[$monomial]) ? ($sign > 0 ? $terms[$monomial]->plus($c) : $terms[$monomial]->minus($c))->simplified() : ($sign > 0 ? $c : $c->negated());
+            $sum = isset($terms[$monomial])
+                ? ($sign > 0 ? $terms[$monomial]->plus($c) : $terms[$monomial]->minus($c))->simplified()
+                : ($sign > 0 ? $c : $c->negated());
             if ($sum->isZero()) {
                 unset($terms[$monomial]);
             } else {
@@ -68,7 +70,10 @@ final readonly class Polynomial
             }
         }
 
-        return self::bounded(array_filter(array_map(static fn (BigRational $c): BigRational => $c->simplified(), $terms), static fn (BigRational $c): bool => !$c->isZero()));
+        return self::bounded(array_filter(
+            array_map(static fn (BigRational $c): BigRational => $c->simplified(), $terms),
+            static fn (BigRational $c): bool => !$c->isZero(),
+        ));
     }
 
     public function power(int $n): self
@@ -104,7 +109,10 @@ final readonly class Polynomial
     /** Highest sum of exponents of a term; −1 for 0. */
     public function degree(): int
     {
-        return $this->terms === [] ? -1 : max(array_map(static fn (string $m): int => array_sum(self::exponents($m)), array_map(strval(...), array_keys($this->terms))));
+        return $this->terms === [] ? -1 : max(array_map(
+            static fn (string $m): int => array_sum(self::exponents($m)),
+            array_map(strval(...), array_keys($this->terms)),
+        ));
     }
 
     /** @return list<string> */
@@ -170,7 +178,8 @@ final readonly class Polynomial
             throw new FormulaError('This expression has too many terms to be compared exactly.');
         }
         foreach ($terms as $monomial => $c) {
-            if (array_sum(self::exponents((string) $monomial)) > self::LARGEST_DEGREE || strlen((string) $c->getNumerator()) + strlen((string) $c->getDenominator()) > 200) {
+            if (array_sum(self::exponents((string) $monomial)) > self::LARGEST_DEGREE
+                || strlen((string) $c->getNumerator()) + strlen((string) $c->getDenominator()) > 200) {
                 throw new FormulaError('This expression is too large to be compared exactly.');
             }
         }
@@ -201,7 +210,10 @@ final readonly class Polynomial
         }
         ksort($exponents, SORT_STRING);
 
-        return implode(',', array_map(static fn (string $n, int $p): string => $n.':'.$p, array_map(strval(...), array_keys($exponents)), $exponents));
+        return implode(
+            ',',
+            array_map(static fn (string $n, int $p): string => $n.':'.$p, array_map(strval(...), array_keys($exponents)), $exponents),
+        );
     }
 
     /** @return array{array<string, BigInteger>, BigRational} coefficients as coprime whole numbers, and what was taken out */

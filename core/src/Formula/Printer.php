@@ -8,7 +8,21 @@ namespace ChalkLadder\Core\Formula;
 final class Printer
 {
     /** @var array<string, int> how strongly an operator holds its parts; everything else stands by itself */
-    private const STRENGTH = ['if' => 0, 'or' => 1, 'and' => 2, 'not' => 3, 'chain' => 4, '+' => 5, '-' => 5, '*' => 6, '/' => 6, 'neg' => 7, '^' => 8, 'percent' => 9, 'member' => 9];
+    private const STRENGTH = [
+        'if' => 0,
+        'or' => 1,
+        'and' => 2,
+        'not' => 3,
+        'chain' => 4,
+        '+' => 5,
+        '-' => 5,
+        '*' => 6,
+        '/' => 6,
+        'neg' => 7,
+        '^' => 8,
+        'percent' => 9,
+        'member' => 9,
+    ];
 
     public static function write(Tree $tree): string
     {
@@ -28,7 +42,10 @@ final class Printer
             'percent' => self::held($p[0], 9).' %',
             'member' => self::held($p[0], 9).'.'.$tree->text(),
             '^' => self::held($p[0], 9).'^'.($p[1]->op === 'neg' ? self::write($p[1]) : self::held($p[1], 8)),
-            default => self::held($p[0], self::STRENGTH[$tree->op] ?? 0).' '.$tree->op.' '.self::held($p[1], (self::STRENGTH[$tree->op] ?? 0) + 1),
+            default => self::held($p[0], self::STRENGTH[$tree->op] ?? 0).' '.$tree->op.' '.self::held(
+                $p[1],
+                (self::STRENGTH[$tree->op] ?? 0) + 1,
+            ),
         };
     }
 

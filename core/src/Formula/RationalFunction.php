@@ -26,7 +26,10 @@ final readonly class RationalFunction
             case 'neg':
                 $inner = self::of($tree->parts[0]);
 
-                return $inner === null ? null : new self($inner->over->times(Polynomial::constant($tree->op === 'neg' ? BigRational::of(-1) : BigRational::nd(1, 100))), $inner->under);
+                return $inner === null ? null : new self(
+                    $inner->over->times(Polynomial::constant($tree->op === 'neg' ? BigRational::of(-1) : BigRational::nd(1, 100))),
+                    $inner->under,
+                );
             case '^':
                 return self::power($tree);
             case '+':
@@ -50,9 +53,15 @@ final readonly class RationalFunction
     private static function combined(string $op, self $a, self $b): self
     {
         return match ($op) {
-            '+', '-' => new self($a->over->times($b->under)->plus($b->over->times($a->under), $op === '+' ? 1 : -1), $a->under->times($b->under)),
+            '+', '-' => new self(
+                $a->over->times($b->under)->plus($b->over->times($a->under), $op === '+' ? 1 : -1),
+                $a->under->times($b->under),
+            ),
             '*' => new self($a->over->times($b->over), $a->under->times($b->under)),
-            default => $b->over->isZero() ? throw new FormulaError('This divides by zero.') : new self($a->over->times($b->under), $a->under->times($b->over)),
+            default => $b->over->isZero() ? throw new FormulaError('This divides by zero.') : new self(
+                $a->over->times($b->under),
+                $a->under->times($b->over),
+            ),
         };
     }
 
@@ -63,7 +72,9 @@ final readonly class RationalFunction
         if ($base === null || $exponent === null || !$exponent->over->isConstant() || !$exponent->under->isConstant()) {
             return null;
         }
-        $n = ($exponent->over->terms[''] ?? BigRational::zero())->dividedBy($exponent->under->terms[''] ?? BigRational::one())->simplified();
+        $n = ($exponent->over->terms['']
+            ?? BigRational::zero())->dividedBy($exponent->under->terms['']
+            ?? BigRational::one())->simplified();
         if (!$n->getDenominator()->isEqualTo(1) || $n->abs()->isGreaterThan(1000)) {
             return null;
         }
@@ -72,6 +83,9 @@ final readonly class RationalFunction
             throw new FormulaError('This divides by zero.');
         }
 
-        return $whole >= 0 ? new self($base->over->power($whole), $base->under->power($whole)) : new self($base->under->power(-$whole), $base->over->power(-$whole));
+        return $whole >= 0 ? new self($base->over->power($whole), $base->under->power($whole)) : new self(
+            $base->under->power(-$whole),
+            $base->over->power(-$whole),
+        );
     }
 }

@@ -88,7 +88,8 @@ enum Shape: string
             if ($function->over->degree() < 1) {
                 continue;
             }
-            if ($function->over->times(Polynomial::constant(($function->under->terms[''] ?? BigRational::one())->reciprocal()))->canBeFactorised()) {
+            if ($function->over->times(Polynomial::constant(($function->under->terms['']
+                ?? BigRational::one())->reciprocal()))->canBeFactorised()) {
                 return false;
             }
             $factors += $factor->op === '^' ? 2 : 1;
@@ -143,7 +144,11 @@ enum Shape: string
 
                 return;
             }
-            $fits = $fits && in_array($t->op, ['number', '*', '/', 'neg', '+', '-'], true) && ($t->op !== '/' || $t->parts[1]->op === 'number');
+            $fits = $fits && in_array(
+                $t->op,
+                ['number', '*', '/', 'neg', '+', '-'],
+                true,
+            ) && ($t->op !== '/' || $t->parts[1]->op === 'number');
             array_map($walk, $t->parts);
         };
         $walk($tree);

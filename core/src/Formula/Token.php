@@ -20,8 +20,13 @@ final readonly class Token
      * @param bool      $spaced white space stood before it
      * @param bool      $whole  a number without a decimal part or exponent
      */
-    public function __construct(public string $kind, public string $text, public int $at, public bool $spaced = false, public bool $whole = false)
-    {
+    public function __construct(
+        public string $kind,
+        public string $text,
+        public int $at,
+        public bool $spaced = false,
+        public bool $whole = false,
+    ) {
     }
 
     public function is(string ...$signs): bool

@@ -25,8 +25,12 @@ use Brick\Math\BigRational;
 final readonly class Tree
 {
     /** @param list<self> $parts */
-    public function __construct(public string $op, public array $parts = [], public BigRational|string|null $value = null, public int $at = 0)
-    {
+    public function __construct(
+        public string $op,
+        public array $parts = [],
+        public BigRational|string|null $value = null,
+        public int $at = 0,
+    ) {
     }
 
     public static function number(BigRational|int|string $value, int $at = 0): self
@@ -45,7 +49,9 @@ final readonly class Tree
         if ($this->op !== $other->op || count($this->parts) !== count($other->parts)) {
             return false;
         }
-        $same = $this->value instanceof BigRational && $other->value instanceof BigRational ? $this->value->isEqualTo($other->value) : $this->value === $other->value;
+        $same = $this->value instanceof BigRational && $other->value instanceof BigRational
+            ? $this->value->isEqualTo($other->value)
+            : $this->value === $other->value;
         foreach ($same ? $this->parts : [] as $i => $part) {
             $same = $same && $part->equals($other->parts[$i]);
         }

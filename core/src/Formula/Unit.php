@@ -20,25 +20,42 @@ final readonly class Unit
     private const ATOMS = [
         'm' => ['m', '1'], 'g' => ['kg', '1/1000'], 's' => ['s', '1'], '°' => ['°', '1'], 'K' => ['K', '1'],
         't' => ['kg', '1000'], 'min' => ['s', '60'], 'h' => ['s', '3600'], 'd' => ['s', '86400'],
-        'nmi' => ['m', '1852'], 'ft' => ['m', '381/1250'], 'in' => ['m', '127/5000'], 'yd' => ['m', '1143/1250'], 'mi' => ['m', '201168/125'], 'fathom' => ['m', '1143/625'],
+        'nmi' => ['m', '1852'], 'ft' => ['m', '381/1250'], 'in' => ['m', '127/5000'], 'yd' => ['m', '1143/1250'],
+        'mi' => ['m', '201168/125'], 'fathom' => ['m', '1143/625'],
         'l' => ['m3', '1/1000'], 'ha' => ['m2', '10000'], 'kn' => ['m s-1', '463/900'],
         '°C' => ['K', '1', '5463/20'], '°F' => ['K', '5/9', '45967/180'],
         '£' => ['£', '1'], '€' => ['€', '1'], '$' => ['$', '1'],
     ];
-    private const PREFIXES = ['k' => '1000', 'c' => '1/100', 'd' => '1/10', 'm' => '1/1000', 'µ' => '1/1000000', 'h' => '100', 'M' => '1000000'];
+    private const PREFIXES = [
+        'k' => '1000',
+        'c' => '1/100',
+        'd' => '1/10',
+        'm' => '1/1000',
+        'µ' => '1/1000000',
+        'h' => '100',
+        'M' => '1000000',
+    ];
     private const PREFIXED = ['m', 'g', 's', 'l'];
 
     /** What students write instead of the symbol. */
     private const ALIASES = [
-        'metre' => 'm', 'metres' => 'm', 'meter' => 'm', 'meters' => 'm', 'centimetre' => 'cm', 'centimetres' => 'cm', 'centimeter' => 'cm', 'centimeters' => 'cm',
-        'millimetre' => 'mm', 'millimetres' => 'mm', 'kilometre' => 'km', 'kilometres' => 'km', 'kilometer' => 'km', 'kilometers' => 'km', 'kms' => 'km',
-        'nautical mile' => 'nmi', 'nautical miles' => 'nmi', 'nm' => 'nmi', 'foot' => 'ft', 'feet' => 'ft', 'inch' => 'in', 'inches' => 'in', 'yard' => 'yd', 'yards' => 'yd',
+        'metre' => 'm', 'metres' => 'm', 'meter' => 'm', 'meters' => 'm', 'centimetre' => 'cm', 'centimetres' => 'cm',
+        'centimeter' => 'cm', 'centimeters' => 'cm',
+        'millimetre' => 'mm', 'millimetres' => 'mm', 'kilometre' => 'km', 'kilometres' => 'km', 'kilometer' => 'km',
+        'kilometers' => 'km', 'kms' => 'km',
+        'nautical mile' => 'nmi', 'nautical miles' => 'nmi', 'nm' => 'nmi', 'foot' => 'ft', 'feet' => 'ft', 'inch' => 'in',
+        'inches' => 'in', 'yard' => 'yd', 'yards' => 'yd',
         'mile' => 'mi', 'miles' => 'mi', 'fathoms' => 'fathom',
-        'gram' => 'g', 'grams' => 'g', 'gramme' => 'g', 'grammes' => 'g', 'kilogram' => 'kg', 'kilograms' => 'kg', 'kilo' => 'kg', 'kilos' => 'kg', 'milligram' => 'mg', 'milligrams' => 'mg', 'tonne' => 't', 'tonnes' => 't',
-        'second' => 's', 'seconds' => 's', 'sec' => 's', 'secs' => 's', 'minute' => 'min', 'minutes' => 'min', 'mins' => 'min', 'hour' => 'h', 'hours' => 'h', 'hr' => 'h', 'hrs' => 'h', 'day' => 'd', 'days' => 'd',
-        'deg' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'mps' => 'm/s', 'kph' => 'km/h', 'kmh' => 'km/h', 'mph' => 'mi/h',
-        'litre' => 'l', 'litres' => 'l', 'liter' => 'l', 'liters' => 'l', 'millilitre' => 'ml', 'millilitres' => 'ml', 'hectare' => 'ha', 'hectares' => 'ha',
-        'degrees celsius' => '°C', 'celsius' => '°C', 'degrees fahrenheit' => '°F', 'fahrenheit' => '°F', 'kelvin' => 'K', 'pounds' => '£', 'pound' => '£', 'euro' => '€', 'euros' => '€', 'dollar' => '$', 'dollars' => '$',
+        'gram' => 'g', 'grams' => 'g', 'gramme' => 'g', 'grammes' => 'g', 'kilogram' => 'kg', 'kilograms' => 'kg', 'kilo' => 'kg',
+        'kilos' => 'kg', 'milligram' => 'mg', 'milligrams' => 'mg', 'tonne' => 't', 'tonnes' => 't',
+        'second' => 's', 'seconds' => 's', 'sec' => 's', 'secs' => 's', 'minute' => 'min', 'minutes' => 'min', 'mins' => 'min',
+        'hour' => 'h', 'hours' => 'h', 'hr' => 'h', 'hrs' => 'h', 'day' => 'd', 'days' => 'd',
+        'deg' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'mps' => 'm/s',
+        'kph' => 'km/h', 'kmh' => 'km/h', 'mph' => 'mi/h',
+        'litre' => 'l', 'litres' => 'l', 'liter' => 'l', 'liters' => 'l', 'millilitre' => 'ml', 'millilitres' => 'ml',
+        'hectare' => 'ha', 'hectares' => 'ha',
+        'degrees celsius' => '°C', 'celsius' => '°C', 'degrees fahrenheit' => '°F', 'fahrenheit' => '°F', 'kelvin' => 'K',
+        'pounds' => '£', 'pound' => '£', 'euro' => '€', 'euros' => '€', 'dollar' => '$', 'dollars' => '$',
     ];
 
     /**
@@ -124,7 +141,12 @@ final readonly class Unit
             $power > 0 ? $above[] = self::raised($symbol, $power) : $below[] = self::raised($symbol, -$power);
         }
 
-        return new self(($above === [] ? '1' : implode('·', $above)).($below === [] ? '' : '/'.implode('/', $below)), self::tidy($dimension), $factor->simplified(), BigRational::zero());
+        return new self(
+            ($above === [] ? '1' : implode('·', $above)).($below === [] ? '' : '/'.implode('/', $below)),
+            self::tidy($dimension),
+            $factor->simplified(),
+            BigRational::zero(),
+        );
     }
 
     private static function atom(string $symbol): ?self
@@ -141,7 +163,12 @@ final readonly class Unit
         }
         [$dimension, $factor] = self::ATOMS[$rest];
 
-        return new self($symbol, self::dimension($dimension), BigRational::of($factor)->multipliedBy(self::PREFIXES[$prefix])->simplified(), BigRational::zero());
+        return new self(
+            $symbol,
+            self::dimension($dimension),
+            BigRational::of($factor)->multipliedBy(self::PREFIXES[$prefix])->simplified(),
+            BigRational::zero(),
+        );
     }
 
     /** @return array<string, int> */
@@ -176,13 +203,66 @@ final readonly class Unit
 
     private static function raised(string $symbol, int $power): string
     {
-        return $power === 1 ? $symbol : $symbol.strtr((string) $power, ['-' => '⁻', '0' => '⁰', '1' => '¹', '2' => '²', '3' => '³', '4' => '⁴', '5' => '⁵', '6' => '⁶', '7' => '⁷', '8' => '⁸', '9' => '⁹']);
+        return $power === 1 ? $symbol : $symbol.strtr(
+            (string) $power,
+            [
+                '-' => '⁻',
+                '0' => '⁰',
+                '1' => '¹',
+                '2' => '²',
+                '3' => '³',
+                '4' => '⁴',
+                '5' => '⁵',
+                '6' => '⁶',
+                '7' => '⁷',
+                '8' => '⁸',
+                '9' => '⁹',
+            ],
+        );
     }
 
     /** @return list<string> the units that a question may ask for, the common ones */
     public static function symbols(): array
     {
-        return ['mm', 'cm', 'm', 'km', 'nmi', 'ft', 'in', 'mi', 'mg', 'g', 'kg', 't', 's', 'min', 'h', 'd', '°', 'm/s', 'km/h', 'kn', 'm/s²', 'cm²', 'm²', 'km²', 'ha', 'cm³', 'ml', 'l', 'm³', 'g/cm³', 'kg/m³', '°C', '°F', 'K', '£', '€', '$'];
+        return [
+            'mm',
+            'cm',
+            'm',
+            'km',
+            'nmi',
+            'ft',
+            'in',
+            'mi',
+            'mg',
+            'g',
+            'kg',
+            't',
+            's',
+            'min',
+            'h',
+            'd',
+            '°',
+            'm/s',
+            'km/h',
+            'kn',
+            'm/s²',
+            'cm²',
+            'm²',
+            'km²',
+            'ha',
+            'cm³',
+            'ml',
+            'l',
+            'm³',
+            'g/cm³',
+            'kg/m³',
+            '°C',
+            '°F',
+            'K',
+            '£',
+            '€',
+            '$',
+        ];
     }
 
     public function measuresSameAs(self $other): bool
@@ -208,12 +288,21 @@ final readonly class Unit
             $dimension[$base] = ($dimension[$base] ?? 0) + $sign * $exponent;
         }
 
-        return self::ofDimension(self::tidy($dimension), $this->factor->multipliedBy(self::power($other->factor, $sign))->simplified(), $this->symbol.($sign > 0 ? '·' : '/').$other->symbol);
+        return self::ofDimension(
+            self::tidy($dimension),
+            $this->factor->multipliedBy(self::power($other->factor, $sign))->simplified(),
+            $this->symbol.($sign > 0 ? '·' : '/').$other->symbol,
+        );
     }
 
     public function inverse(): self
     {
-        return new self('1/'.$this->symbol, array_map(static fn (int $e): int => -$e, $this->dimension), $this->factor->reciprocal(), BigRational::zero());
+        return new self(
+            '1/'.$this->symbol,
+            array_map(static fn (int $e): int => -$e, $this->dimension),
+            $this->factor->reciprocal(),
+            BigRational::zero(),
+        );
     }
 
     /** @param array<string, int> $dimension */

@@ -26,10 +26,22 @@ final class Clash
             return sprintf('A group cannot hold at least %d and at most %d students.', $plan->least, $plan->most);
         }
         if ($n < $plan->least * $plan->groups) {
-            return sprintf('%d groups of at least %d need %d students; there are %d.', $plan->groups, $plan->least, $plan->least * $plan->groups, $n);
+            return sprintf(
+                '%d groups of at least %d need %d students; there are %d.',
+                $plan->groups,
+                $plan->least,
+                $plan->least * $plan->groups,
+                $n,
+            );
         }
         if ($plan->most > 0 && $n > $plan->most * $plan->groups) {
-            return sprintf('%d groups of at most %d hold %d students; there are %d.', $plan->groups, $plan->most, $plan->most * $plan->groups, $n);
+            return sprintf(
+                '%d groups of at most %d hold %d students; there are %d.',
+                $plan->groups,
+                $plan->most,
+                $plan->most * $plan->groups,
+                $n,
+            );
         }
         $blocks = self::blocks($names, $plan->together);
         foreach ($plan->apart as [$a, $b]) {
@@ -37,7 +49,12 @@ final class Clash
                 return sprintf('%s and %s are to be apart, but are to be together as well.', $names[$a], $names[$b]);
             }
             if (isset($plan->fixed[$a], $plan->fixed[$b]) && $plan->fixed[$a] === $plan->fixed[$b]) {
-                return sprintf('%s and %s are to be apart, but both are placed in group %d.', $names[$a] ?? $a, $names[$b] ?? $b, $plan->fixed[$a] + 1);
+                return sprintf(
+                    '%s and %s are to be apart, but both are placed in group %d.',
+                    $names[$a] ?? $a,
+                    $names[$b] ?? $b,
+                    $plan->fixed[$a] + 1,
+                );
             }
         }
         $placed = $sizes = [];
@@ -46,19 +63,37 @@ final class Clash
             $group = $plan->fixed[$id] ?? null;
             if ($group !== null) {
                 if (isset($placed[$block]) && $placed[$block][0] !== $group) {
-                    return sprintf('%s and %s are to be together, but are placed in groups %d and %d.', $names[$placed[$block][1]], $names[$id], $placed[$block][0] + 1, $group + 1);
+                    return sprintf(
+                        '%s and %s are to be together, but are placed in groups %d and %d.',
+                        $names[$placed[$block][1]],
+                        $names[$id],
+                        $placed[$block][0] + 1,
+                        $group + 1,
+                    );
                 }
                 $placed[$block] = [$group, $id];
             }
         }
         foreach ($sizes as $block => $size) {
             if ($plan->most > 0 && $size > $plan->most) {
-                return sprintf('%s are to be together, %d students; a group holds at most %d.', self::listed(array_keys(array_filter($blocks, static fn (int $b): bool => $b === $block)), $names), $size, $plan->most);
+                return sprintf(
+                    '%s are to be together, %d students; a group holds at most %d.',
+                    self::listed(array_keys(array_filter($blocks, static fn (int $b): bool => $b === $block)), $names),
+                    $size,
+                    $plan->most,
+                );
             }
         }
         $clique = self::clique($blocks, $plan->apart, $plan->groups + 1);
 
-        return $clique === [] ? null : sprintf('%s are %sto be apart from each other: that needs %d groups, and there %s %d.', self::listed($clique, $names), count($clique) > 2 ? 'all ' : '', count($clique), $plan->groups === 1 ? 'is' : 'are', $plan->groups);
+        return $clique === [] ? null : sprintf(
+            '%s are %sto be apart from each other: that needs %d groups, and there %s %d.',
+            self::listed($clique, $names),
+            count($clique) > 2 ? 'all ' : '',
+            count($clique),
+            $plan->groups === 1 ? 'is' : 'are',
+            $plan->groups,
+        );
     }
 
     /**

@@ -17,7 +17,15 @@ final readonly class Formed
      * @param list<string> $broken  constraints that are not kept
      * @param string|null  $clash   why they cannot all be kept, where that was found
      */
-    public function __construct(public array $groups, public float $value, public float $cost, public float $start, public ?float $bound, public string $measure, public array $broken, public ?string $clash)
-    {
+    public function __construct(
+        public array $groups,
+        public float $value,
+        public float $cost,
+        public float $start,
+        public ?float $bound,
+        public string $measure,
+        public array $broken,
+        public ?string $clash,
+    ) {
     }
 }

@@ -90,7 +90,15 @@ final class Former
             }
         }
 
-        return Reasons::told($students, $plan, $former->placed($best), $topics, $former->value($best), $former->cost($best), $former->cost($greedy));
+        return Reasons::told(
+            $students,
+            $plan,
+            $former->placed($best),
+            $topics,
+            $former->value($best),
+            $former->cost($best),
+            $former->cost($greedy),
+        );
     }
 
     /** @return list<int> group by block */
@@ -99,7 +107,10 @@ final class Former
         $order = array_keys($this->blocks);
         // Dealt out shape by shape, a mixed start spreads labels by itself.
         $first = fn (int $b): string => $this->plan->aim === Plan::MIXED ? $this->shapes[$b] : $this->worth[$b]->topic();
-        usort($order, fn (int $a, int $b): int => [$first($a), $this->worth[$a]->mean(), $a] <=> [$first($b), $this->worth[$b]->mean(), $b]);
+        usort(
+            $order,
+            fn (int $a, int $b): int => [$first($a), $this->worth[$a]->mean(), $a] <=> [$first($b), $this->worth[$b]->mean(), $b],
+        );
         $groups = array_fill(0, count($this->blocks), 0);
         $g = $this->plan->groups;
         $n = count($this->students);
@@ -150,7 +161,11 @@ final class Former
             foreach ($free as $a) {
                 $from = $groups[$a];
                 for ($to = 0; $to < $this->plan->groups; ++$to) {
-                    if ($to === $from || ($costs[$from] + $costs[$to] < self::BROKEN && $this->foes[$a] === [] && $this->breaksSize($tallies[$from], $tallies[$to], $this->worth[$a]->size))) {
+                    if ($to === $from || ($costs[$from] + $costs[$to] < self::BROKEN && $this->foes[$a] === [] && $this->breaksSize(
+                        $tallies[$from],
+                        $tallies[$to],
+                        $this->worth[$a]->size,
+                    ))) {
                         continue;
                     }
                     $less = $tallies[$from]->without($this->worth[$a]);
@@ -174,15 +189,32 @@ final class Former
                     }
                     $alike = $this->shapes[$a] === $this->shapes[$b];
                     // Most swaps are ruled out by a glance: nothing is broken that they could mend, and the aim does not gain.
-                    if ($calm && ($alike || $costs[$one] + $costs[$two] < self::BROKEN) && !$this->gains($tallies[$one], $tallies[$two], $this->worth[$a], $this->worth[$b]) && $this->foesIn($a, $one, $groups) + $this->foesIn($b, $two, $groups) === 0) {
+                    if ($calm && ($alike || $costs[$one] + $costs[$two] < self::BROKEN) && !$this->gains(
+                        $tallies[$one],
+                        $tallies[$two],
+                        $this->worth[$a],
+                        $this->worth[$b],
+                    ) && $this->foesIn($a, $one, $groups) + $this->foesIn($b, $two, $groups) === 0) {
                         continue;
                     }
                     $first = $tallies[$one]->swapped($this->worth[$a], $this->worth[$b]);
                     $second = $tallies[$two]->swapped($this->worth[$b], $this->worth[$a]);
                     [$cost, $other] = [$this->groupCost($first), $this->groupCost($second)];
-                    $strife = $this->foes[$a] === [] && $this->foes[$b] === [] ? 0 : $this->foesIn($a, $two, $groups) - $this->foesIn($a, $one, $groups) + $this->foesIn($b, $one, $groups) - $this->foesIn($b, $two, $groups) - (isset($this->foes[$a][$b]) ? 2 : 0);
+                    $strife = $this->foes[$a] === [] && $this->foes[$b] === []
+                        ? 0
+                        : $this->foesIn($a, $two, $groups) - $this->foesIn($a, $one, $groups) + $this->foesIn($b, $one,
+                            $groups) - $this->foesIn($b, $two, $groups) - (isset($this->foes[$a][$b])
+                            ? 2
+                            : 0);
                     if ($cost + $other + self::BROKEN * $strife < $costs[$one] + $costs[$two] - 1e-9) {
-                        [$tallies[$one], $tallies[$two], $costs[$one], $costs[$two], $groups[$a], $groups[$b]] = [$first, $second, $cost, $other, $two, $one];
+                        [
+                            $tallies[$one],
+                            $tallies[$two],
+                            $costs[$one],
+                            $costs[$two],
+                            $groups[$a],
+                            $groups[$b],
+                        ] = [$first, $second, $cost, $other, $two, $one];
                         $moved = true;
                     }
                 }
@@ -228,7 +260,9 @@ final class Former
 
     private function groupCost(Tally $group): float
     {
-        $broken = max(0, $this->plan->least - $group->size) + ($this->plan->most > 0 ? max(0, $group->size - $this->plan->most) : 0) + $group->unevenness($this->whole);
+        $broken = max(0, $this->plan->least - $group->size) + ($this->plan->most > 0
+            ? max(0, $group->size - $this->plan->most)
+            : 0) + $group->unevenness($this->whole);
 
         return self::BROKEN * $broken + $group->cost($this->plan->aim, $this->whole);
     }

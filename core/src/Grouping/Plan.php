@@ -80,6 +80,9 @@ final readonly class Plan
     /** @return list<list<string>> */
     private static function lists(Node $node, string $key, int $most): array
     {
-        return array_map(static fn (Node $n): array => $n->ownTexts(self::MOST_STUDENTS, 120), $node->has($key) ? $node->children($key, $most) : []);
+        return array_map(
+            static fn (Node $n): array => $n->ownTexts(self::MOST_STUDENTS, 120),
+            $node->has($key) ? $node->children($key, $most) : [],
+        );
     }
 }

@@ -37,7 +37,16 @@ final class Reasons
         }
         $broken = self::broken($students, $plan, $placed);
 
-        return new Formed($groups, self::value($plan, $value, count($students)), $cost, $start, self::bound($students, $plan), self::MEASURES[$plan->aim], $broken, $broken === [] ? null : Clash::of($students, $plan));
+        return new Formed(
+            $groups,
+            self::value($plan, $value, count($students)),
+            $cost,
+            $start,
+            self::bound($students, $plan),
+            self::MEASURES[$plan->aim],
+            $broken,
+            $broken === [] ? null : Clash::of($students, $plan),
+        );
     }
 
     private static function name(Plan $plan, int $g, string $about): string
@@ -59,11 +68,20 @@ final class Reasons
             $evidence = $student->evidence[$topic] ?? null;
 
             return $evidence !== null && $evidence->shown > 0
-                ? sprintf('Showed this idea %d of %d %s%s.', $evidence->shown, $evidence->offered, $evidence->offered === 1 ? 'time' : 'times', $evidence->likely ? '' : ', which is thin evidence')
+                ? sprintf(
+                    'Showed this idea %d of %d %s%s.',
+                    $evidence->shown,
+                    $evidence->offered,
+                    $evidence->offered === 1 ? 'time' : 'times',
+                    $evidence->likely ? '' : ', which is thin evidence',
+                )
                 : sprintf('Did not show this idea; here to keep sizes and constraints (%s of the marks).', $share);
         }
         if ($plan->aim === Plan::NEXT) {
-            return $topic !== '' && $student->next === $topic ? sprintf('Next step: %s.', $about) : sprintf('Another next step; here to keep sizes and constraints (%s of the marks).', $share);
+            return $topic !== '' && $student->next === $topic ? sprintf('Next step: %s.', $about) : sprintf(
+                'Another next step; here to keep sizes and constraints (%s of the marks).',
+                $share,
+            );
         }
 
         return $plan->aim === Plan::MIXED

@@ -24,7 +24,11 @@ final class Regroup
             $members = [];
             foreach ($students as $student) {
                 if ($rungs->reached($student->share) === $i + 1) {
-                    $members[$student->id] = sprintf('%s of the marks, which is %s.', self::percent($student->share), self::band($rungs, $i));
+                    $members[$student->id] = sprintf(
+                        '%s of the marks, which is %s.',
+                        self::percent($student->share),
+                        self::band($rungs, $i),
+                    );
                 }
             }
             if ($members !== []) {
@@ -66,7 +70,13 @@ final class Regroup
             $members = [];
             foreach ($placed[$id] as $student) {
                 $e = $student->evidence[$id];
-                $members[$student->id] = sprintf('Showed this idea %d of %d %s%s.', $e->shown, $e->offered, $e->offered === 1 ? 'time' : 'times', $e->likely ? '' : ', which is thin evidence');
+                $members[$student->id] = sprintf(
+                    'Showed this idea %d of %d %s%s.',
+                    $e->shown,
+                    $e->offered,
+                    $e->offered === 1 ? 'time' : 'times',
+                    $e->likely ? '' : ', which is thin evidence',
+                );
             }
             $groups[] = new Group($names[$id], (string) $id, $members);
         }
@@ -97,7 +107,10 @@ final class Regroup
             $best = '';
             foreach (array_intersect_key($student->evidence, $open) as $id => $evidence) {
                 $rival = $best === '' ? null : $student->evidence[$best];
-                if ($evidence->shown > 0 && ($rival === null || [$evidence->rate->value, $evidence->shown] > [$rival->rate->value, $rival->shown])) {
+                if ($evidence->shown > 0 && ($rival === null || [
+                    $evidence->rate->value,
+                    $evidence->shown,
+                ] > [$rival->rate->value, $rival->shown])) {
                     $best = (string) $id;
                 }
             }
@@ -117,6 +130,9 @@ final class Regroup
         $next = $rungs->bands[$i + 1] ?? null;
         $from = self::percent($rungs->bands[$i]['from']);
 
-        return $rungs->bands[$i]['name'].' ('.($next === null ? 'from '.$from : ($i === 0 ? 'below '.self::percent($next['from']) : $from.' to '.self::percent($next['from']))).')';
+        return $rungs->bands[$i]['name'].' ('.($next === null
+            ? 'from '.$from
+            : ($i === 0 ? 'below '.self::percent($next['from']) : $from.' to '.self::percent($next['from'])))
+            .')';
     }
 }

@@ -15,7 +15,13 @@ final readonly class Student
      * @param array<string, string>   $labels   by name: what a spread can be asked of, such as the class
      * @param string                  $next     the next step, such as a skill to work on; '' where none is known
      */
-    public function __construct(public string $id, public float $share, public array $evidence = [], public string $name = '', public array $labels = [], public string $next = '')
-    {
+    public function __construct(
+        public string $id,
+        public float $share,
+        public array $evidence = [],
+        public string $name = '',
+        public array $labels = [],
+        public string $next = '',
+    ) {
     }
 }

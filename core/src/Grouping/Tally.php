@@ -11,8 +11,13 @@ final class Tally
      * @param array<string, float>              $topics for each topic, how strongly it is shown or needed, added up
      * @param array<string, array<string, int>> $labels how many of each value, by label
      */
-    public function __construct(public readonly int $size = 0, public readonly float $sum = 0.0, public readonly float $squares = 0.0, private readonly array $topics = [], private readonly array $labels = [])
-    {
+    public function __construct(
+        public readonly int $size = 0,
+        public readonly float $sum = 0.0,
+        public readonly float $squares = 0.0,
+        private readonly array $topics = [],
+        private readonly array $labels = [],
+    ) {
     }
 
     public static function of(Student $student, Plan $plan): self
@@ -117,6 +122,12 @@ final class Tally
             }
         }
 
-        return new self($this->size + $sign * $other->size, $this->sum + $sign * $other->sum, $this->squares + $sign * $other->squares, $topics, $labels);
+        return new self(
+            $this->size + $sign * $other->size,
+            $this->sum + $sign * $other->sum,
+            $this->squares + $sign * $other->squares,
+            $topics,
+            $labels,
+        );
     }
 }

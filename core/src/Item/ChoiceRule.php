@@ -31,7 +31,14 @@ final readonly class ChoiceRule implements Rule
                 $option->fault('id', 'Each option needs an id of its own: 1 to 12 letters a–z or digits.');
             }
             $ids[$id] = true;
-            $options[] = new Option($id, $option->text('text', 2000), $option->bool('key', false), $option->text('feedback', 2000, ''), $option->textOrNull('misconception', 36), $option->has('credit') ? $option->rational('credit', '0', '1') : null);
+            $options[] = new Option(
+                $id,
+                $option->text('text', 2000),
+                $option->bool('key', false),
+                $option->text('feedback', 2000, ''),
+                $option->textOrNull('misconception', 36),
+                $option->has('credit') ? $option->rational('credit', '0', '1') : null,
+            );
             $option->rejectUnknown();
         }
 
@@ -70,7 +77,10 @@ final readonly class ChoiceRule implements Rule
             implode('+', array_map(static fn (Option $o): string => $o->id, $picked)),
             implode(' + ', array_map(fn (Option $o): string => $this->letter($o->id), $picked)),
             implode(' ', array_map(static fn (Option $o): string => $o->feedback, $speaking)),
-            array_values(array_unique(array_filter(array_map(static fn (Option $o): ?string => $o->misconception, $wrong), is_string(...)))),
+            array_values(array_unique(array_filter(
+                array_map(static fn (Option $o): ?string => $o->misconception, $wrong),
+                is_string(...),
+            ))),
         );
     }
 
@@ -89,7 +99,11 @@ final readonly class ChoiceRule implements Rule
         if (!$this->several && count($picked) > 1) {
             return BigRational::zero();
         }
-        $sum = array_reduce($picked, static fn (BigRational $s, Option $o): BigRational => $s->plus($o->credit ?? BigRational::of($o->key ? 1 : 0)), BigRational::zero());
+        $sum = array_reduce(
+            $picked,
+            static fn (BigRational $s, Option $o): BigRational => $s->plus($o->credit ?? BigRational::of($o->key ? 1 : 0)),
+            BigRational::zero(),
+        );
 
         return $sum->isGreaterThan(1) ? BigRational::one() : $sum;
     }
@@ -119,7 +133,10 @@ final readonly class ChoiceRule implements Rule
 
     public function misconceptions(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Option $o): ?string => $o->key ? null : $o->misconception, $this->options), is_string(...))));
+        return array_values(array_unique(array_filter(
+            array_map(static fn (Option $o): ?string => $o->key ? null : $o->misconception, $this->options),
+            is_string(...),
+        )));
     }
 
     public function toArray(): array

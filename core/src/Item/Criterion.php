@@ -16,7 +16,11 @@ final readonly class Criterion
 
     public function most(): BigRational
     {
-        return array_reduce($this->levels, static fn (BigRational $most, Level $l): BigRational => $l->points->isGreaterThan($most) ? $l->points : $most, BigRational::zero());
+        return array_reduce(
+            $this->levels,
+            static fn (BigRational $most, Level $l): BigRational => $l->points->isGreaterThan($most) ? $l->points : $most,
+            BigRational::zero(),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -45,7 +45,9 @@ final readonly class Distinctness
         $effort = new Effort(self::MOST_STEPS);
         for ($i = 0; $i < $walked; ++$i) {
             try {
-                $values = $exhaustive ? $this->template->variables->combination($i, $effort) : $this->template->variables->draw('walk', $i, $effort);
+                $values = $exhaustive
+                    ? $this->template->variables->combination($i, $effort)
+                    : $this->template->variables->draw('walk', $i, $effort);
                 $found = $values === null ? [] : $this->faults($values, $effort);
             } catch (EffortSpent) {
                 $exhaustive = false;
@@ -76,14 +78,28 @@ final readonly class Distinctness
     {
         $report = $this->report();
         if ($report['good'] === 0) {
-            return [Defect::blocking($report['draws'] === 0 ? 'No combination of the variables keeps the constraints.' : 'No draw is fit to be handed out: '.($report['faults'][0]['message'] ?? ''))];
+            return [Defect::blocking($report['draws'] === 0
+                ? 'No combination of the variables keeps the constraints.'
+                : 'No draw is fit to be handed out: '.($report['faults'][0]['message'] ?? ''))];
         }
 
         if ($report['walked'] > $report['good'] * self::RAREST) {
-            return [Defect::blocking(sprintf('Only %d of %d combinations of the variables are fit to be handed out. Narrow their domains.', $report['good'], $report['walked']))];
+            return [Defect::blocking(sprintf(
+                'Only %d of %d combinations of the variables are fit to be handed out. Narrow their domains.',
+                $report['good'],
+                $report['walked'],
+            ))];
         }
 
-        return array_map(static fn (array $f): Defect => Defect::advice(sprintf('%s in %d of %d draws; those are never handed out.', $f['message'], $f['draws'], $report['draws'])), $report['faults']);
+        return array_map(
+            static fn (array $f): Defect => Defect::advice(sprintf(
+                '%s in %d of %d draws; those are never handed out.',
+                $f['message'],
+                $f['draws'],
+                $report['draws'],
+            )),
+            $report['faults'],
+        );
     }
 
     /**
@@ -113,7 +129,9 @@ final readonly class Distinctness
 
     private function fewDecimals(BigRational $value): bool
     {
-        return $value->multipliedBy(BigRational::of(10)->power($this->template->variables->decimals))->simplified()->getDenominator()->isEqualTo(1);
+        $shifted = $value->multipliedBy(BigRational::of(10)->power($this->template->variables->decimals));
+
+        return $shifted->simplified()->getDenominator()->isEqualTo(1);
     }
 
     /**
@@ -153,13 +171,19 @@ final readonly class Distinctness
             if (is_array($target)) {
                 $number = fn (string $key, string $default): BigRational => $this->number($target[$key] ?? $default, $values);
                 $kind = is_string($target['kind'] ?? null) ? $target['kind'] : 'absolute';
-                $made[] = new Target($number('value', '0'), $number('tolerance', '0'), in_array($kind, Target::KINDS, true) ? $kind : 'absolute', $number('credit', '1'));
+                $made[] = new Target(
+                    $number('value', '0'),
+                    $number('tolerance', '0'),
+                    in_array($kind, Target::KINDS, true) ? $kind : 'absolute',
+                    $number('credit', '1'),
+                );
             }
         }
         $faults = [];
         foreach ($made as $i => $target) {
             foreach (array_slice($made, 0, $i) as $j => $earlier) {
-                if (!$target->credit->isEqualTo($earlier->credit) && ($earlier->isHitBy($target->value) || $target->isHitBy($earlier->value))) {
+                if (!$target->credit->isEqualTo($earlier->credit)
+                    && ($earlier->isHitBy($target->value) || $target->isHitBy($earlier->value))) {
                     $faults[] = sprintf('values %d and %d lie within tolerance of each other', $j + 1, $i + 1);
                 }
             }

@@ -29,8 +29,16 @@ final readonly class ExpressionRule implements Rule
      * @param BigRational                                 $formless the share that the right value in another form earns
      * @param BigRational                                 $from    where the names range for sampling
      */
-    public function __construct(public array $lines, public array $names, public ?Shape $shape, public string $subject, public BigRational $formless, public BigRational $from, public BigRational $to, public Style $style = Style::Point)
-    {
+    public function __construct(
+        public array $lines,
+        public array $names,
+        public ?Shape $shape,
+        public string $subject,
+        public BigRational $formless,
+        public BigRational $from,
+        public BigRational $to,
+        public Style $style = Style::Point,
+    ) {
     }
 
     public static function read(Node $node): self
@@ -48,9 +56,21 @@ final readonly class ExpressionRule implements Rule
             $lines[] = ['expression' => $text, 'line' => Line::read($line)];
             $line->rejectUnknown();
         }
-        $shape = $node->has('shape') ? Shape::tryFrom($node->oneOf('shape', array_map(static fn (Shape $s): string => $s->value, Shape::cases()))) : null;
+        $shape = $node->has('shape') ? Shape::tryFrom($node->oneOf(
+            'shape',
+            array_map(static fn (Shape $s): string => $s->value, Shape::cases()),
+        )) : null;
 
-        return new self($lines, $names, $shape, $node->text('subject', 20, ''), $node->rational('formless', '0', '1', '1/2'), $node->rational('from', '-1000', '1000', '-6'), $node->rational('to', '-1000', '1000', '6'), $style);
+        return new self(
+            $lines,
+            $names,
+            $shape,
+            $node->text('subject', 20, ''),
+            $node->rational('formless', '0', '1', '1/2'),
+            $node->rational('from', '-1000', '1000', '-6'),
+            $node->rational('to', '-1000', '1000', '6'),
+            $style,
+        );
     }
 
     public function type(): ItemType
@@ -76,7 +96,12 @@ final readonly class ExpressionRule implements Rule
             }
             $name = 'line '.($i + 1);
             if ($this->shape !== null && !$this->shape->fits($given, $this->subject) && $line['line']->credit->isGreaterThan(0)) {
-                return Outcome::of($line['line']->credit->multipliedBy($this->formless), $name.', form', $readAs, sprintf('The value is right; it is asked for %s.', $this->asked()));
+                return Outcome::of(
+                    $line['line']->credit->multipliedBy($this->formless),
+                    $name.', form',
+                    $readAs,
+                    sprintf('The value is right; it is asked for %s.', $this->asked()),
+                );
             }
 
             return $line['line']->outcome($name, $readAs);
@@ -119,7 +144,9 @@ final readonly class ExpressionRule implements Rule
     {
         return [
             'lines' => array_map(static fn (array $l): array => ['expression' => $l['expression']] + $l['line']->toArray(), $this->lines),
-            'names' => $this->names, 'shape' => $this->shape?->value, 'subject' => $this->subject, 'formless' => (string) $this->formless, 'from' => (string) $this->from, 'to' => (string) $this->to, 'style' => $this->style->value,
+            'names' => $this->names, 'shape' => $this->shape?->value, 'subject' => $this->subject,
+            'formless' => (string) $this->formless, 'from' => (string) $this->from, 'to' => (string) $this->to,
+            'style' => $this->style->value,
         ];
     }
 

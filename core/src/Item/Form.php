@@ -21,6 +21,11 @@ final readonly class Form
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['text' => $this->text, 'credit' => (string) $this->credit, 'feedback' => $this->feedback, 'misconception' => $this->misconception] + ($this->blanks ? ['blanks' => true] : []);
+        return [
+            'text' => $this->text,
+            'credit' => (string) $this->credit,
+            'feedback' => $this->feedback,
+            'misconception' => $this->misconception,
+        ] + ($this->blanks ? ['blanks' => true] : []);
     }
 }

@@ -52,7 +52,9 @@ final readonly class GapsRule implements Rule
         $lines = $readAs = $feedback = $ideas = [];
         foreach ($this->gaps as $gap) {
             $text = $response->gaps[$gap['id']] ?? '';
-            $outcome = $gap['rule']->check($gap['rule']->type() === ItemType::Choice ? Response::ofOptions(...($text === '' ? [] : [$text])) : Response::ofText($text));
+            $outcome = $gap['rule']->check($gap['rule']->type() === ItemType::Choice
+                ? Response::ofOptions(...($text === '' ? [] : [$text]))
+                : Response::ofText($text));
             $sum = $sum->plus(($outcome->credit ?? BigRational::zero())->multipliedBy($gap['weight']));
             $weights += $gap['weight'];
             $lines[] = $gap['id'].' '.$outcome->verdict->value.($outcome->line === '' ? '' : ' ('.$outcome->line.')');
@@ -61,7 +63,13 @@ final readonly class GapsRule implements Rule
             array_push($ideas, ...$outcome->misconceptions);
         }
 
-        return Outcome::of($weights === 0 ? BigRational::zero() : $sum->dividedBy($weights), implode(', ', $lines), implode(' | ', $readAs), implode(' ', array_filter($feedback, static fn (string $f): bool => $f !== '')), array_values(array_unique($ideas)));
+        return Outcome::of(
+            $weights === 0 ? BigRational::zero() : $sum->dividedBy($weights),
+            implode(', ', $lines),
+            implode(' | ', $readAs),
+            implode(' ', array_filter($feedback, static fn (string $f): bool => $f !== '')),
+            array_values(array_unique($ideas)),
+        );
     }
 
     public function waitsForMarker(): bool
@@ -71,12 +79,23 @@ final readonly class GapsRule implements Rule
 
     public function misconceptions(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (array $g): array => $g['rule']->misconceptions(), $this->gaps))));
+        return array_values(array_unique(array_merge(...array_map(
+            static fn (array $g): array => $g['rule']->misconceptions(),
+            $this->gaps,
+        ))));
     }
 
     public function toArray(): array
     {
-        return ['gaps' => array_map(static fn (array $g): array => ['id' => $g['id'], 'type' => $g['rule']->type()->value, 'weight' => $g['weight'], 'rule' => $g['rule']->toArray()], $this->gaps)];
+        return ['gaps' => array_map(
+            static fn (array $g): array => [
+                'id' => $g['id'],
+                'type' => $g['rule']->type()->value,
+                'weight' => $g['weight'],
+                'rule' => $g['rule']->toArray(),
+            ],
+            $this->gaps,
+        )];
     }
 
     public function defects(): array

@@ -33,12 +33,32 @@ final readonly class Item
 
     public function withRule(Rule $rule): self
     {
-        return new self($this->title, $this->prompt, $this->points, $rule, $this->skill, $this->hint, $this->explanation, $this->checks, $this->confidence);
+        return new self(
+            $this->title,
+            $this->prompt,
+            $this->points,
+            $rule,
+            $this->skill,
+            $this->hint,
+            $this->explanation,
+            $this->checks,
+            $this->confidence,
+        );
     }
 
     public function withPoints(BigRational $points): self
     {
-        return new self($this->title, $this->prompt, $points, $this->rule, $this->skill, $this->hint, $this->explanation, $this->checks, $this->confidence);
+        return new self(
+            $this->title,
+            $this->prompt,
+            $points,
+            $this->rule,
+            $this->skill,
+            $this->hint,
+            $this->explanation,
+            $this->checks,
+            $this->confidence,
+        );
     }
 
     /**
@@ -72,7 +92,10 @@ final readonly class Item
     /** @return list<string> ids of every misconception that some response would show */
     public function misconceptions(): array
     {
-        return array_values(array_unique([...$this->rule->misconceptions(), ...Line::misconceptionsOf(array_map(static fn (Check $c): Line => $c->line, $this->checks))]));
+        return array_values(array_unique([
+            ...$this->rule->misconceptions(),
+            ...Line::misconceptionsOf(array_map(static fn (Check $c): Line => $c->line, $this->checks)),
+        ]));
     }
 
     /** @return list<Defect> */

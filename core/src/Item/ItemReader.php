@@ -6,7 +6,10 @@ namespace ChalkLadder\Core\Item;
 
 use ChalkLadder\Core\Document\Node;
 
-/** Reads a question from its JSON form (docs/formats/question.md). Unknown keys are refused; a half-written question is not: see {@see Item::defects()}. */
+/**
+ * Reads a question from its JSON form (docs/formats/question.md). Unknown keys are refused; a half-written question is
+ * not: see {@see Item::defects()}.
+ */
 final class ItemReader
 {
     public const VERSION = 1;
@@ -76,7 +79,10 @@ final class ItemReader
             ItemType::Spot => SpotRule::read($node),
             ItemType::Plot => PlotRule::read($node),
             ItemType::Table => TableRule::read($node, self::rule(...)),
-            ItemType::Open, ItemType::Working, ItemType::Recording, ItemType::Upload => new OpenRule(array_map(self::criterion(...), $node->children('criteria', 8)), $type),
+            ItemType::Open, ItemType::Working, ItemType::Recording, ItemType::Upload => new OpenRule(
+                array_map(self::criterion(...), $node->children('criteria', 8)),
+                $type,
+            ),
             ItemType::Floor => new FloorRule(),
         };
         $node->rejectUnknown();
@@ -88,7 +94,11 @@ final class ItemReader
     {
         $levels = [];
         foreach ($node->children('levels', 10) as $level) {
-            $levels[] = new Level($level->rational('points', '0', '100'), $level->text('descriptor', 500), $level->textOrNull('misconception', 36));
+            $levels[] = new Level(
+                $level->rational('points', '0', '100'),
+                $level->text('descriptor', 500),
+                $level->textOrNull('misconception', 36),
+            );
             $level->rejectUnknown();
         }
         $criterion = new Criterion($node->text('name', 120), $levels);

@@ -45,8 +45,13 @@ final class ItemTemplate
      * @param Item|null                        $plain    the question, where there is nothing to draw
      * @param list<Defect>|null                $found    what walking its draws has found, if it is known already
      */
-    private function __construct(private readonly array $written, private readonly array $document, public readonly Variables $variables, private readonly ?Item $plain, private readonly ?array $found = null)
-    {
+    private function __construct(
+        private readonly array $written,
+        private readonly array $document,
+        public readonly Variables $variables,
+        private readonly ?Item $plain,
+        private readonly ?array $found = null,
+    ) {
     }
 
     /**
@@ -62,7 +67,12 @@ final class ItemTemplate
         if (!self::isOne($document)) {
             return new self($document, $document, $variables, ItemReader::read($document));
         }
-        $template = new self($document, array_diff_key($document, ['variables' => 1, 'constraints' => 1, 'decimals' => 1]), $variables, null);
+        $template = new self(
+            $document,
+            array_diff_key($document, ['variables' => 1, 'constraints' => 1, 'decimals' => 1]),
+            $variables,
+            null,
+        );
         $template->readable();
 
         return $template;
@@ -157,7 +167,13 @@ final class ItemTemplate
 
     public function withPoints(BigRational $points): self
     {
-        return new self(['points' => (string) $points] + $this->written, ['points' => (string) $points] + $this->document, $this->variables, $this->plain?->withPoints($points), $this->found);
+        return new self(
+            ['points' => (string) $points] + $this->written,
+            ['points' => (string) $points] + $this->document,
+            $this->variables,
+            $this->plain?->withPoints($points),
+            $this->found,
+        );
     }
 
     /**
@@ -282,7 +298,10 @@ final class ItemTemplate
                 $values = $this->variables->draw('read', $try, $effort);
                 $effort->spend($values === null ? 1 : self::FILLING);
             } catch (EffortSpent) {
-                throw $reason ?? new DocumentInvalid([new Problem('variables', 'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.')]);
+                throw $reason ?? new DocumentInvalid([new Problem(
+                    'variables',
+                    'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.',
+                )]);
             }
             try {
                 if ($values !== null) {
@@ -317,6 +336,10 @@ final class ItemTemplate
             return (string) $this->value(substr($value, 1), $values)->simplified();
         }
 
-        return str_contains($value, '{') ? Template::fill($value, $values, in_array($key, ['prompt', 'hint', 'explanation', 'text'], true)) : $value;
+        return str_contains($value, '{') ? Template::fill(
+            $value,
+            $values,
+            in_array($key, ['prompt', 'hint', 'explanation', 'text'], true),
+        ) : $value;
     }
 }

@@ -16,7 +16,11 @@ final readonly class Line
 
     public static function read(Node $node, string $credit = '1'): self
     {
-        return new self($node->rational('credit', '0', '1', $credit), $node->text('feedback', 2000, ''), $node->textOrNull('misconception', 36));
+        return new self(
+            $node->rational('credit', '0', '1', $credit),
+            $node->text('feedback', 2000, ''),
+            $node->textOrNull('misconception', 36),
+        );
     }
 
     /** @return array{credit: string, feedback: string, misconception: string|null} */
@@ -42,6 +46,9 @@ final readonly class Line
      */
     public static function misconceptionsOf(array $lines): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (?self $l): ?string => $l?->misconception, $lines), is_string(...))));
+        return array_values(array_unique(array_filter(
+            array_map(static fn (?self $l): ?string => $l?->misconception, $lines),
+            is_string(...),
+        )));
     }
 }

@@ -23,8 +23,14 @@ final readonly class MatchRule implements Rule
      * @param bool                                                    $copies a thing may be used more than once
      * @param list<array{thing: string, place: string, line: Line}>   $lines  wrong pairs worth knowing
      */
-    public function __construct(public array $things, public array $places, public array $key, public bool $each = true, public bool $copies = false, public array $lines = [])
-    {
+    public function __construct(
+        public array $things,
+        public array $places,
+        public array $key,
+        public bool $each = true,
+        public bool $copies = false,
+        public array $lines = [],
+    ) {
     }
 
     public static function read(Node $node): self
@@ -87,7 +93,16 @@ final readonly class MatchRule implements Rule
             default => BigRational::of($hits === $most && $false === 0 ? 1 : 0),
         };
 
-        return Outcome::of($credit, sprintf('%d of %d', $hits, $most), implode(', ', array_map(static fn (array $p): string => $p[0].'–'.$p[1], $given)), implode(' ', array_filter(array_map(static fn (Line $l): string => $l->feedback, $wrong), static fn (string $f): bool => $f !== '')), Line::misconceptionsOf($wrong));
+        return Outcome::of(
+            $credit,
+            sprintf('%d of %d', $hits, $most),
+            implode(', ', array_map(static fn (array $p): string => $p[0].'–'.$p[1], $given)),
+            implode(
+                ' ',
+                array_filter(array_map(static fn (Line $l): string => $l->feedback, $wrong), static fn (string $f): bool => $f !== ''),
+            ),
+            Line::misconceptionsOf($wrong),
+        );
     }
 
     /**
@@ -99,7 +114,10 @@ final readonly class MatchRule implements Rule
      */
     private function made(array $pairs): array
     {
-        $known = array_values(array_filter($pairs, fn (array $p): bool => in_array($p[0], Thing::ids($this->things), true) && in_array($p[1], Thing::ids($this->places), true)));
+        $known = array_values(array_filter(
+            $pairs,
+            fn (array $p): bool => in_array($p[0], Thing::ids($this->things), true) && in_array($p[1], Thing::ids($this->places), true),
+        ));
         if ($this->copies) {
             return $known;
         }
@@ -130,8 +148,12 @@ final readonly class MatchRule implements Rule
     public function toArray(): array
     {
         return [
-            'things' => Thing::write($this->things), 'places' => Thing::write($this->places), 'key' => $this->key, 'each' => $this->each, 'copies' => $this->copies,
-            'lines' => array_map(static fn (array $l): array => ['thing' => $l['thing'], 'place' => $l['place']] + $l['line']->toArray(), $this->lines),
+            'things' => Thing::write($this->things), 'places' => Thing::write($this->places), 'key' => $this->key,
+            'each' => $this->each, 'copies' => $this->copies,
+            'lines' => array_map(
+                static fn (array $l): array => ['thing' => $l['thing'], 'place' => $l['place']] + $l['line']->toArray(),
+                $this->lines,
+            ),
         ];
     }
 

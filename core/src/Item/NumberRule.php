@@ -92,7 +92,12 @@ final readonly class NumberRule implements Rule
         if ($read->unit !== '') {
             $given = Unit::named($read->unit);
             if ($given === null || $asked === null || !$given->measuresSameAs($asked)) {
-                return Outcome::of(BigRational::zero(), '', $read->display(), $asked === null ? 'A number without a unit is asked for.' : sprintf('The unit "%s" does not fit here.', $read->unit));
+                return Outcome::of(
+                    BigRational::zero(),
+                    '',
+                    $read->display(),
+                    $asked === null ? 'A number without a unit is asked for.' : sprintf('The unit "%s" does not fit here.', $read->unit),
+                );
             }
             if (!$this->convert && $given->symbol !== $asked->symbol) {
                 return Outcome::of(BigRational::zero(), '', $read->display(), sprintf('It is asked for in %s.', $asked->symbol));
@@ -100,13 +105,20 @@ final readonly class NumberRule implements Rule
             $value = $given->convert($value, $asked);
         } elseif ($this->unitUse === 'required' && $asked !== null) {
             $hit = $this->targetHitBy($value);
-            $share = $hit === null ? BigRational::zero() : $this->targets[$hit]->credit->multipliedBy($this->unitless ?? BigRational::zero());
+            $share = $hit === null
+                ? BigRational::zero()
+                : $this->targets[$hit]->credit->multipliedBy($this->unitless ?? BigRational::zero());
 
             return Outcome::of($share, $hit === null ? '' : 'unit missing', $read->display(), 'The unit is missing.');
         }
         $hit = $this->targetHitBy($value);
 
-        return $this->outcome($hit, NumberText::write($value).($asked === null ? '' : ' '.$asked->symbol), $this->form->fits($read, $response->text), $response->text);
+        return $this->outcome(
+            $hit,
+            NumberText::write($value).($asked === null ? '' : ' '.$asked->symbol),
+            $this->form->fits($read, $response->text),
+            $response->text,
+        );
     }
 
     /** A constant with a root or π in it: it may be a target itself, or near enough to one. */
@@ -125,7 +137,12 @@ final readonly class NumberRule implements Rule
             }
         }
 
-        return $this->outcome($hit, Printer::write($tree), $this->form === NumberForm::Any || ($this->form === NumberForm::Surd && Shape::Surd->fits($tree)), $text);
+        return $this->outcome(
+            $hit,
+            Printer::write($tree),
+            $this->form === NumberForm::Any || ($this->form === NumberForm::Surd && Shape::Surd->fits($tree)),
+            $text,
+        );
     }
 
     private function outcome(?int $hit, string $readAs, bool $formed, string $text): Outcome
@@ -138,18 +155,42 @@ final readonly class NumberRule implements Rule
         if ((!$formed || !$figured) && $target->credit->isPositive()) {
             $asked = $formed ? sprintf('to %d significant figures', $this->figures ?? 0) : $this->form->asked();
 
-            return Outcome::of($target->credit->multipliedBy($this->formless ?? BigRational::of('1/2')), 'target '.($hit + 1).', form', $readAs, sprintf('The value is right; it is asked for %s.', $asked));
+            return Outcome::of(
+                $target->credit->multipliedBy($this->formless ?? BigRational::of('1/2')),
+                'target '.($hit + 1).', form',
+                $readAs,
+                sprintf('The value is right; it is asked for %s.', $asked),
+            );
         }
 
-        return Outcome::of($target->credit, 'target '.($hit + 1), $readAs, $target->feedback, $target->misconception === null ? [] : [$target->misconception]);
+        return Outcome::of(
+            $target->credit,
+            'target '.($hit + 1),
+            $readAs,
+            $target->feedback,
+            $target->misconception === null ? [] : [$target->misconception],
+        );
     }
 
     /** The same rule with one more target in front, or with the credit of an equal exact target replaced. */
     public function accepting(Target $target): self
     {
-        $others = array_values(array_filter($this->targets, static fn (Target $t): bool => !$t->value->isEqualTo($target->value) || $t->credit->isEqualTo(1)));
+        $others = array_values(array_filter(
+            $this->targets,
+            static fn (Target $t): bool => !$t->value->isEqualTo($target->value) || $t->credit->isEqualTo(1),
+        ));
 
-        return new self([$target, ...$others], $this->unit, $this->unitUse, $this->form, $this->convert, $this->unitless, $this->figures, $this->formless, $this->style);
+        return new self(
+            [$target, ...$others],
+            $this->unit,
+            $this->unitUse,
+            $this->form,
+            $this->convert,
+            $this->unitless,
+            $this->figures,
+            $this->formless,
+            $this->style,
+        );
     }
 
     public function waitsForMarker(): bool
@@ -159,14 +200,33 @@ final readonly class NumberRule implements Rule
 
     public function misconceptions(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Target $t): ?string => $t->misconception, $this->targets), is_string(...))));
+        return array_values(array_unique(array_filter(
+            array_map(static fn (Target $t): ?string => $t->misconception, $this->targets),
+            is_string(...),
+        )));
     }
 
     public function toArray(): array
     {
-        return ['targets' => array_map(static fn (Target $t): array => $t->toArray(), $this->targets), 'unit' => $this->unit, 'unitUse' => $this->unitUse]
-            + ($this->form === NumberForm::Any ? [] : ['form' => $this->form->value]) + ($this->convert ? [] : ['convert' => false]) + ($this->figures === null ? [] : ['figures' => $this->figures])
-            + ($this->unitless === null ? [] : ['unitless' => (string) $this->unitless]) + ($this->formless === null ? [] : ['formless' => (string) $this->formless]) + ($this->style === Style::Point ? [] : ['style' => $this->style->value]);
+        return [
+            'targets' => array_map(static fn (Target $t): array => $t->toArray(), $this->targets),
+            'unit' => $this->unit,
+            'unitUse' => $this->unitUse,
+        ]
+            + ($this->form === NumberForm::Any
+                ? []
+                : ['form' => $this->form->value]) + ($this->convert
+                ? []
+                : ['convert' => false]) + ($this->figures === null
+                ? []
+                : ['figures' => $this->figures])
+            + ($this->unitless === null
+                ? []
+                : ['unitless' => (string) $this->unitless]) + ($this->formless === null
+                ? []
+                : ['formless' => (string) $this->formless]) + ($this->style === Style::Point
+                ? []
+                : ['style' => $this->style->value]);
     }
 
     public function defects(): array
@@ -183,7 +243,11 @@ final readonly class NumberRule implements Rule
             foreach (array_slice($this->targets, 0, $i) as $j => $earlier) {
                 $gap = $target->value->minus($earlier->value)->abs();
                 if ($gap->isLessThanOrEqualTo($earlier->reach()) && !$target->credit->isEqualTo($earlier->credit)) {
-                    $defects[] = Defect::blocking(sprintf('Targets %d and %d lie within tolerance of each other but earn different credit.', $j + 1, $i + 1));
+                    $defects[] = Defect::blocking(sprintf(
+                        'Targets %d and %d lie within tolerance of each other but earn different credit.',
+                        $j + 1,
+                        $i + 1,
+                    ));
                 }
             }
         }

@@ -75,7 +75,11 @@ final readonly class OpenRule implements Rule
 
     public function most(): BigRational
     {
-        return array_reduce($this->criteria, static fn (BigRational $sum, Criterion $c): BigRational => $sum->plus($c->most()), BigRational::zero());
+        return array_reduce(
+            $this->criteria,
+            static fn (BigRational $sum, Criterion $c): BigRational => $sum->plus($c->most()),
+            BigRational::zero(),
+        );
     }
 
     /**

@@ -6,7 +6,10 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 
-/** One choice. A distractor says which wrong idea leads to it. A credit of its own, where one is set, holds instead of the key's all or nothing. */
+/**
+ * One choice. A distractor says which wrong idea leads to it. A credit of its own, where one is set, holds instead of the
+ * key's all or nothing.
+ */
 final readonly class Option
 {
     public function __construct(
@@ -28,6 +31,12 @@ final readonly class Option
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'text' => $this->text, 'key' => $this->key, 'feedback' => $this->feedback, 'misconception' => $this->misconception] + ($this->credit === null ? [] : ['credit' => (string) $this->credit]);
+        return [
+            'id' => $this->id,
+            'text' => $this->text,
+            'key' => $this->key,
+            'feedback' => $this->feedback,
+            'misconception' => $this->misconception,
+        ] + ($this->credit === null ? [] : ['credit' => (string) $this->credit]);
     }
 }

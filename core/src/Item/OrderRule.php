@@ -125,7 +125,11 @@ final readonly class OrderRule implements Rule
 
     public function toArray(): array
     {
-        return ['things' => Thing::write($this->things), 'mode' => $this->mode, 'lines' => array_map(static fn (array $l): array => ['order' => $l['order']] + $l['line']->toArray(), $this->lines)];
+        return [
+            'things' => Thing::write($this->things),
+            'mode' => $this->mode,
+            'lines' => array_map(static fn (array $l): array => ['order' => $l['order']] + $l['line']->toArray(), $this->lines),
+        ];
     }
 
     public function defects(): array

@@ -18,7 +18,8 @@ final readonly class PlotRule implements Rule
 {
     /**
      * @param list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> $targets
-     *                                                                                                                                point: x, y; line: slope, intercept; upright: x; interval: from, to
+     *
+     *            point: x, y; line: slope, intercept; upright: x; interval: from, to
      */
     public function __construct(public array $targets)
     {
@@ -32,7 +33,12 @@ final readonly class PlotRule implements Rule
                 'line' => 'line', 'upright' => 'upright', 'interval' => 'interval', default => 'point',
             };
             $names = ['point' => ['x', 'y'], 'line' => ['slope', 'intercept'], 'upright' => ['x'], 'interval' => ['from', 'to']][$kind];
-            $targets[] = ['kind' => $kind, 'numbers' => array_map(static fn (string $n): BigRational => $target->rational($n, '-100000', '100000'), $names), 'tolerance' => $target->rational('tolerance', '0', '1000', '1/4'), 'line' => Line::read($target)];
+            $targets[] = [
+                'kind' => $kind,
+                'numbers' => array_map(static fn (string $n): BigRational => $target->rational($n, '-100000', '100000'), $names),
+                'tolerance' => $target->rational('tolerance', '0', '1000', '1/4'),
+                'line' => Line::read($target),
+            ];
             $target->rejectUnknown();
         }
 
@@ -68,9 +74,21 @@ final readonly class PlotRule implements Rule
         $credit = $asked === 0 ? BigRational::zero() : $sum->minus($false)->dividedBy($asked);
         $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
         ksort($met);
-        $feedback = implode(' ', array_unique(array_filter(array_map(static fn (Line $l): string => $l->feedback, array_values($met)), static fn (string $f): bool => $f !== '')));
+        $feedback = implode(
+            ' ',
+            array_unique(array_filter(
+                array_map(static fn (Line $l): string => $l->feedback, array_values($met)),
+                static fn (string $f): bool => $f !== '',
+            )),
+        );
 
-        return Outcome::of($credit, implode('+', array_map(static fn (int $i): string => 'target '.($i + 1), array_keys($met))), implode('; ', array_map(self::words(...), $marks)), $feedback, Line::misconceptionsOf(array_values($met)));
+        return Outcome::of(
+            $credit,
+            implode('+', array_map(static fn (int $i): string => 'target '.($i + 1), array_keys($met))),
+            implode('; ', array_map(self::words(...), $marks)),
+            $feedback,
+            Line::misconceptionsOf(array_values($met)),
+        );
     }
 
     /** @return list<array{kind: string, numbers: list<BigRational>}> */
@@ -145,11 +163,20 @@ final readonly class PlotRule implements Rule
     {
         $names = ['point' => ['x', 'y'], 'line' => ['slope', 'intercept'], 'upright' => ['x'], 'interval' => ['from', 'to']];
 
-        return ['targets' => array_map(static fn (array $t): array => ['kind' => $t['kind']] + array_combine($names[$t['kind']], array_map(strval(...), $t['numbers'])) + ['tolerance' => (string) $t['tolerance']] + $t['line']->toArray(), $this->targets)];
+        return ['targets' => array_map(
+            static fn (array $t): array => ['kind' => $t['kind']] + array_combine(
+                $names[$t['kind']],
+                array_map(strval(...), $t['numbers']),
+            ) + ['tolerance' => (string) $t['tolerance']] + $t['line']->toArray(),
+            $this->targets,
+        )];
     }
 
     public function defects(): array
     {
-        return array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)) === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
+        return array_filter(
+            $this->targets,
+            static fn (array $t): bool => $t['line']->credit->isEqualTo(1),
+        ) === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
     }
 }

@@ -34,7 +34,12 @@ final readonly class Region
         $corners = $ellipse = [];
         if ($node->has('ellipse')) {
             $e = $node->child('ellipse');
-            $ellipse = [$e->rational('0', '-100000', '100000'), $e->rational('1', '-100000', '100000'), $e->rational('2', '1/1000', '100000'), $e->rational('3', '1/1000', '100000')];
+            $ellipse = [
+                $e->rational('0', '-100000', '100000'),
+                $e->rational('1', '-100000', '100000'),
+                $e->rational('2', '1/1000', '100000'),
+                $e->rational('3', '1/1000', '100000'),
+            ];
             $e->rejectUnknown();
         } else {
             foreach ($node->children('corners', 60) as $corner) {
@@ -54,7 +59,9 @@ final readonly class Region
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id] + ($this->ellipse === [] ? ['corners' => array_map(self::written(...), $this->corners)] : ['ellipse' => self::written($this->ellipse)]) + $this->line->toArray();
+        return ['id' => $this->id] + ($this->ellipse === []
+            ? ['corners' => array_map(self::written(...), $this->corners)]
+            : ['ellipse' => self::written($this->ellipse)]) + $this->line->toArray();
     }
 
     /**
@@ -85,7 +92,9 @@ final readonly class Region
             if ($cross->isZero() && self::between($x, $ax, $bx) && self::between($y, $ay, $by)) {
                 return true;
             }
-            if ($ay->isGreaterThan($y) !== $by->isGreaterThan($y) && $cross->isPositive() === $by->isGreaterThan($ay) && !$cross->isZero()) {
+            if ($ay->isGreaterThan($y) !== $by->isGreaterThan($y)
+                && $cross->isPositive() === $by->isGreaterThan($ay)
+                && !$cross->isZero()) {
                 $inside = !$inside;
             }
         }
@@ -161,6 +170,8 @@ final readonly class Region
 
     private static function between(BigRational $v, BigRational $a, BigRational $b): bool
     {
-        return $a->isLessThanOrEqualTo($b) ? $v->isGreaterThanOrEqualTo($a) && $v->isLessThanOrEqualTo($b) : $v->isGreaterThanOrEqualTo($b) && $v->isLessThanOrEqualTo($a);
+        return $a->isLessThanOrEqualTo($b)
+            ? $v->isGreaterThanOrEqualTo($a) && $v->isLessThanOrEqualTo($b)
+            : $v->isGreaterThanOrEqualTo($b) && $v->isLessThanOrEqualTo($a);
     }
 }

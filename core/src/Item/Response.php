@@ -85,11 +85,20 @@ final readonly class Response
             'gaps' => new self(gaps: $node->textMap('gaps', self::MOST_PARTS, self::LONGEST_PART)),
             'order' => new self(order: $node->texts('order', self::MOST_PARTS, 40)),
             'pairs' => new self(pairs: self::pairs($node)),
-            'cells' => new self(cells: array_map(static fn (Node $row): array => $row->ownTexts(30, self::LONGEST_PART), $node->children('cells', 60))),
+            'cells' => new self(cells: array_map(
+                static fn (Node $row): array => $row->ownTexts(30, self::LONGEST_PART),
+                $node->children('cells', 60),
+            )),
             'files' => new self($node->text('text', self::LONGEST_TEXT, ''), files: $node->texts('files', 20, 40)),
             'text' => self::ofText($node->text('text', self::LONGEST_TEXT, '')),
             // Marks of several kinds may lie on one picture or grid.
-            default => new self(points: self::marks($node, 'points', 2), rings: self::marks($node, 'rings', 4), labels: self::labels($node), lines: self::marks($node, 'lines', 4), intervals: self::marks($node, 'intervals', 2)),
+            default => new self(
+                points: self::marks($node, 'points', 2),
+                rings: self::marks($node, 'rings', 4),
+                labels: self::labels($node),
+                lines: self::marks($node, 'lines', 4),
+                intervals: self::marks($node, 'intervals', 2),
+            ),
         };
         $node->rejectUnknown();
 
@@ -99,14 +108,21 @@ final readonly class Response
     /** @return array<string, mixed> as {@see fromArray()} reads it */
     public function toArray(): array
     {
-        $write = static fn (array $mark): array => array_map(static fn (mixed $n): string => $n instanceof BigRational ? NumberText::write($n) : '', $mark);
+        $write = static fn (array $mark): array => array_map(
+            static fn (mixed $n): string => $n instanceof BigRational ? NumberText::write($n) : '',
+            $mark,
+        );
         $all = [
-            'options' => $this->options, 'gaps' => $this->gaps, 'order' => $this->order, 'pairs' => $this->pairs, 'points' => array_map($write, $this->points), 'rings' => array_map($write, $this->rings),
-            'labels' => array_map($write, $this->labels), 'lines' => array_map($write, $this->lines), 'intervals' => array_map($write, $this->intervals), 'cells' => $this->cells, 'files' => $this->files,
+            'options' => $this->options, 'gaps' => $this->gaps, 'order' => $this->order, 'pairs' => $this->pairs,
+            'points' => array_map($write, $this->points), 'rings' => array_map($write, $this->rings),
+            'labels' => array_map($write, $this->labels), 'lines' => array_map($write, $this->lines),
+            'intervals' => array_map($write, $this->intervals), 'cells' => $this->cells, 'files' => $this->files,
         ];
         $given = array_filter($all, static fn (array $part): bool => $part !== []);
 
-        return $given === [] ? ['text' => $this->text] : ($this->files !== [] && $this->text !== '' ? $given + ['text' => $this->text] : $given);
+        return $given === []
+            ? ['text' => $this->text]
+            : ($this->files !== [] && $this->text !== '' ? $given + ['text' => $this->text] : $given);
     }
 
     /** The same for two responses that say the same, letter by letter. */
@@ -118,7 +134,17 @@ final readonly class Response
     public function isBlank(): bool
     {
         $written = [$this->text, ...array_values($this->gaps), ...array_merge(...$this->cells)];
-        $marked = [$this->options, $this->order, $this->pairs, $this->points, $this->rings, $this->labels, $this->lines, $this->intervals, $this->files];
+        $marked = [
+            $this->options,
+            $this->order,
+            $this->pairs,
+            $this->points,
+            $this->rings,
+            $this->labels,
+            $this->lines,
+            $this->intervals,
+            $this->files,
+        ];
 
         return array_filter($written, static fn (string $t): bool => preg_match('/^[\p{Z}\p{C}\s]*$/Du', $t) !== 1) === []
             && array_filter($marked, static fn (array $part): bool => $part !== []) === [];

@@ -23,8 +23,14 @@ final readonly class SpotRule implements Rule
      * @param array<string, string>     $key     region by label
      * @param BigRational               $overlap the least intersection over union of a ring, 0…1
      */
-    public function __construct(public string $mode, public array $regions, public int $asked, public array $labels, public array $key, public BigRational $overlap)
-    {
+    public function __construct(
+        public string $mode,
+        public array $regions,
+        public int $asked,
+        public array $labels,
+        public array $key,
+        public BigRational $overlap,
+    ) {
     }
 
     public static function read(Node $node): self
@@ -43,7 +49,14 @@ final readonly class SpotRule implements Rule
         }
         $full = count(array_filter($regions, static fn (Region $r): bool => $r->line->credit->isEqualTo(1)));
 
-        return new self($mode, $regions, $node->int('asked', 1, 60, max(1, $mode === 'labels' ? count($key) : $full)), $labels, $key, $node->rational('overlap', '0', '1', '1/3'));
+        return new self(
+            $mode,
+            $regions,
+            $node->int('asked', 1, 60, max(1, $mode === 'labels' ? count($key) : $full)),
+            $labels,
+            $key,
+            $node->rational('overlap', '0', '1', '1/3'),
+        );
     }
 
     public function type(): ItemType
@@ -53,7 +66,9 @@ final readonly class SpotRule implements Rule
 
     public function check(Response $response): Outcome
     {
-        return $this->mode === 'labels' ? $this->labelled($response) : $this->found($this->mode === 'rings' ? $response->rings : $response->points);
+        return $this->mode === 'labels'
+            ? $this->labelled($response)
+            : $this->found($this->mode === 'rings' ? $response->rings : $response->points);
     }
 
     /** @param list<list<BigRational>> $marks */
@@ -79,7 +94,12 @@ final readonly class SpotRule implements Rule
         $credit = $sum->minus($false)->dividedBy($this->asked);
         $lines = array_map(static fn (Region $r): Line => $r->line, array_values($found));
 
-        return $this->told($credit, implode('+', array_map(strval(...), array_keys($found))), sprintf('%d %s, %d found', count($marks), $this->mode, count($found)), $lines);
+        return $this->told(
+            $credit,
+            implode('+', array_map(strval(...), array_keys($found))),
+            sprintf('%d %s, %d found', count($marks), $this->mode, count($found)),
+            $lines,
+        );
     }
 
     private function labelled(Response $response): Outcome
@@ -101,14 +121,25 @@ final readonly class SpotRule implements Rule
             }
         }
 
-        return $this->told($sum->dividedBy(max(1, count($this->key))), implode('+', $names), sprintf('%d labels placed', count($response->labels)), $lines);
+        return $this->told(
+            $sum->dividedBy(max(1, count($this->key))),
+            implode('+', $names),
+            sprintf('%d labels placed', count($response->labels)),
+            $lines,
+        );
     }
 
     /** @param list<Line> $lines */
     private function told(BigRational $credit, string $line, string $readAs, array $lines): Outcome
     {
         $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
-        $feedback = implode(' ', array_unique(array_filter(array_map(static fn (Line $l): string => $l->feedback, $lines), static fn (string $f): bool => $f !== '')));
+        $feedback = implode(
+            ' ',
+            array_unique(array_filter(
+                array_map(static fn (Line $l): string => $l->feedback, $lines),
+                static fn (string $f): bool => $f !== '',
+            )),
+        );
 
         return Outcome::of($credit, $line, $readAs, $feedback, Line::misconceptionsOf($lines));
     }
@@ -137,7 +168,14 @@ final readonly class SpotRule implements Rule
 
     public function toArray(): array
     {
-        return ['mode' => $this->mode, 'regions' => array_map(static fn (Region $r): array => $r->toArray(), $this->regions), 'asked' => $this->asked, 'labels' => Thing::write($this->labels), 'key' => $this->key, 'overlap' => (string) $this->overlap];
+        return [
+            'mode' => $this->mode,
+            'regions' => array_map(static fn (Region $r): array => $r->toArray(), $this->regions),
+            'asked' => $this->asked,
+            'labels' => Thing::write($this->labels),
+            'key' => $this->key,
+            'overlap' => (string) $this->overlap,
+        ];
     }
 
     public function defects(): array
@@ -147,6 +185,10 @@ final readonly class SpotRule implements Rule
             return [Defect::blocking('No region is right, so there is no key.')];
         }
 
-        return $this->mode !== 'labels' && $this->asked > count($right) ? [Defect::blocking(sprintf('%d marks are asked for, but only %d regions are right.', $this->asked, count($right)))] : [];
+        return $this->mode !== 'labels' && $this->asked > count($right) ? [Defect::blocking(sprintf(
+            '%d marks are asked for, but only %d regions are right.',
+            $this->asked,
+            count($right),
+        ))] : [];
     }
 }

@@ -30,7 +30,11 @@ final readonly class TableRule implements Rule
         $columns = $node->int('columns', 1, 30);
         $cells = [];
         foreach ($node->children('cells', 400) as $cell) {
-            $cells[] = ['row' => $cell->int('row', 1, $rows), 'column' => $cell->int('column', 1, $columns), 'rule' => $ruleOf(ItemType::from($cell->oneOf('type', ['text', 'number'])), $cell->child('rule'))];
+            $cells[] = [
+                'row' => $cell->int('row', 1, $rows),
+                'column' => $cell->int('column', 1, $columns),
+                'rule' => $ruleOf(ItemType::from($cell->oneOf('type', ['text', 'number'])), $cell->child('rule')),
+            ];
             $cell->rejectUnknown();
         }
 
@@ -60,7 +64,13 @@ final readonly class TableRule implements Rule
         }
         $n = count($this->cells);
 
-        return Outcome::of($n === 0 ? BigRational::zero() : $sum->dividedBy($n), sprintf('%d of %d', $right, $n), implode(', ', $readAs), implode(' ', array_unique(array_filter($feedback, static fn (string $f): bool => $f !== ''))), array_values(array_unique($ideas)));
+        return Outcome::of(
+            $n === 0 ? BigRational::zero() : $sum->dividedBy($n),
+            sprintf('%d of %d', $right, $n),
+            implode(', ', $readAs),
+            implode(' ', array_unique(array_filter($feedback, static fn (string $f): bool => $f !== ''))),
+            array_values(array_unique($ideas)),
+        );
     }
 
     public function waitsForMarker(): bool
@@ -70,12 +80,27 @@ final readonly class TableRule implements Rule
 
     public function misconceptions(): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (array $c): array => $c['rule']->misconceptions(), $this->cells))));
+        return array_values(array_unique(array_merge(...array_map(
+            static fn (array $c): array => $c['rule']->misconceptions(),
+            $this->cells,
+        ))));
     }
 
     public function toArray(): array
     {
-        return ['rows' => $this->rows, 'columns' => $this->columns, 'cells' => array_map(static fn (array $c): array => ['row' => $c['row'], 'column' => $c['column'], 'type' => $c['rule']->type()->value, 'rule' => $c['rule']->toArray()], $this->cells)];
+        return [
+            'rows' => $this->rows,
+            'columns' => $this->columns,
+            'cells' => array_map(
+                static fn (array $c): array => [
+                    'row' => $c['row'],
+                    'column' => $c['column'],
+                    'type' => $c['rule']->type()->value,
+                    'rule' => $c['rule']->toArray(),
+                ],
+                $this->cells,
+            ),
+        ];
     }
 
     public function defects(): array

@@ -53,7 +53,15 @@ final readonly class Target
         $tolerance = in_array($kind, ['decimals', 'figures'], true)
             ? BigRational::of($node->int('tolerance', $kind === 'figures' ? 1 : 0, 12))
             : $node->rational('tolerance', '0', '1000000000', '0');
-        $target = new self($value, $tolerance, $kind, $node->rational('credit', '0', '1', '1'), $node->text('feedback', 2000, ''), $node->textOrNull('misconception', 36), $exact);
+        $target = new self(
+            $value,
+            $tolerance,
+            $kind,
+            $node->rational('credit', '0', '1', '1'),
+            $node->text('feedback', 2000, ''),
+            $node->textOrNull('misconception', 36),
+            $exact,
+        );
         $node->rejectUnknown();
 
         return $target;
@@ -62,10 +70,18 @@ final readonly class Target
     public function isHitBy(BigRational $value): bool
     {
         return match ($this->kind) {
-            'decimals' => self::rounded($value, $this->tolerance->toInt())->isEqualTo(self::rounded($this->value, $this->tolerance->toInt())),
-            'figures' => self::figures($value, $this->tolerance->toInt())->isEqualTo(self::figures($this->value, $this->tolerance->toInt())),
+            'decimals' => self::rounded($value, $this->tolerance->toInt())->isEqualTo(self::rounded(
+                $this->value,
+                $this->tolerance->toInt(),
+            )),
+            'figures' => self::figures($value, $this->tolerance->toInt())->isEqualTo(self::figures(
+                $this->value,
+                $this->tolerance->toInt(),
+            )),
             'range' => $value->isGreaterThanOrEqualTo($this->value) && $value->isLessThanOrEqualTo($this->value->plus($this->tolerance)),
-            'absolute' => $this->tolerance->isZero() ? $value->isEqualTo($this->value) : $value->minus($this->value)->abs()->isLessThanOrEqualTo($this->tolerance),
+            'absolute' => $this->tolerance->isZero()
+                ? $value->isEqualTo($this->value)
+                : $value->minus($this->value)->abs()->isLessThanOrEqualTo($this->tolerance),
             default => $value->minus($this->value)->abs()->isLessThanOrEqualTo($this->reach()),
         };
     }
@@ -120,7 +136,14 @@ final readonly class Target
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['value' => (string) $this->value, 'tolerance' => in_array($this->kind, ['decimals', 'figures'], true) ? $this->tolerance->toInt() : (string) $this->tolerance, 'kind' => $this->kind, 'credit' => (string) $this->credit, 'feedback' => $this->feedback, 'misconception' => $this->misconception]
+        return [
+            'value' => (string) $this->value,
+            'tolerance' => in_array($this->kind, ['decimals', 'figures'], true) ? $this->tolerance->toInt() : (string) $this->tolerance,
+            'kind' => $this->kind,
+            'credit' => (string) $this->credit,
+            'feedback' => $this->feedback,
+            'misconception' => $this->misconception,
+        ]
             + ($this->exact === '' ? [] : ['exact' => $this->exact]);
     }
 

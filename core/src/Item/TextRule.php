@@ -23,13 +23,24 @@ final readonly class TextRule implements Rule
     {
         $forms = [];
         foreach ($node->children('forms', 100) as $form) {
-            $forms[] = new Form($form->text('text', 200), $form->rational('credit', '0', '1', '1'), $form->text('feedback', 2000, ''), $form->textOrNull('misconception', 36), $form->bool('blanks', false));
+            $forms[] = new Form(
+                $form->text('text', 200),
+                $form->rational('credit', '0', '1', '1'),
+                $form->text('feedback', 2000, ''),
+                $form->textOrNull('misconception', 36),
+                $form->bool('blanks', false),
+            );
             $form->rejectUnknown();
         }
         $folding = new Folding();
         if ($node->has('folding')) {
             $f = $node->child('folding');
-            $folding = new Folding($f->bool('case', true), $f->bool('accents', false), $f->bool('punctuation', true), $f->bool('articles', false));
+            $folding = new Folding(
+                $f->bool('case', true),
+                $f->bool('accents', false),
+                $f->bool('punctuation', true),
+                $f->bool('articles', false),
+            );
             $f->rejectUnknown();
         }
 
@@ -50,7 +61,8 @@ final readonly class TextRule implements Rule
         $folded = array_map(fn (Form $f): string => $f->blanks ? "\0" : $this->folded($f->text), $this->forms);
         $at = array_search($given, $folded, true);
         foreach ($at === false ? $this->forms : [] as $i => $form) {
-            if ($form->blanks && WordPattern::of($form->text, $this->folding)->fits($this->folding->fold(mb_substr($response->text, 0, 500)))) {
+            if ($form->blanks
+                && WordPattern::of($form->text, $this->folding)->fits($this->folding->fold(mb_substr($response->text, 0, 500)))) {
                 $at = $i;
                 break;
             }
@@ -71,7 +83,13 @@ final readonly class TextRule implements Rule
         }
         $form = $this->forms[$at];
 
-        return Outcome::of($form->credit, 'form '.($at + 1), $given, $form->feedback, $form->misconception === null ? [] : [$form->misconception]);
+        return Outcome::of(
+            $form->credit,
+            'form '.($at + 1),
+            $given,
+            $form->feedback,
+            $form->misconception === null ? [] : [$form->misconception],
+        );
     }
 
     /** Where the order of words is free, they are put in one. */
@@ -103,12 +121,19 @@ final readonly class TextRule implements Rule
 
     public function misconceptions(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn (Form $f): ?string => $f->misconception, $this->forms), is_string(...))));
+        return array_values(array_unique(array_filter(
+            array_map(static fn (Form $f): ?string => $f->misconception, $this->forms),
+            is_string(...),
+        )));
     }
 
     public function toArray(): array
     {
-        return ['forms' => array_map(static fn (Form $f): array => $f->toArray(), $this->forms), 'folding' => $this->folding->toArray(), 'allowSlips' => $this->allowSlips] + ($this->anyOrder ? ['anyOrder' => true] : []);
+        return [
+            'forms' => array_map(static fn (Form $f): array => $f->toArray(), $this->forms),
+            'folding' => $this->folding->toArray(),
+            'allowSlips' => $this->allowSlips,
+        ] + ($this->anyOrder ? ['anyOrder' => true] : []);
     }
 
     public function defects(): array
@@ -124,7 +149,11 @@ final readonly class TextRule implements Rule
             if ($text === '' || $text === '*') {
                 $defects[] = Defect::blocking(sprintf('Form %d is empty.', $i + 1));
             } elseif (isset($seen[$text])) {
-                $defects[] = Defect::blocking(sprintf('Forms %d and %d are the same after folding; only the first counts.', $seen[$text], $i + 1));
+                $defects[] = Defect::blocking(sprintf(
+                    'Forms %d and %d are the same after folding; only the first counts.',
+                    $seen[$text],
+                    $i + 1,
+                ));
             }
             $seen[$text] ??= $i + 1;
         }

@@ -29,7 +29,11 @@ final readonly class Texts implements TextFunctions
     /** At most 9: beyond that, two texts are simply different. */
     public function distance(string $a, string $b): int
     {
-        return EditDistance::upTo($this->folding->fold(mb_substr($a, 0, self::LONGEST_COMPARED)), $this->folding->fold(mb_substr($b, 0, self::LONGEST_COMPARED)), 8);
+        return EditDistance::upTo(
+            $this->folding->fold(mb_substr($a, 0, self::LONGEST_COMPARED)),
+            $this->folding->fold(mb_substr($b, 0, self::LONGEST_COMPARED)),
+            8,
+        );
     }
 
     public function contains(string $text, string $part): bool

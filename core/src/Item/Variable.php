@@ -28,7 +28,12 @@ final readonly class Variable
             $node->fault('name', 'A variable needs a name of its own: small letters and digits, a letter first.');
         }
         $formula = $node->text('is', 500, '');
-        $variable = $formula === '' ? new self($name, self::domain($node), null, '') : new self($name, [], self::derived($node, $formula, $before), $formula);
+        $variable = $formula === '' ? new self($name, self::domain($node), null, '') : new self(
+            $name,
+            [],
+            self::derived($node, $formula, $before),
+            $formula,
+        );
         $node->rejectUnknown();
 
         return $variable;
@@ -37,7 +42,10 @@ final readonly class Variable
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return $this->formula !== '' ? ['name' => $this->name, 'is' => $this->formula] : ['name' => $this->name, 'choices' => array_map(static fn (BigRational $v): string => (string) $v, $this->values)];
+        return $this->formula !== '' ? ['name' => $this->name, 'is' => $this->formula] : [
+            'name' => $this->name,
+            'choices' => array_map(static fn (BigRational $v): string => (string) $v, $this->values),
+        ];
     }
 
     /** @return list<BigRational> */

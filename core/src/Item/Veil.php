@@ -42,12 +42,17 @@ final readonly class Veil
     /** As the device knows it. */
     public function cover(Response $response): Response
     {
-        return $this->shown === null || $response->options === [] ? $response : Response::ofOptions(...array_map($this->shown(...), $response->options));
+        return $this->shown === null || $response->options === []
+            ? $response
+            : Response::ofOptions(...array_map($this->shown(...), $response->options));
     }
 
     /** As it is written. A name that no option of this student has is left out. */
     public function uncover(Response $response): Response
     {
-        return $this->shown === null || $response->options === [] ? $response : Response::ofOptions(...array_map(strval(...), array_keys(array_intersect($this->shown, $response->options))));
+        return $this->shown === null || $response->options === [] ? $response : Response::ofOptions(...array_map(
+            strval(...),
+            array_keys(array_intersect($this->shown, $response->options)),
+        ));
     }
 }

@@ -34,8 +34,18 @@ final class Accepting
         }
 
         return match (true) {
-            $rule instanceof TextRule => $rule->accepting(new Form(mb_substr(trim($response->text), 0, self::LONGEST_FORM), $credit, $feedback)),
-            $rule instanceof NumberRule => $rule->accepting(new Target(self::number($rule, $response->text), BigRational::zero(), 'absolute', $credit, $feedback)),
+            $rule instanceof TextRule => $rule->accepting(new Form(
+                mb_substr(trim($response->text), 0, self::LONGEST_FORM),
+                $credit,
+                $feedback,
+            )),
+            $rule instanceof NumberRule => $rule->accepting(new Target(
+                self::number($rule, $response->text),
+                BigRational::zero(),
+                'absolute',
+                $credit,
+                $feedback,
+            )),
             $rule instanceof ChoiceRule => self::keyed($rule, $response, $credit),
             default => throw new NotAcceptable('', 'This question has no key.'),
         };
@@ -44,7 +54,10 @@ final class Accepting
     /** In the rule's own unit. */
     private static function number(NumberRule $rule, string $text): BigRational
     {
-        $read = NumberText::read($text, $rule->style) ?? throw new NotAcceptable('accept', 'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.');
+        $read = NumberText::read($text, $rule->style) ?? throw new NotAcceptable(
+            'accept',
+            'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.',
+        );
         $from = $read->unit === '' ? null : Unit::named($read->unit);
         $to = $rule->unit === '' ? null : Unit::named($rule->unit);
 
@@ -56,7 +69,10 @@ final class Accepting
         if (!$credit->isEqualTo(1)) {
             throw new NotAcceptable('credit', 'An option is a key or it is not; part credit cannot be given to one.');
         }
-        $options = array_map(static fn (Option $o): Option => in_array($o->id, $response->options, true) ? new Option($o->id, $o->text, true, '', null) : $o, $rule->options);
+        $options = array_map(
+            static fn (Option $o): Option => in_array($o->id, $response->options, true) ? new Option($o->id, $o->text, true, '', null) : $o,
+            $rule->options,
+        );
 
         return new ChoiceRule($options, $rule->several, $rule->perOption, $rule->keepLast);
     }

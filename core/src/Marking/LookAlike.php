@@ -17,7 +17,51 @@ final class LookAlike
 {
     private const LONG = 6;
     private const NEAR_ENOUGH = 0.34;
-    private const STOP = ['a', 'an', 'and', 'are', 'as', 'at', 'be', 'because', 'but', 'by', 'for', 'from', 'had', 'has', 'have', 'i', 'if', 'in', 'is', 'it', 'its', 'of', 'on', 'or', 'so', 'than', 'that', 'the', 'their', 'them', 'then', 'there', 'they', 'this', 'to', 'was', 'we', 'were', 'when', 'which', 'will', 'with', 'you'];
+    private const STOP = [
+        'a',
+        'an',
+        'and',
+        'are',
+        'as',
+        'at',
+        'be',
+        'because',
+        'but',
+        'by',
+        'for',
+        'from',
+        'had',
+        'has',
+        'have',
+        'i',
+        'if',
+        'in',
+        'is',
+        'it',
+        'its',
+        'of',
+        'on',
+        'or',
+        'so',
+        'than',
+        'that',
+        'the',
+        'their',
+        'them',
+        'then',
+        'there',
+        'they',
+        'this',
+        'to',
+        'was',
+        'we',
+        'were',
+        'when',
+        'which',
+        'will',
+        'with',
+        'you',
+    ];
 
     /**
      * @param array<array-key, string> $answers text by id
@@ -32,9 +76,15 @@ final class LookAlike
             $groups[$folding->fold($text)][] = (string) $id;
         }
         $texts = array_map(strval(...), array_keys($groups));
-        $long = $texts !== [] && array_sum(array_map(static fn (string $t): int => count(explode(' ', $t)), $texts)) / count($texts) > self::LONG;
+        $long = $texts !== [] && array_sum(array_map(
+            static fn (string $t): int => count(explode(' ', $t)),
+            $texts,
+        )) / count($texts) > self::LONG;
         $merged = $long ? self::bySubject($texts) : self::bySpelling($texts, $groups);
-        $sets = array_map(static fn (array $members): array => array_merge(...array_map(static fn (int $i): array => $groups[$texts[$i]], $members)), $merged);
+        $sets = array_map(
+            static fn (array $members): array => array_merge(...array_map(static fn (int $i): array => $groups[$texts[$i]], $members)),
+            $merged,
+        );
         usort($sets, static fn (array $a, array $b): int => count($b) <=> count($a));
 
         return $sets;
@@ -55,7 +105,11 @@ final class LookAlike
             foreach ($sets as $s => $members) {
                 $allowance = min(EditDistance::allowanceFor($texts[$members[0]]), EditDistance::allowanceFor($texts[$i]));
                 // Answers with digits differ by a digit for a reason.
-                if ($allowance > 0 && preg_match('/\d/', $texts[$i]) !== 1 && EditDistance::upTo($texts[$members[0]], $texts[$i], $allowance) <= $allowance) {
+                if ($allowance > 0 && preg_match('/\d/', $texts[$i]) !== 1 && EditDistance::upTo(
+                    $texts[$members[0]],
+                    $texts[$i],
+                    $allowance,
+                ) <= $allowance) {
                     $sets[$s] = [...$members, $i];
 
                     continue 2;
@@ -103,7 +157,9 @@ final class LookAlike
             foreach ($sets as $other => $_) {
                 if ($other !== $keep && $other !== $gone) {
                     // Lance–Williams update for average linkage.
-                    $near[$keep][$other] = $near[$other][$keep] = (($near[$keep][$other] ?? 0.0) * $sizeKeep + ($near[$gone][$other] ?? 0.0) * $sizeGone) / ($sizeKeep + $sizeGone);
+                    $near[$keep][$other] = $near[$other][$keep] = (($near[$keep][$other]
+                        ?? 0.0) * $sizeKeep + ($near[$gone][$other]
+                        ?? 0.0) * $sizeGone) / ($sizeKeep + $sizeGone);
                     unset($near[$other][$gone]);
                 }
             }

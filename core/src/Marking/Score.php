@@ -17,8 +17,14 @@ final readonly class Score
      * @param array<string, int>                     $counting the try that counts, by entry id: the first of the best; absent while none is marked
      * @param list<string>                           $waiting  entries that still need a marker
      */
-    private function __construct(public array $marks, public array $tries, public array $counting, public BigRational $total, public BigRational $possible, public array $waiting)
-    {
+    private function __construct(
+        public array $marks,
+        public array $tries,
+        public array $counting,
+        public BigRational $total,
+        public BigRational $possible,
+        public array $waiting,
+    ) {
     }
 
     /**

@@ -10,7 +10,8 @@ use ChalkLadder\Core\Analysis\Model\Symmetric;
  * Abilities from comparisons of two: P(i beats j) = 1/(1 + exp(βj − βi)), by the MM algorithm of Hunter (Annals of
  * Statistics 32, 2004), standard errors from the observed information, abilities centred on 0.
  *
- * A drawn comparison is half a win for each. Where somebody won or lost everything, or the comparisons fall apart into unconnected sets, no finite maximum exists;
+ * A drawn comparison is half a win for each. Where somebody won or lost everything, or the comparisons fall apart into
+ * unconnected sets, no finite maximum exists;
  * then each pair of a thing with an average one is taken to have been drawn once, with weight 0.1, and that is said.
  */
 final readonly class BradleyTerry
@@ -97,10 +98,23 @@ final readonly class BradleyTerry
         $errors = self::errors($met, $strength, $prior);
         $objects = [];
         foreach ($names as $i => $name) {
-            $objects[$name] = ['ability' => log($strength[$i]) - $centre, 'se' => $errors[$i], 'wins' => $wins[$i], 'losses' => $losses[$i], 'ties' => $drawn[$i]];
+            $objects[$name] = [
+                'ability' => log($strength[$i]) - $centre,
+                'se' => $errors[$i],
+                'wins' => $wins[$i],
+                'losses' => $losses[$i],
+                'ties' => $drawn[$i],
+            ];
         }
 
-        return new self($objects, self::reliability(array_values($objects)), $round, $prior > 0.0 ? 'Somebody won or lost every comparison, or the comparisons fall into unconnected sets; a prior of one draw of weight 0.1 with an average thing was added for each.' : null);
+        return new self(
+            $objects,
+            self::reliability(array_values($objects)),
+            $round,
+            $prior > 0.0
+                ? 'Somebody won or lost every comparison, or the comparisons fall into unconnected sets; a prior of one draw of weight 0.1 with an average thing was added for each.'
+                : null,
+        );
     }
 
     /**
@@ -157,7 +171,10 @@ final readonly class BradleyTerry
             }
         }
 
-        return array_map(static fn (float $variance): float => sqrt(max(0.0, $variance - 1 / $n)), Symmetric::inverseDiagonal(array_values(array_map(array_values(...), $matrix))));
+        return array_map(
+            static fn (float $variance): float => sqrt(max(0.0, $variance - 1 / $n)),
+            Symmetric::inverseDiagonal(array_values(array_map(array_values(...), $matrix))),
+        );
     }
 
     /**

@@ -52,7 +52,15 @@ final class Judges
         $names = array_keys($abilities);
         usort($names, static fn (int|string $a, int|string $b): int => [$seen[$a], (string) $a] <=> [$seen[$b], (string) $b]);
         $first = array_shift($names);
-        usort($names, static fn (int|string $a, int|string $b): int => [$together[$first][$a] ?? 0, abs($abilities[$a] - $abilities[$first]), $seen[$a], (string) $a] <=> [$together[$first][$b] ?? 0, abs($abilities[$b] - $abilities[$first]), $seen[$b], (string) $b]);
+        usort(
+            $names,
+            static fn (int|string $a, int|string $b): int => [
+                $together[$first][$a] ?? 0,
+                abs($abilities[$a] - $abilities[$first]),
+                $seen[$a],
+                (string) $a,
+            ] <=> [$together[$first][$b] ?? 0, abs($abilities[$b] - $abilities[$first]), $seen[$b], (string) $b],
+        );
 
         return [(string) $first, (string) $names[0]];
     }

@@ -60,7 +60,10 @@ final readonly class PaperProof
         }
         $circle = self::circle($paper);
         if ($circle !== []) {
-            $names = implode(' → ', array_map(static fn (string $id): string => '"'.($paper->section($id)->title ?? $id).'"', [...$circle, $circle[0]]));
+            $names = implode(
+                ' → ',
+                array_map(static fn (string $id): string => '"'.($paper->section($id)->title ?? $id).'"', [...$circle, $circle[0]]),
+            );
             $defects[] = Defect::blocking('These routes go round without end: '.$names.'.', $circle[0]);
 
             return new self($defects, [BigRational::zero(), BigRational::zero()], [0, 0]);
@@ -73,7 +76,12 @@ final readonly class PaperProof
     /** @return array{BigRational, BigRational, int, int} least and most points, least and most questions over all routes; zeros where routes go round */
     public static function extent(Paper $paper): array
     {
-        return $paper->sections === [] || self::circle($paper) !== [] ? [BigRational::zero(), BigRational::zero(), 0, 0] : self::range($paper, $paper->sections[0]->id);
+        return $paper->sections === [] || self::circle($paper) !== [] ? [
+            BigRational::zero(),
+            BigRational::zero(),
+            0,
+            0,
+        ] : self::range($paper, $paper->sections[0]->id);
     }
 
     /** Whether some way through the paper never ends. */
@@ -107,19 +115,31 @@ final readonly class PaperProof
         $defects = [];
         foreach (array_unique([$route->then, $route->else]) as $target) {
             if ($target !== Route::END && $paper->section($target) === null) {
-                $defects[] = Defect::blocking(sprintf('The route after "%s" leads to a section that does not exist.', $section->title), $section->id);
+                $defects[] = Defect::blocking(
+                    sprintf('The route after "%s" leads to a section that does not exist.', $section->title),
+                    $section->id,
+                );
             }
         }
         if (self::machineMarked($section, $items) === []) {
-            $defects[] = Defect::blocking(sprintf('The route after "%s" needs at least one question that is marked at once.', $section->title), $section->id);
+            $defects[] = Defect::blocking(
+                sprintf('The route after "%s" needs at least one question that is marked at once.', $section->title),
+                $section->id,
+            );
         }
         foreach ($route->unknownNames(count($section->questions())) as $name) {
-            $defects[] = Defect::blocking(sprintf('The route after "%s" asks for "%s", which nothing gives a value to.', $section->title, $name), $section->id);
+            $defects[] = Defect::blocking(
+                sprintf('The route after "%s" asks for "%s", which nothing gives a value to.', $section->title, $name),
+                $section->id,
+            );
         }
         if ($route->then === $route->else) {
             $defects[] = Defect::advice(sprintf('Both exits after "%s" lead to the same place.', $section->title), $section->id);
         } elseif ($route->neverBelow()) {
-            $defects[] = Defect::advice(sprintf('Nobody can be below 0 %% in "%s", so its first exit is never taken.', $section->title), $section->id);
+            $defects[] = Defect::advice(
+                sprintf('Nobody can be below 0 %% in "%s", so its first exit is never taken.', $section->title),
+                $section->id,
+            );
         }
 
         return $defects;
@@ -138,7 +158,15 @@ final readonly class PaperProof
         foreach (array_values($section->questions()) as $i => $entry) {
             foreach (($items[$entry->item ?? ''] ?? null)?->sample()->looksBackTo() ?? [] as $name) {
                 if ((int) substr($name, 1) > $i) {
-                    $defects[] = Defect::blocking(sprintf('A check asks for "%s", but this is question %d of "%s": only questions before it can be asked for.', $name, $i + 1, $section->title), $entry->id);
+                    $defects[] = Defect::blocking(
+                        sprintf(
+                            'A check asks for "%s", but this is question %d of "%s": only questions before it can be asked for.',
+                            $name,
+                            $i + 1,
+                            $section->title,
+                        ),
+                        $entry->id,
+                    );
                 }
             }
         }
@@ -238,7 +266,11 @@ final readonly class PaperProof
         if (isset($known[$id])) {
             return $known[$id];
         }
-        $own = array_reduce($section->questions(), static fn (BigRational $sum, Entry $e): BigRational => $sum->plus($e->points), BigRational::zero())->simplified();
+        $own = array_reduce(
+            $section->questions(),
+            static fn (BigRational $sum, Entry $e): BigRational => $sum->plus($e->points),
+            BigRational::zero(),
+        )->simplified();
         $count = count($section->questions());
         $rest = null;
         foreach ($paper->exits($section) as $exit) {

@@ -64,7 +64,15 @@ final class PaperReader
             $entry = Entry::question($id, $node->text('item', 36), $node->rational('points', '0', '100'));
         } else {
             $s = $node->child('source');
-            $entry = Entry::source($id, new Source($s->text('title', 120, ''), $s->text('html', 60_000, ''), $s->textOrNull('picture', 36), $s->text('alt', 1000, '')));
+            $entry = Entry::source(
+                $id,
+                new Source(
+                    $s->text('title', 120, ''),
+                    $s->text('html', 60_000, ''),
+                    $s->textOrNull('picture', 36),
+                    $s->text('alt', 1000, ''),
+                ),
+            );
             $s->rejectUnknown();
         }
         $node->rejectUnknown();

@@ -26,8 +26,13 @@ final readonly class Route
      * @param string    $else      where to go otherwise
      * @param string    $when      the condition as it was written, or ''
      */
-    public function __construct(public BigRational $below, public string $then, public string $else, public string $when = '', private ?Tree $condition = null)
-    {
+    public function __construct(
+        public BigRational $below,
+        public string $then,
+        public string $else,
+        public string $when = '',
+        private ?Tree $condition = null,
+    ) {
     }
 
     public static function read(Node $node): self
@@ -41,7 +46,13 @@ final readonly class Route
                 $node->fault('when', $e->sentence());
             }
         }
-        $route = new self($node->rational('below', '0', '1', $when === '' ? null : '0'), $node->text('then', 36), $node->text('else', 36), $when, $condition);
+        $route = new self(
+            $node->rational('below', '0', '1', $when === '' ? null : '0'),
+            $node->text('then', 36),
+            $node->text('else', 36),
+            $when,
+            $condition,
+        );
         $node->rejectUnknown();
 
         return $route;
@@ -77,7 +88,13 @@ final readonly class Route
     /** @return list<string> names in the condition that nothing gives a value to */
     public function unknownNames(int $questions): array
     {
-        $known = ['share', 'true', 'false', 'pi', ...array_map(static fn (int $i): string => 'q'.$i, $questions > 0 ? range(1, $questions) : [])];
+        $known = [
+            'share',
+            'true',
+            'false',
+            'pi',
+            ...array_map(static fn (int $i): string => 'q'.$i, $questions > 0 ? range(1, $questions) : []),
+        ];
 
         return array_values(array_diff($this->condition?->names() ?? [], $known));
     }
@@ -85,6 +102,10 @@ final readonly class Route
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['below' => (string) $this->below, 'then' => $this->then, 'else' => $this->else] + ($this->when === '' ? [] : ['when' => $this->when]);
+        return [
+            'below' => (string) $this->below,
+            'then' => $this->then,
+            'else' => $this->else,
+        ] + ($this->when === '' ? [] : ['when' => $this->when]);
     }
 }

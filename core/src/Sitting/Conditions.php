@@ -42,6 +42,12 @@ final readonly class Conditions
     /** @return array{attempts: int, counts: string, shuffleQuestions: bool, shuffleOptions: bool, feedback: string} */
     public function toArray(): array
     {
-        return ['attempts' => $this->attempts, 'counts' => $this->counts->value, 'shuffleQuestions' => $this->shuffleQuestions, 'shuffleOptions' => $this->shuffleOptions, 'feedback' => $this->feedback->value];
+        return [
+            'attempts' => $this->attempts,
+            'counts' => $this->counts->value,
+            'shuffleQuestions' => $this->shuffleQuestions,
+            'shuffleOptions' => $this->shuffleOptions,
+            'feedback' => $this->feedback->value,
+        ];
     }
 }

@@ -35,8 +35,14 @@ final readonly class Rehearsal
      * @param array<string, array{students: int, below: int, above: int}> $routes by section that a route leaves
      * @param array{float, float, float}                            $seconds that a tenth of the students, half, nine tenths stay within
      */
-    private function __construct(public int $students, public array $ways, public array $lengths, public array $byAbility, public array $routes, public array $seconds)
-    {
+    private function __construct(
+        public int $students,
+        public array $ways,
+        public array $lengths,
+        public array $byAbility,
+        public array $routes,
+        public array $seconds,
+    ) {
     }
 
     /**
@@ -50,8 +56,18 @@ final readonly class Rehearsal
      *
      * @throws \DomainException when some way through the paper never ends
      */
-    public static function of(Paper $paper, array $difficulty, array $machineMarked, int $students, string $seed, float $slip = 0.05, float $guess = 0.2, array $ideas = [], array $guesses = [], array $seconds = []): self
-    {
+    public static function of(
+        Paper $paper,
+        array $difficulty,
+        array $machineMarked,
+        int $students,
+        string $seed,
+        float $slip = 0.05,
+        float $guess = 0.2,
+        array $ideas = [],
+        array $guesses = [],
+        array $seconds = [],
+    ): self {
         if (PaperProof::goesRound($paper)) {
             throw new \DomainException('These routes go round without end; nobody could sit the paper.');
         }
@@ -65,7 +81,12 @@ final readonly class Rehearsal
             foreach ($ideas as $idea) {
                 $astray += $chance() < $idea['share'] ? array_fill_keys($idea['entries'], true) : [];
             }
-            $p = static fn (string $entry): float => isset($astray[$entry]) ? $slip : self::chance($ability, $difficulty[$entry] ?? 0.0, $slip, $guesses[$entry] ?? $guess);
+            $p = static fn (string $entry): float => isset($astray[$entry]) ? $slip : self::chance(
+                $ability,
+                $difficulty[$entry] ?? 0.0,
+                $slip,
+                $guesses[$entry] ?? $guess,
+            );
             $walk = Walk::start($paper, new Conditions(), $seed.$s);
             $outcomes = [];
             $way = [];
@@ -87,7 +108,14 @@ final readonly class Rehearsal
                 $arrived = $next->current();
                 $left = $arrived === null || $arrived->section !== $visit->section;
                 if ($left && $section?->route !== null && $section->route->when === '') {
-                    $deserved = BigRational::of(sprintf('%.6F', self::deserved($section->questions(), $machineMarked, static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)))));
+                    $deserved = BigRational::of(sprintf(
+                        '%.6F',
+                        self::deserved(
+                            $section->questions(),
+                            $machineMarked,
+                            static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)),
+                        ),
+                    ));
                     $reached = self::share($paper, $section->questions(), $machineMarked, $outcomes);
                     $missed = $section->route->target($deserved) === $section->route->target($reached) ? 0 : $reached->compareTo($deserved);
                     $routes[$section->id] ??= ['students' => 0, 'below' => 0, 'above' => 0];
@@ -208,7 +236,11 @@ final readonly class Rehearsal
         for ($i = 0; $i < 5; ++$i) {
             $part = array_slice($people, intdiv($i * $n, 5), intdiv(($i + 1) * $n, 5) - intdiv($i * $n, 5));
             if ($part !== []) {
-                $fifths[] = ['from' => $part[0][0], 'students' => count($part), 'share' => array_sum(array_column($part, 1)) / count($part)];
+                $fifths[] = [
+                    'from' => $part[0][0],
+                    'students' => count($part),
+                    'share' => array_sum(array_column($part, 1)) / count($part),
+                ];
             }
         }
 

@@ -57,7 +57,13 @@ final readonly class Walk
         }
         $target = $section->route === null
             ? $paper->following($section->id)
-            : $section->route->target(self::share($paper, $section, $outcomes, $machineMarked), array_map(static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])), $section->questions()));
+            : $section->route->target(
+                self::share($paper, $section, $outcomes, $machineMarked),
+                array_map(
+                    static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
+                    $section->questions(),
+                ),
+            );
         $next = $target === Route::END ? null : $paper->section($target);
 
         return $next === null
@@ -87,7 +93,10 @@ final readonly class Walk
         }
         $next = $anew->current();
         $missed = $next !== null && $next->section === $open->section && $next->try === $open->try ? $next->entries : [];
-        $kept = array_values(array_filter($open->entries, static fn (string $id): bool => in_array($id, $missed, true) || in_array($id, $answered, true)));
+        $kept = array_values(array_filter(
+            $open->entries,
+            static fn (string $id): bool => in_array($id, $missed, true) || in_array($id, $answered, true),
+        ));
 
         return $open->try > 1 ? new self([...$earlier, new Visit($open->section, $open->try, $kept)], false) : $this;
     }
@@ -105,7 +114,9 @@ final readonly class Walk
             return false;
         }
 
-        return ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && array_intersect($visit->entries, $machineMarked) !== [])
+        return ($paper->mastery !== null
+            && $visit->try <= $paper->mastery->returns
+            && array_intersect($visit->entries, $machineMarked) !== [])
             || $paper->exits($section) !== [Route::END];
     }
 
@@ -190,7 +201,10 @@ final readonly class Walk
     /** @param array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored */
     public static function fromArray(array $stored): self
     {
-        return new self(array_map(static fn (array $v): Visit => new Visit($v['section'], $v['try'], $v['entries']), $stored['visits']), $stored['ended']);
+        return new self(
+            array_map(static fn (array $v): Visit => new Visit($v['section'], $v['try'], $v['entries']), $stored['visits']),
+            $stored['ended'],
+        );
     }
 
     /**
@@ -234,7 +248,8 @@ final readonly class Walk
     {
         return array_values(array_filter(
             $visit->entries,
-            static fn (string $id): bool => in_array($id, $machineMarked, true) && ($outcomes[$id][$visit->try] ?? null)?->verdict !== Verdict::Right,
+            static fn (string $id): bool => in_array($id, $machineMarked, true)
+                && ($outcomes[$id][$visit->try] ?? null)?->verdict !== Verdict::Right,
         ));
     }
 

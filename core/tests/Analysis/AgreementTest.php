@@ -47,13 +47,19 @@ final class AgreementTest extends TestCase
     public function testBootstrapIntervalsHoldTheFigureAndComeAgain(): void
     {
         $first = [0, 1, 2, 3, 2, 1, 0, 3, 2, 1, 1, 2, 3, 0, 2, 1, 2, 3, 1, 0];
-        $agreement = self::agreement([0, 1, 2, 3], [$first, array_map(static fn (int $v, int $i): int => $i % 4 === 0 ? min(3, $v + 1) : $v, $first, array_keys($first))]);
+        $agreement = self::agreement(
+            [0, 1, 2, 3],
+            [$first, array_map(static fn (int $v, int $i): int => $i % 4 === 0 ? min(3, $v + 1) : $v, $first, array_keys($first))],
+        );
         $of = static fn (Agreement $a): Figure => $a->kappa('quadratic');
         $figure = $agreement->bootstrapped($of, 'a', 300);
         self::assertTrue($figure->low < $figure->value && $figure->value < $figure->high && $figure->high <= 1.0);
         self::assertEquals($figure, $agreement->bootstrapped($of, 'a', 300));
         self::assertNotEquals($figure, $agreement->bootstrapped($of, 'b', 300));
-        self::assertNull(self::agreement([0, 1], [[0, 1, 1], [0, 1, 0]])->bootstrapped($of, 'a', 300)->low, 'three units say nothing of another three');
+        self::assertNull(
+            self::agreement([0, 1], [[0, 1, 1], [0, 1, 0]])->bootstrapped($of, 'a', 300)->low,
+            'three units say nothing of another three',
+        );
     }
 
     public function testKappaAndItsWeights(): void
@@ -94,9 +100,17 @@ final class AgreementTest extends TestCase
         $marks = [[0, 1, 2, 2, 1], [0, 2, 2, 1, 1], [1, 1, 2, null, 0]];
         $turned = array_map(array_reverse(...), [$marks[2], $marks[1], $marks[0]]);
         foreach (['nominal', 'ordinal', 'interval'] as $metric) {
-            self::assertEqualsWithDelta(self::agreement([0, 1, 2], $marks)->alpha($metric)->value, self::agreement([0, 1, 2], $turned)->alpha($metric)->value, 1e-12);
+            self::assertEqualsWithDelta(
+                self::agreement([0, 1, 2], $marks)->alpha($metric)->value,
+                self::agreement([0, 1, 2], $turned)->alpha($metric)->value,
+                1e-12,
+            );
         }
-        self::assertEqualsWithDelta(self::agreement([0, 1, 2], $marks)->kappa('linear')->value, self::agreement([0, 1, 2], $turned)->kappa('linear')->value, 1e-12);
+        self::assertEqualsWithDelta(
+            self::agreement([0, 1, 2], $marks)->kappa('linear')->value,
+            self::agreement([0, 1, 2], $turned)->kappa('linear')->value,
+            1e-12,
+        );
     }
 
     /**

@@ -23,7 +23,14 @@ final class CurvesTest extends TestCase
     public function testStudentQuantiles(): void
     {
         // Fisher & Yates (1963), table III, two-sided 5 % and 1 %.
-        foreach ([[0.975, 1, 12.706], [0.975, 2, 4.303], [0.975, 10, 2.228], [0.975, 30, 2.042], [0.995, 5, 4.032], [0.995, 120, 2.617]] as [$p, $nu, $t]) {
+        foreach ([
+            [0.975, 1, 12.706],
+            [0.975, 2, 4.303],
+            [0.975, 10, 2.228],
+            [0.975, 30, 2.042],
+            [0.995, 5, 4.032],
+            [0.995, 120, 2.617],
+        ] as [$p, $nu, $t]) {
             self::assertEqualsWithDelta($t, Curves::tQuantile($p, $nu), 5e-4);
             self::assertEqualsWithDelta(-$t, Curves::tQuantile(1 - $p, $nu), 5e-4);
         }
@@ -50,7 +57,12 @@ final class CurvesTest extends TestCase
     public function testWilsonInterval(): void
     {
         // Newcombe, Statistics in Medicine 17 (1998), table I, method 3.
-        foreach ([[81, 263, 0.2553, 0.3662], [15, 148, 0.0624, 0.1605], [0, 20, 0.0, 0.1611], [1, 29, 0.0061, 0.1718]] as [$k, $n, $low, $high]) {
+        foreach ([
+            [81, 263, 0.2553, 0.3662],
+            [15, 148, 0.0624, 0.1605],
+            [0, 20, 0.0, 0.1611],
+            [1, 29, 0.0061, 0.1718],
+        ] as [$k, $n, $low, $high]) {
             [$a, $b] = Intervals::wilson($k, $n);
             self::assertEqualsWithDelta($low, $a, 5e-5);
             self::assertEqualsWithDelta($high, $b, 5e-5);
@@ -77,6 +89,13 @@ final class CurvesTest extends TestCase
         self::assertNull(Sample::mean([]));
         self::assertNull(Sample::correlation([1, 1, 1], [1, 2, 3]), 'what does not vary goes with nothing');
         // Anscombe's first set, American Statistician 27 (1973): r = 0.816.
-        self::assertEqualsWithDelta(0.81642, Sample::correlation([10, 8, 13, 9, 11, 14, 6, 4, 12, 7, 5], [8.04, 6.95, 7.58, 8.81, 8.33, 9.96, 7.24, 4.26, 10.84, 4.82, 5.68]) ?? 0.0, 1e-5);
+        self::assertEqualsWithDelta(
+            0.81642,
+            Sample::correlation(
+                [10, 8, 13, 9, 11, 14, 6, 4, 12, 7, 5],
+                [8.04, 6.95, 7.58, 8.81, 8.33, 9.96, 7.24, 4.26, 10.84, 4.82, 5.68],
+            ) ?? 0.0,
+            1e-5,
+        );
     }
 }

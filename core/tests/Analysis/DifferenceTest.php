@@ -27,13 +27,20 @@ final class DifferenceTest extends TestCase
         $paired = Difference::paired(self::FIRST, self::SECOND);
         self::assertEqualsWithDelta(0.7001142, $paired->low, 1e-6);
         self::assertEqualsWithDelta(2.4598858, $paired->high, 1e-6);
-        self::assertEqualsWithDelta(0.8321811 * (1 - 3 / 71), Difference::effect(self::SECOND, self::FIRST)->value, 1e-6, 'Cohen’s d 0.832, corrected');
+        self::assertEqualsWithDelta(
+            0.8321811 * (1 - 3 / 71),
+            Difference::effect(self::SECOND, self::FIRST)->value,
+            1e-6,
+            'Cohen’s d 0.832, corrected',
+        );
     }
 
     public function testIntervalsCoverTheTruthAsOftenAsTheySay(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'coverage', true)));
-        $normal = static fn (float $sd): float => $sd * sqrt(-2 * log(1 - $random->getInt(0, 999_999_999) / 1e9)) * cos(2 * M_PI * $random->getInt(0, 999_999_999) / 1e9);
+        $normal = static fn (float $sd): float => $sd
+            * sqrt(-2 * log(1 - $random->getInt(0, 999_999_999) / 1e9))
+            * cos(2 * M_PI * $random->getInt(0, 999_999_999) / 1e9);
         $hits = 0;
         for ($i = 0; $i < 600; ++$i) {
             $a = $b = [];
@@ -53,6 +60,8 @@ final class DifferenceTest extends TestCase
         self::assertNull(Difference::between([1.0], [1.0, 2.0])->value);
         self::assertNull(Difference::paired([1.0], [2.0])->value);
         self::assertNull(Difference::effect([1.0, 1.0], [1.0, 1.0])->value);
+        self::assertNull(Difference::effect([1.0, 2.0, 4.0], [1.0])->value);
+        self::assertNotNull(Difference::effect([2.0, 3.0], [1.0, 2.0])->value, 'two on each side are enough');
         $flat = Difference::between([1.0, 1.0], [0.5, 0.5]);
         self::assertSame([0.5, null], [$flat->value, $flat->low]);
         self::assertSame('few', Difference::between([1.0, 2.0, 3.0], [0.0, 1.0, 2.0])->note);

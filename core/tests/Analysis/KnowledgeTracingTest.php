@@ -33,7 +33,11 @@ final class KnowledgeTracingTest extends TestCase
     public function testItSaysWhereItStandsInOneSentence(): void
     {
         $model = new KnowledgeTracing();
-        self::assertSame('Not shown yet: known with probability 0.30 after 0 answers, of which 0 right (0.95 is asked for).', $model->sentence([]));
+        self::assertSame(
+            'Not shown yet: known with probability 0.30 after 0 answers, of which 0 right (0.95 is asked for).',
+            $model->sentence([]),
+        );
+        self::assertStringContainsString('after 1 answer, of which 1 right', $model->sentence([true]));
         self::assertStringStartsWith('Shown: known with probability 0.9', $model->sentence([true, true, true]));
     }
 

@@ -32,7 +32,10 @@ final class MannerTest extends TestCase
         }
         $manners = Manner::of($questions, 14);
 
-        self::assertSame([...array_fill(0, 12, null), 'rushing', 'lagging'], array_map(static fn (Manner $m): ?string => $m->word, $manners));
+        self::assertSame(
+            [...array_fill(0, 12, null), 'rushing', 'lagging'],
+            array_map(static fn (Manner $m): ?string => $m->word, $manners),
+        );
         self::assertSame([1.0, 6], [$manners[12]->rushed->value, $manners[12]->rushed->n]);
         self::assertSame(0.0, $manners[13]->rushed->value);
         self::assertEqualsWithDelta(1.5 / 46, $manners[12]->pace->value, 0.002);
@@ -52,9 +55,28 @@ final class MannerTest extends TestCase
 
     public function testOnlyAnswersThatCountAreHeldAgainstHowSureTheyWere(): void
     {
-        $sure = new Question('q1', 1.0, [], [Cell::Answered, Cell::Omitted, Cell::Waiting, Cell::Answered], [0.0, 0.0, null, 0.5], [[], [], [], []], sure: [3, 3, 3, 3]);
-        $unsure = new Question('q2', 1.0, [], array_fill(0, 4, Cell::Answered), [0.0, 1.0, 0.0, 1.0], [[], [], [], []], sure: [1, 3, 2, null]);
-        $shares = array_map(static fn (Manner $m): array => [$m->sureAndWrong->value, $m->sureAndWrong->n], Manner::of([$sure, $unsure], 4));
+        $sure = new Question(
+            'q1',
+            1.0,
+            [],
+            [Cell::Answered, Cell::Omitted, Cell::Waiting, Cell::Answered],
+            [0.0, 0.0, null, 0.5],
+            [[], [], [], []],
+            sure: [3, 3, 3, 3],
+        );
+        $unsure = new Question(
+            'q2',
+            1.0,
+            [],
+            array_fill(0, 4, Cell::Answered),
+            [0.0, 1.0, 0.0, 1.0],
+            [[], [], [], []],
+            sure: [1, 3, 2, null],
+        );
+        $shares = array_map(
+            static fn (Manner $m): array => [$m->sureAndWrong->value, $m->sureAndWrong->n],
+            Manner::of([$sure, $unsure], 4),
+        );
 
         self::assertSame([[1.0, 1], [0.0, 1], [null, 0], [0.0, 1]], $shares, 'part of the credit is not wrong');
     }
@@ -64,12 +86,24 @@ final class MannerTest extends TestCase
         $n = 20;
         $credits = array_map(static fn (int $s): float => (float) ($s % 2), range(0, $n - 1));
         $picks = array_fill(0, $n, []);
-        $timed = new Question('timed', 1.0, [], array_fill(0, $n, Cell::Answered), $credits, $picks, [...array_fill(0, 17, 20.0), 0.5, 0.5, 0.5], array_map(static fn (int $s): int => $s < 4 ? 3 : 1, range(0, $n - 1)));
+        $timed = new Question(
+            'timed',
+            1.0,
+            [],
+            array_fill(0, $n, Cell::Answered),
+            $credits,
+            $picks,
+            [...array_fill(0, 17, 20.0), 0.5, 0.5, 0.5],
+            array_map(static fn (int $s): int => $s < 4 ? 3 : 1, range(0, $n - 1)),
+        );
         $plain = new Question('plain', 1.0, [], array_fill(0, $n, Cell::Answered), array_reverse($credits), $picks);
         [$first, $second] = Report::of([$timed, $plain], $n)->questions;
 
         self::assertSame([20.0, 20.0, 20.0], [$first->medianTime->value, $first->medianTime->low, $first->medianTime->high]);
-        self::assertSame(['3 of 20 answered in less than 1.7 s, a tenth of the mean time.'], array_column(array_filter($first->flags, static fn (Flag $f): bool => $f->kind === Flag::RUSHED), 'evidence'));
+        self::assertSame(
+            ['3 of 20 answered in less than 1.7 s, a tenth of the mean time.'],
+            array_column(array_filter($first->flags, static fn (Flag $f): bool => $f->kind === Flag::RUSHED), 'evidence'),
+        );
         self::assertSame([0.5, 4], [$first->confidence?->sureAndWrong->value, $first->confidence?->sureAndWrong->n]);
         self::assertSame([1 => 16, 3 => 4], array_map(static fn ($f): int => $f->n, $first->confidence->byLevel ?? []));
         self::assertSame([null, null], [$second->medianTime->value, $second->confidence]);
@@ -81,6 +115,14 @@ final class MannerTest extends TestCase
     {
         $n = count($seconds);
 
-        return new Question($id, 1.0, [], array_fill(0, $n, Cell::Answered), array_map(static fn (int $s): float => (float) ($s % 2), range(0, $n - 1)), array_fill(0, $n, []), $seconds);
+        return new Question(
+            $id,
+            1.0,
+            [],
+            array_fill(0, $n, Cell::Answered),
+            array_map(static fn (int $s): float => (float) ($s % 2), range(0, $n - 1)),
+            array_fill(0, $n, []),
+            $seconds,
+        );
     }
 }

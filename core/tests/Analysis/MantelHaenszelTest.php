@@ -11,8 +11,19 @@ final class MantelHaenszelTest extends TestCase
 {
     public function testThePublishedExample(): void
     {
-        // Smoking and lung cancer in eight Chinese cities: Agresti, Categorical Data Analysis (2002), table 6.7 and §6.3.5: common odds ratio 2.17. Interval 1.98400 to 2.38325 and χ² 279.376 with the correction, by an independent program (R 4.2).
-        $cities = [[126, 100, 35, 61], [908, 688, 497, 807], [913, 747, 336, 598], [235, 172, 58, 121], [402, 308, 121, 215], [182, 156, 72, 98], [60, 99, 11, 43], [104, 89, 21, 36]];
+        // Smoking and lung cancer in eight Chinese cities: Agresti, Categorical Data Analysis (2002), table 6.7 and
+        // §6.3.5: common odds ratio 2.17. Interval 1.98400 to 2.38325 and χ² 279.376 with the correction, by an
+        // independent program (R 4.2).
+        $cities = [
+            [126, 100, 35, 61],
+            [908, 688, 497, 807],
+            [913, 747, 336, 598],
+            [235, 172, 58, 121],
+            [402, 308, 121, 215],
+            [182, 156, 72, 98],
+            [60, 99, 11, 43],
+            [104, 89, 21, 36],
+        ];
         $found = MantelHaenszel::of($cities);
         self::assertEqualsWithDelta(2.17, $found->oddsRatio, 0.005);
         self::assertEqualsWithDelta(2.1744819, $found->oddsRatio, 1e-7);
@@ -46,6 +57,11 @@ final class MantelHaenszelTest extends TestCase
             self::assertNotNull($found->delta->note);
             self::assertNull($found->oddsRatio);
         }
-        self::assertEqualsWithDelta(3.0, MantelHaenszel::of([[30, 10, 20, 20], [7, 0, 0, 0]])->oddsRatio, 1e-12, 'a score that one group alone has plays no part');
+        self::assertEqualsWithDelta(
+            3.0,
+            MantelHaenszel::of([[30, 10, 20, 20], [7, 0, 0, 0]])->oddsRatio,
+            1e-12,
+            'a score that one group alone has plays no part',
+        );
     }
 }

@@ -51,7 +51,11 @@ final class PersonFitTest extends TestCase
         $mean = array_sum($values) / count($values);
         self::assertEqualsWithDelta(0.0, $mean, 0.25);
         // With estimated abilities its spread is a little below one (Snijders 2001).
-        self::assertEqualsWithDelta(0.95, sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / count($values)), 0.15);
+        self::assertEqualsWithDelta(
+            0.95,
+            sqrt(array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $values)) / count($values)),
+            0.15,
+        );
     }
 
     public function testConfusionsAreRankedByHowCloseAndHowMany(): void
@@ -62,7 +66,11 @@ final class PersonFitTest extends TestCase
         $two = self::question('two keys', [['a', true, 20], ['b', true, 20]]);
         $found = Confusion::among([$clear, $lost, $close, $two]);
 
-        self::assertSame(['close', 'lost'], array_map(static fn (Confusion $c): string => $c->question, $found), 'a rival below a tenth is none');
+        self::assertSame(
+            ['close', 'lost'],
+            array_map(static fn (Confusion $c): string => $c->question, $found),
+            'a rival below a tenth is none',
+        );
         self::assertSame(['a', 'b', 20, 18], [$found[0]->key, $found[0]->rival, $found[0]->keyCount, $found[0]->rivalCount]);
         self::assertEqualsWithDelta(0.9, $found[0]->rivalry, 1e-12);
         self::assertGreaterThan(0.8, $found[0]->p);
@@ -75,6 +83,23 @@ final class PersonFitTest extends TestCase
         $n = array_sum(array_column($options, 2));
         $none = new Figure(null, $n, '');
 
-        return new QuestionReport($id, new Figure(0.5, $n, ''), $none, $none, $none, $none, 0, 0, 0, array_map(static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0), $options), [], $none, null);
+        return new QuestionReport(
+            $id,
+            new Figure(0.5, $n, ''),
+            $none,
+            $none,
+            $none,
+            $none,
+            0,
+            0,
+            0,
+            array_map(
+                static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0),
+                $options,
+            ),
+            [],
+            $none,
+            null,
+        );
     }
 }

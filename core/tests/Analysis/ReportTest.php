@@ -17,7 +17,10 @@ final class ReportTest extends TestCase
 {
     public function testOmittedAndNotReachedAreToldApart(): void
     {
-        self::assertSame([Cell::Answered, Cell::Omitted, Cell::Answered, Cell::NotReached, Cell::NotReached], Cell::ofOrder([true, false, true, false, false]));
+        self::assertSame(
+            [Cell::Answered, Cell::Omitted, Cell::Answered, Cell::NotReached, Cell::NotReached],
+            Cell::ofOrder([true, false, true, false, false]),
+        );
         self::assertSame([Cell::NotReached], Cell::ofOrder([false]));
     }
 
@@ -29,6 +32,18 @@ final class ReportTest extends TestCase
         }
         self::assertEqualsWithDelta([0 => 0.5, 1 => 0.5, 2 => 0.5, 3 => 0.5], $thirds[0], 1e-12);
         self::assertEqualsWithDelta([4 => 1.0, 5 => 1.0], $thirds[2], 1e-12);
+    }
+
+    public function testARunOfTiesThatACutGoesThroughIsSharedOut(): void
+    {
+        [$third, $split] = RankParts::thirds([1.0, 1.0, 1.0, 1.0, 2.0, 3.0]);
+        self::assertSame([-1, -1, -1, -1, 2, 2], $third);
+        foreach ([0, 1, 2, 3] as $s) {
+            self::assertEqualsWithDelta([0 => 0.5, 1 => 0.5], $split[$s], 1e-12);
+        }
+        self::assertSame([0, 0, 1, 1, 2, 2], RankParts::thirds([1.0, 2.0, 3.0, 4.0, 5.0, 6.0])[0]);
+        $inside = RankParts::thirds([1.0, 2.0, 2.0, 2.0, 2.0, 3.0])[1][1];
+        self::assertEqualsWithDelta([0 => 0.25, 1 => 0.5, 2 => 0.25], $inside, 1e-12);
     }
 
     public function testAMisKeyedQuestionIsFoundWithItsEvidence(): void
@@ -68,7 +83,14 @@ final class ReportTest extends TestCase
 
     public function testWhatWaitsOrWasNotReachedDoesNotCount(): void
     {
-        $question = new Question('q', 2.0, [], [Cell::Answered, Cell::Omitted, Cell::NotReached, Cell::Waiting, Cell::NotGiven], [1.0, 0.0, null, null, null], [[], [], [], [], []]);
+        $question = new Question(
+            'q',
+            2.0,
+            [],
+            [Cell::Answered, Cell::Omitted, Cell::NotReached, Cell::Waiting, Cell::NotGiven],
+            [1.0, 0.0, null, null, null],
+            [[], [], [], [], []],
+        );
         $report = Report::of([$question], 5);
 
         self::assertSame(2, $report->questions[0]->facility->n);
@@ -97,7 +119,10 @@ final class ReportTest extends TestCase
         self::assertNull($none->questions[0]->facility->value);
         self::assertNotNull($none->questions[0]->facility->note);
 
-        $constant = Report::of([new Question('q', 1.0, [], array_fill(0, 12, Cell::Answered), array_fill(0, 12, 1.0), array_fill(0, 12, []))], 12);
+        $constant = Report::of(
+            [new Question('q', 1.0, [], array_fill(0, 12, Cell::Answered), array_fill(0, 12, 1.0), array_fill(0, 12, []))],
+            12,
+        );
         self::assertNull($constant->questions[0]->itemRest->value);
         self::assertSame('All have the same credit, so nothing can go with it.', $constant->questions[0]->itemRest->note);
     }
@@ -131,9 +156,26 @@ final class ReportTest extends TestCase
     private static function questions(\Closure $pick, string $key): array
     {
         $n = 30;
-        $ladder = new Question('ladder', 10.0, [], array_fill(0, $n, Cell::Answered), array_map(static fn (int $s): float => (float) $s / $n, range(0, $n - 1)), array_fill(0, $n, []));
+        $ladder = new Question(
+            'ladder',
+            10.0,
+            [],
+            array_fill(0, $n, Cell::Answered),
+            array_map(static fn (int $s): float => (float) $s / $n, range(0, $n - 1)),
+            array_fill(0, $n, []),
+        );
         $picks = array_map(static fn (int $s): array => [$pick($s)], range(0, $n - 1));
 
-        return [$ladder, new Question('q', 1.0, ['a' => $key === 'a', 'b' => $key === 'b'], array_fill(0, $n, Cell::Answered), array_map(static fn (array $p): float => $p[0] === $key ? 1.0 : 0.0, $picks), $picks)];
+        return [
+            $ladder,
+            new Question(
+                'q',
+                1.0,
+                ['a' => $key === 'a', 'b' => $key === 'b'],
+                array_fill(0, $n, Cell::Answered),
+                array_map(static fn (array $p): float => $p[0] === $key ? 1.0 : 0.0, $picks),
+                $picks,
+            ),
+        ];
     }
 }

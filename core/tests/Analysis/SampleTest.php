@@ -15,7 +15,10 @@ final class SampleTest extends TestCase
         self::assertSame(5.0, Sample::mean($x));
         self::assertSame(32.0, Sample::squares($x));
         self::assertEqualsWithDelta(sqrt(32 / 7), Sample::sd($x) ?? 0.0, 1e-12);
-        self::assertSame([2.0, 4.0, 4.5, 5.5, 9.0], array_map(static fn (float $p): ?float => Sample::quantile($x, $p), [0.0, 0.25, 0.5, 0.75, 1.0]));
+        self::assertSame(
+            [2.0, 4.0, 4.5, 5.5, 9.0],
+            array_map(static fn (float $p): ?float => Sample::quantile($x, $p), [0.0, 0.25, 0.5, 0.75, 1.0]),
+        );
         self::assertSame([null, 0.0, null, null], [Sample::mean([]), Sample::squares([]), Sample::sd([1.0]), Sample::quantile([], 0.5)]);
     }
 

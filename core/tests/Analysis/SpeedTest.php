@@ -23,13 +23,17 @@ final class SpeedTest extends TestCase
         self::assertTrue(Speed::isRushing($rushed));
         self::assertFalse(Speed::isRushing(Speed::rushed([], [])));
         self::assertNull(Speed::flag(array_fill(0, 30, 20.0)));
-        self::assertSame('3 of 30 answered in less than 1.8 s, a tenth of the mean time.', Speed::flag([...array_fill(0, 27, 20.0), 1.0, 1.0, 1.0])?->evidence);
+        self::assertSame(
+            '3 of 30 answered in less than 1.8 s, a tenth of the mean time.',
+            Speed::flag([...array_fill(0, 27, 20.0), 1.0, 1.0, 1.0])?->evidence,
+        );
         self::assertNull(Speed::flag([1.0, 20.0]), 'too few to say');
     }
 
     public function testTheMedianTimeHasAnIntervalFromTheOrderOfTheTimes(): void
     {
-        // P(X ≤ 3 | 16, 1/2) = 697/65 536 = 0.0106 and P(X ≤ 4) = 0.0384: the 4th and the 13th of 16 leave out 2.1 %, the next two would leave out 7.7 %.
+        // P(X ≤ 3 | 16, 1/2) = 697/65 536 = 0.0106 and P(X ≤ 4) = 0.0384: the 4th and the 13th of 16 leave out 2.1 %,
+        // the next two would leave out 7.7 %.
         $times = [46.9, 47.2, 49.1, 56.5, 56.8, 59.2, 59.9, 63.2, 63.3, 63.4, 63.7, 64.1, 67.1, 67.7, 73.3, 78.5];
         $median = Speed::median($times);
         self::assertEqualsWithDelta(63.25, $median->value, 1e-12);
@@ -57,7 +61,10 @@ final class SpeedTest extends TestCase
             $covered = 0;
             for ($round = 0; $round < 2000; ++$round) {
                 // Lopsided, as times are; the true median is e^0 = 1.
-                $interval = Intervals::median(array_map(static fn (): float => exp(Curves::normalQuantile($random->getInt(1, 999_999_999) / 1e9)), range(1, $n)));
+                $interval = Intervals::median(array_map(
+                    static fn (): float => exp(Curves::normalQuantile($random->getInt(1, 999_999_999) / 1e9)),
+                    range(1, $n),
+                ));
                 $covered += $interval !== null && $interval[0] <= 1.0 && $interval[1] >= 1.0 ? 1 : 0;
             }
             self::assertGreaterThan(0.94, $covered / 2000, "n = $n");

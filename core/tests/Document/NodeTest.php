@@ -14,7 +14,15 @@ final class NodeTest extends TestCase
 {
     public function testReadsWhatIsThere(): void
     {
-        $node = new Node(['title' => 'Tides', 'shuffle' => true, 'attempts' => 2, 'kind' => 'open', 'points' => '7/2', 'tags' => ['a', 'b'], 'names' => ['x' => 'depth']]);
+        $node = new Node([
+            'title' => 'Tides',
+            'shuffle' => true,
+            'attempts' => 2,
+            'kind' => 'open',
+            'points' => '7/2',
+            'tags' => ['a', 'b'],
+            'names' => ['x' => 'depth'],
+        ]);
 
         self::assertSame('Tides', $node->text('title', 10));
         self::assertTrue($node->bool('shuffle', false));
@@ -142,12 +150,21 @@ final class NodeTest extends TestCase
         self::assertSame('Ebbe–Flöß', $node->text('fits', 9));
         self::assertSame('Ebbe–Flöße', $node->text('long', 9), 'what was typed is kept, to be shown beside the message');
         self::assertSame('', $node->text('broken', 9));
-        self::assertSame(['long' => 'This is 10 characters long; at most 9 are kept.', 'broken' => 'This text is not valid UTF-8.'], self::problems($node));
+        self::assertSame(
+            ['long' => 'This is 10 characters long; at most 9 are kept.', 'broken' => 'This text is not valid UTF-8.'],
+            self::problems($node),
+        );
     }
 
     public function testListsAreBounded(): void
     {
-        $node = new Node(['sections' => [[], [], []], 'tags' => ['a', 'b', 'c'], 'names' => ['a' => 'x', 'b' => 'y'], 'keyed' => ['a' => []], 'mixed' => ['a', 5, 'long']]);
+        $node = new Node([
+            'sections' => [[], [], []],
+            'tags' => ['a', 'b', 'c'],
+            'names' => ['a' => 'x', 'b' => 'y'],
+            'keyed' => ['a' => []],
+            'mixed' => ['a', 5, 'long'],
+        ]);
 
         self::assertCount(2, $node->children('sections', 2));
         self::assertSame([], $node->texts('tags', 2, 5));
@@ -170,7 +187,10 @@ final class NodeTest extends TestCase
             $child = (new Node(['route' => $value]))->child('route');
             $child->text('then', 5);
 
-            self::assertSame(['route' => 'This part is missing or is not an object.', 'route.then' => 'This is required.'], self::problems($child));
+            self::assertSame(
+                ['route' => 'This part is missing or is not an object.', 'route.then' => 'This is required.'],
+                self::problems($child),
+            );
         }
     }
 

@@ -22,10 +22,14 @@ final class AlgebraTest extends TestCase
     public static function pairs(): iterable
     {
         foreach ([
-            ['(x+1)^2', 'x^2 + 2x + 1', true, true], ['(x+1)^2', 'x^2 + 1', false, true], ['2(x+3)', '6 + 2x', true, true], ['x/2', '0.5x', true, true], ['(x^2-1)/(x-1)', 'x+1', true, true],
-            ['1/x + 1/y', '(x+y)/(x y)', true, true], ['x^-1', '1/x', true, true], ['2 pi x', 'pi x * 2', true, true], ['pi', '3.14159265358979', false, true], ['(x+y)^3 - (x-y)^3', '2y(3x²+y²)', true, true],
-            ['sqrt(12)', '2 sqrt(3)', true, false], ['sqrt(x^2)', 'abs(x)', true, false], ['sqrt(x^2)', 'x', false, false], ['sin(x)^2 + cos(x)^2', '1', true, false], ['ln(x^2)', '2 ln(x)', true, false], ['2^x * 2^x', '4^x', true, false],
-            ['y = 2x + 1', 'y - 2x = 1', true, true], ['y = 2x + 1', '2y = 4x + 2', true, true], ['y = 2x + 1', 'y = 2x', false, true], ['y = 1/x', 'x y = 1', true, true], ['x = 3', '3', false, true], ['x = 3', '3 = x', true, true],
+            ['(x+1)^2', 'x^2 + 2x + 1', true, true], ['(x+1)^2', 'x^2 + 1', false, true], ['2(x+3)', '6 + 2x', true, true],
+            ['x/2', '0.5x', true, true], ['(x^2-1)/(x-1)', 'x+1', true, true],
+            ['1/x + 1/y', '(x+y)/(x y)', true, true], ['x^-1', '1/x', true, true], ['2 pi x', 'pi x * 2', true, true],
+            ['pi', '3.14159265358979', false, true], ['(x+y)^3 - (x-y)^3', '2y(3x²+y²)', true, true],
+            ['sqrt(12)', '2 sqrt(3)', true, false], ['sqrt(x^2)', 'abs(x)', true, false], ['sqrt(x^2)', 'x', false, false],
+            ['sin(x)^2 + cos(x)^2', '1', true, false], ['ln(x^2)', '2 ln(x)', true, false], ['2^x * 2^x', '4^x', true, false],
+            ['y = 2x + 1', 'y - 2x = 1', true, true], ['y = 2x + 1', '2y = 4x + 2', true, true], ['y = 2x + 1', 'y = 2x', false, true],
+            ['y = 1/x', 'x y = 1', true, true], ['x = 3', '3', false, true], ['x = 3', '3 = x', true, true],
         ] as $row) {
             yield $row[0].' and '.$row[1] => $row;
         }
@@ -67,12 +71,18 @@ final class AlgebraTest extends TestCase
     public static function shapes(): iterable
     {
         foreach ([
-            [Shape::Expanded, 'x^2 + 2x + 1', true], [Shape::Expanded, '(x+1)^2', false], [Shape::Expanded, 'x(x+2)', false], [Shape::Expanded, '2x + 3x', false], [Shape::Expanded, '-x + 1', true], [Shape::Expanded, '5', true],
-            [Shape::Factorised, '(x+1)(x-1)', true], [Shape::Factorised, '(x+1)^2', true], [Shape::Factorised, 'x^2 - 1', false], [Shape::Factorised, '2x(x^2-1)', false], [Shape::Factorised, '(2x+4)(x+1)', false],
-            [Shape::Factorised, '2(x+2)(x+1)', true], [Shape::Factorised, 'x(x+2)', true], [Shape::Factorised, '(x^2+1)(x+1)', true], [Shape::Factorised, 'x y (x + y)', true], [Shape::Factorised, 'x^2 + x', false],
-            [Shape::SingleFraction, '(x+1)/(x-1)', true], [Shape::SingleFraction, '1/x + 1/y', false], [Shape::SingleFraction, '(1/x)/y', false], [Shape::SingleFraction, '-x/2', true],
-            [Shape::Subject, 'h = v / a', true], [Shape::Subject, 'v/a = h', true], [Shape::Subject, 'v = a h', false], [Shape::Subject, 'h = h^2 + 1', false], [Shape::Subject, 'v/a', false],
-            [Shape::Surd, '2√3', true], [Shape::Surd, '√12', false], [Shape::Surd, '√3/2', true], [Shape::Surd, '1 + 2√5', true], [Shape::Surd, '3.46', false], [Shape::Surd, '6/√3', false],
+            [Shape::Expanded, 'x^2 + 2x + 1', true], [Shape::Expanded, '(x+1)^2', false], [Shape::Expanded, 'x(x+2)', false],
+            [Shape::Expanded, '2x + 3x', false], [Shape::Expanded, '-x + 1', true], [Shape::Expanded, '5', true],
+            [Shape::Factorised, '(x+1)(x-1)', true], [Shape::Factorised, '(x+1)^2', true], [Shape::Factorised, 'x^2 - 1', false],
+            [Shape::Factorised, '2x(x^2-1)', false], [Shape::Factorised, '(2x+4)(x+1)', false],
+            [Shape::Factorised, '2(x+2)(x+1)', true], [Shape::Factorised, 'x(x+2)', true], [Shape::Factorised, '(x^2+1)(x+1)', true],
+            [Shape::Factorised, 'x y (x + y)', true], [Shape::Factorised, 'x^2 + x', false],
+            [Shape::SingleFraction, '(x+1)/(x-1)', true], [Shape::SingleFraction, '1/x + 1/y', false],
+            [Shape::SingleFraction, '(1/x)/y', false], [Shape::SingleFraction, '-x/2', true],
+            [Shape::Subject, 'h = v / a', true], [Shape::Subject, 'v/a = h', true], [Shape::Subject, 'v = a h', false],
+            [Shape::Subject, 'h = h^2 + 1', false], [Shape::Subject, 'v/a', false],
+            [Shape::Surd, '2√3', true], [Shape::Surd, '√12', false], [Shape::Surd, '√3/2', true], [Shape::Surd, '1 + 2√5', true],
+            [Shape::Surd, '3.46', false], [Shape::Surd, '6/√3', false],
         ] as $row) {
             yield $row[0]->value.': '.$row[1] => $row;
         }

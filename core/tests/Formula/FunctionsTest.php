@@ -17,7 +17,14 @@ final class FunctionsTest extends TestCase
 {
     private const VALUES = [
         'abs' => ['abs(0)' => '0', 'abs(-7/2)' => '3.5', 'abs(-2 "m")' => '2 m'],
-        'round' => ['round(0.5)' => '1', 'round(-0.5)' => '0', 'round(1250, -2)' => '1300', 'round(-1250, -2)' => '-1200', 'round(1/3, 4)' => '0.3333', 'round(2.5 "°C")' => '3 °C'],
+        'round' => [
+            'round(0.5)' => '1',
+            'round(-0.5)' => '0',
+            'round(1250, -2)' => '1300',
+            'round(-1250, -2)' => '-1200',
+            'round(1/3, 4)' => '0.3333',
+            'round(2.5 "°C")' => '3 °C',
+        ],
         'floor' => ['floor(2)' => '2', 'floor(-0.1)' => '-1'],
         'ceil' => ['ceil(2)' => '2', 'ceil(-0.9)' => '0'],
         'sqrt' => ['sqrt(0)' => '0', 'sqrt(0.25)' => '0.5', 'sqrt(2) * sqrt(8) = 4' => 'true'],
@@ -41,23 +48,57 @@ final class FunctionsTest extends TestCase
         'count' => ['count([])' => '0', 'count([[1, 2], 3])' => '2'],
         'at' => ['at(["ebb", "flood"], 1)' => 'ebb'],
         'ratios' => ['ratios([6, 9], [2, 3])' => '3, 3', 'ratios([], [])' => ''],
-        'constant' => ['constant(ratios([6, 9, 12], [2, 3, 4]))' => 'true', 'constant([1, 1.5])' => 'false', 'constant([2 "m", 200 "cm"])' => 'true', 'constant([])' => 'true'],
-        'within' => ['within(4.2, 4, 0.2)' => 'true', 'within(4.21, 4, 0.2)' => 'false', 'within(3.8, 4, 0.2)' => 'true', 'within(410 "cm", 4 "m", 10 "cm")' => 'true'],
+        'constant' => [
+            'constant(ratios([6, 9, 12], [2, 3, 4]))' => 'true',
+            'constant([1, 1.5])' => 'false',
+            'constant([2 "m", 200 "cm"])' => 'true',
+            'constant([])' => 'true',
+        ],
+        'within' => [
+            'within(4.2, 4, 0.2)' => 'true',
+            'within(4.21, 4, 0.2)' => 'false',
+            'within(3.8, 4, 0.2)' => 'true',
+            'within(410 "cm", 4 "m", 10 "cm")' => 'true',
+        ],
         'sigfigs' => ['sigfigs("0.050")' => '2', 'sigfigs("1200")' => '2', 'sigfigs("3.00")' => '3', 'sigfigs("ebb")' => '0'],
         'number' => ['number("4,5")' => '4.5', 'number("½")' => '0.5', 'number(90 "min", "h")' => '1.5', 'number(7)' => '7'],
-        'matches' => ['matches("It is a Spring tide", "* spring tide")' => 'true', 'matches("neap tide", "_ tide")' => 'true', 'matches("tide", "_ tide")' => 'false'],
-        'same' => ['same("EBB", "ebb")' => 'true', 'same("Flöß", "Floß")' => 'false', 'same("High  Water", "high water")' => 'true', 'same("ebb", "ebbs")' => 'false'],
-        'distance' => ['distance("ebb", "ebb")' => '0', 'distance("recieve", "receive")' => '1', 'distance("ebb", "eb")' => '1', 'distance("a", "kelpwick harbour")' => '9'],
+        'matches' => [
+            'matches("It is a Spring tide", "* spring tide")' => 'true',
+            'matches("neap tide", "_ tide")' => 'true',
+            'matches("tide", "_ tide")' => 'false',
+        ],
+        'same' => [
+            'same("EBB", "ebb")' => 'true',
+            'same("Flöß", "Floß")' => 'false',
+            'same("High  Water", "high water")' => 'true',
+            'same("ebb", "ebbs")' => 'false',
+        ],
+        'distance' => [
+            'distance("ebb", "ebb")' => '0',
+            'distance("recieve", "receive")' => '1',
+            'distance("ebb", "eb")' => '1',
+            'distance("a", "kelpwick harbour")' => '9',
+        ],
         'length' => ['length("")' => '0', 'length("Flöß")' => '4'],
-        'contains' => ['contains("The Moon pulls", "moon")' => 'true', 'contains("moonlight", "moon")' => 'false', 'contains("moon", "")' => 'false'],
+        'contains' => [
+            'contains("The Moon pulls", "moon")' => 'true',
+            'contains("moonlight", "moon")' => 'false',
+            'contains("moon", "")' => 'false',
+        ],
     ];
 
     private const ERRORS = [
-        'asin(2)' => 'no value', 'log(-1)' => 'no value', 'exp(1000)' => 'no value', 'mod(1, 0)' => 'divides by zero', 'lcm(0, 0)' => 'divides by zero',
-        'mean([])' => 'mean of an empty list has no value', 'min([])' => 'min of an empty list has no value', 'median(["a", "b"])' => 'A number was expected, not a text', 'count(3)' => 'A list was expected, not a number',
-        'at([1, 2], 0)' => 'A whole number from 1 to 1000 was expected', 'at([1, 2], 1.5)' => 'A whole number from 1 to 1000 was expected', 'round(1, 13)' => 'A whole number from -12 to 12 was expected',
-        'ratios([1], [1, 2])' => 'not of the same length', 'ratios([1], [0])' => 'divides by zero', 'number("ebb")' => 'This text is not a number', 'number(2 "m", "kg")' => 'm is not measured in kg', 'number(2 "m", "fog")' => 'unit is not known',
-        'length(3)' => 'A text was expected, not a number', 'sin(2 "m")' => 'takes an angle or a plain number', 'abs("a")' => 'A number was expected, not a text', 'gcd(1, 2, 3)' => 'gcd takes 2 arguments, not 3',
+        'asin(2)' => 'no value', 'log(-1)' => 'no value', 'exp(1000)' => 'no value', 'mod(1, 0)' => 'divides by zero',
+        'lcm(0, 0)' => 'divides by zero',
+        'mean([])' => 'mean of an empty list has no value', 'min([])' => 'min of an empty list has no value',
+        'median(["a", "b"])' => 'A number was expected, not a text', 'count(3)' => 'A list was expected, not a number',
+        'at([1, 2], 0)' => 'A whole number from 1 to 1000 was expected',
+        'at([1, 2], 1.5)' => 'A whole number from 1 to 1000 was expected', 'round(1, 13)' => 'A whole number from -12 to 12 was expected',
+        'ratios([1], [1, 2])' => 'not of the same length', 'ratios([1], [0])' => 'divides by zero',
+        'number("ebb")' => 'This text is not a number', 'number(2 "m", "kg")' => 'm is not measured in kg',
+        'number(2 "m", "fog")' => 'unit is not known',
+        'length(3)' => 'A text was expected, not a number', 'sin(2 "m")' => 'takes an angle or a plain number',
+        'abs("a")' => 'A number was expected, not a text', 'gcd(1, 2, 3)' => 'gcd takes 2 arguments, not 3',
     ];
 
     public function testEveryFunctionHasExamples(): void

@@ -20,12 +20,17 @@ final class NumberTextTest extends TestCase
     {
         $rows = [
             ['7', '7', '', 'integer'], ['-3', '-3', '', 'integer'], ["\u{2212}3.5", '-7/2', '', 'decimal'], ['+4', '4', '', 'integer'],
-            ['.5', '1/2', '', 'decimal'], ['0,5', '1/2', '', 'decimal'], ['1,234.5', '2469/2', '', 'decimal'], ['1,234', '1234', '', 'integer'],
+            ['.5', '1/2', '', 'decimal'], ['0,5', '1/2', '', 'decimal'], ['1,234.5', '2469/2', '', 'decimal'],
+            ['1,234', '1234', '', 'integer'],
             ["1\u{2009}234", '1234', '', 'integer'], ["12\u{00A0}000 m", '12000', 'm', 'integer'], ['7/2', '7/2', '', 'fraction'],
-            ['7⁄2', '7/2', '', 'fraction'], ['2 1/2', '5/2', '', 'mixed'], ['½', '1/2', '', 'fraction'], ['2½', '5/2', '', 'mixed'], ['-2½', '-5/2', '', 'mixed'],
-            ['50 %', '1/2', '', 'percent'], ['12.5%', '1/8', '', 'percent'], ['3.2e-4', '1/3125', '', 'standard'], ['3.2×10^-4', '1/3125', '', 'standard'],
-            ['3.2*10^(2)', '320', '', 'standard'], ['３．５', '7/2', '', 'decimal'], ['3.65 m', '73/20', 'm', 'decimal'], ['3.65m', '73/20', 'm', 'decimal'],
-            ['250°', '250', '°', 'integer'], ['5 m/s', '5', 'm/s', 'integer'], ['4 nautical miles', '4', 'nautical miles', 'integer'], ['5.', '5', '', 'integer'],
+            ['7⁄2', '7/2', '', 'fraction'], ['2 1/2', '5/2', '', 'mixed'], ['½', '1/2', '', 'fraction'], ['2½', '5/2', '', 'mixed'],
+            ['-2½', '-5/2', '', 'mixed'],
+            ['50 %', '1/2', '', 'percent'], ['12.5%', '1/8', '', 'percent'], ['3.2e-4', '1/3125', '', 'standard'],
+            ['3.2×10^-4', '1/3125', '', 'standard'],
+            ['3.2*10^(2)', '320', '', 'standard'], ['３．５', '7/2', '', 'decimal'], ['3.65 m', '73/20', 'm', 'decimal'],
+            ['3.65m', '73/20', 'm', 'decimal'],
+            ['250°', '250', '°', 'integer'], ['5 m/s', '5', 'm/s', 'integer'], ['4 nautical miles', '4', 'nautical miles', 'integer'],
+            ['5.', '5', '', 'integer'],
             ['3.65 m.', '73/20', 'm', 'decimal'], ['045', '45', '', 'integer'],
         ];
         foreach ($rows as $row) {
@@ -47,7 +52,25 @@ final class NumberTextTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function notNumbers(): iterable
     {
-        foreach (['', ' ', 'three', '1,23,4', '12 m 5', '3/0', '1 2/0', '1e999', '--3', '3+4', '1/2/3', '1.2.3', 'e5', '=1', '5 <b>', "\xFF", str_repeat('9', 200)] as $text) {
+        foreach ([
+            '',
+            ' ',
+            'three',
+            '1,23,4',
+            '12 m 5',
+            '3/0',
+            '1 2/0',
+            '1e999',
+            '--3',
+            '3+4',
+            '1/2/3',
+            '1.2.3',
+            'e5',
+            '=1',
+            '5 <b>',
+            "\xFF",
+            str_repeat('9', 200),
+        ] as $text) {
             yield $text === '' ? 'empty' : bin2hex(substr($text, 0, 12)) => [$text];
         }
     }

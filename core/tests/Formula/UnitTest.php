@@ -12,7 +12,15 @@ final class UnitTest extends TestCase
 {
     public function testKnowsWhatStudentsCallAUnit(): void
     {
-        foreach (['m' => 'm', 'Metres' => 'm', 'CM' => 'cm', 'knots' => 'kn', 'deg' => '°', 'km^2' => 'km²', 'Nautical Miles' => 'nmi'] as $written => $symbol) {
+        foreach ([
+            'm' => 'm',
+            'Metres' => 'm',
+            'CM' => 'cm',
+            'knots' => 'kn',
+            'deg' => '°',
+            'km^2' => 'km²',
+            'Nautical Miles' => 'nmi',
+        ] as $written => $symbol) {
             self::assertSame($symbol, Unit::named($written)?->symbol, $written);
         }
         self::assertNull(Unit::named('fathoms of fog'));

@@ -40,7 +40,16 @@ final class FormerTest extends TestCase
     public function testConstraintsAreKeptWhereTheyCanBe(): void
     {
         $students = self::class(self::levels(30, 37));
-        $plan = new Plan(6, Plan::ALIKE, 5, 5, [['s0', 's1'], ['s1', 's2'], ['s0', 's2'], ['s3', 's4']], [['s5', 's6', 's7'], ['s7', 's8']], ['class'], ['s9' => 2, 's10' => 2]);
+        $plan = new Plan(
+            6,
+            Plan::ALIKE,
+            5,
+            5,
+            [['s0', 's1'], ['s1', 's2'], ['s0', 's2'], ['s3', 's4']],
+            [['s5', 's6', 's7'], ['s7', 's8']],
+            ['class'],
+            ['s9' => 2, 's10' => 2],
+        );
         $formed = Former::form($students, $plan);
 
         self::assertSame([], $formed->broken);
@@ -63,11 +72,26 @@ final class FormerTest extends TestCase
         yield 'too many for the groups' => [new Plan(2, least: 1, most: 3), '2 groups of at most 3 hold 6 students; there are 8.'];
         yield 'too few' => [new Plan(3, least: 4), '3 groups of at least 4 need 12 students; there are 8.'];
         yield 'bounds that cross' => [new Plan(2, least: 4, most: 3), 'A group cannot hold at least 4 and at most 3 students.'];
-        yield 'apart and together' => [new Plan(2, apart: [['s1', 's3']], together: [['s1', 's2'], ['s2', 's3']]), 'S1 and S3 are to be apart, but are to be together as well.'];
-        yield 'three apart in two groups' => [new Plan(2, apart: [['s1', 's2'], ['s2', 's3'], ['s1', 's3'], ['s5', 's6']]), 'are all to be apart from each other: that needs 3 groups, and there are 2.'];
-        yield 'a set too large' => [new Plan(4, most: 2, together: [['s0', 's1', 's2']]), 'S0, S1 and S2 are to be together, 3 students; a group holds at most 2.'];
-        yield 'placed against a pair' => [new Plan(2, apart: [['s0', 's1']], fixed: ['s0' => 1, 's1' => 1]), 'S0 and S1 are to be apart, but both are placed in group 2.'];
-        yield 'placed against a set' => [new Plan(2, together: [['s0', 's1']], fixed: ['s0' => 0, 's1' => 1]), 'S0 and S1 are to be together, but are placed in groups 1 and 2.'];
+        yield 'apart and together' => [
+            new Plan(2, apart: [['s1', 's3']], together: [['s1', 's2'], ['s2', 's3']]),
+            'S1 and S3 are to be apart, but are to be together as well.',
+        ];
+        yield 'three apart in two groups' => [
+            new Plan(2, apart: [['s1', 's2'], ['s2', 's3'], ['s1', 's3'], ['s5', 's6']]),
+            'are all to be apart from each other: that needs 3 groups, and there are 2.',
+        ];
+        yield 'a set too large' => [
+            new Plan(4, most: 2, together: [['s0', 's1', 's2']]),
+            'S0, S1 and S2 are to be together, 3 students; a group holds at most 2.',
+        ];
+        yield 'placed against a pair' => [
+            new Plan(2, apart: [['s0', 's1']], fixed: ['s0' => 1, 's1' => 1]),
+            'S0 and S1 are to be apart, but both are placed in group 2.',
+        ];
+        yield 'placed against a set' => [
+            new Plan(2, together: [['s0', 's1']], fixed: ['s0' => 0, 's1' => 1]),
+            'S0 and S1 are to be together, but are placed in groups 1 and 2.',
+        ];
     }
 
     #[DataProvider('clashes')]
@@ -84,23 +108,40 @@ final class FormerTest extends TestCase
     {
         $students = [];
         foreach (['even', 'even', 'even', 'sub', 'sub', 'sub', 'none', 'none', 'none'] as $i => $idea) {
-            $students[] = new Student("s$i", 0.5, ['even' => Evidence::of($idea === 'even' ? 3 : 0, 3), 'sub' => Evidence::of($idea === 'sub' ? 3 : 0, 3)]);
+            $students[] = new Student(
+                "s$i",
+                0.5,
+                ['even' => Evidence::of($idea === 'even' ? 3 : 0, 3), 'sub' => Evidence::of($idea === 'sub' ? 3 : 0, 3)],
+            );
         }
-        $formed = Former::form($students, new Plan(3, Plan::MISCONCEPTION, 3, 3), ['even' => 'Falls evenly', 'sub' => 'Forgets to subtract']);
+        $formed = Former::form(
+            $students,
+            new Plan(3, Plan::MISCONCEPTION, 3, 3),
+            ['even' => 'Falls evenly', 'sub' => 'Forgets to subtract'],
+        );
         $byName = array_combine(array_map(static fn (Group $g): string => $g->name, $formed->groups), self::members($formed));
 
         self::assertSame(['s0', 's1', 's2'], $byName['Falls evenly']);
         self::assertSame(['s3', 's4', 's5'], $byName['Forgets to subtract']);
         self::assertEqualsWithDelta((float) $formed->bound, $formed->value, 1e-9);
-        self::assertContains('Showed this idea 3 of 3 times.', $formed->groups[(int) array_search('Falls evenly', array_keys($byName), true)]->members);
+        self::assertContains(
+            'Showed this idea 3 of 3 times.',
+            $formed->groups[(int) array_search('Falls evenly', array_keys($byName), true)]->members,
+        );
     }
 
     public function testByNextStepCountsThoseWhoseStepItIs(): void
     {
-        $students = array_map(static fn (int $i): Student => new Student("s$i", 0.5, [], '', [], $i < 4 ? 'scale' : 'bearings'), range(0, 7));
+        $students = array_map(
+            static fn (int $i): Student => new Student("s$i", 0.5, [], '', [], $i < 4 ? 'scale' : 'bearings'),
+            range(0, 7),
+        );
         $formed = Former::form($students, new Plan(2, Plan::NEXT, 4, 4), ['scale' => 'Chart scale', 'bearings' => 'Compass bearings']);
         self::assertEqualsWithDelta(8.0, $formed->value, 1e-12);
-        self::assertEqualsCanonicalizing(['Chart scale', 'Compass bearings'], array_map(static fn (Group $g): string => $g->name, $formed->groups));
+        self::assertEqualsCanonicalizing(
+            ['Chart scale', 'Compass bearings'],
+            array_map(static fn (Group $g): string => $g->name, $formed->groups),
+        );
         self::assertContains('Next step: Chart scale.', [...$formed->groups[0]->members, ...$formed->groups[1]->members]);
     }
 
@@ -123,7 +164,18 @@ final class FormerTest extends TestCase
 
     public function testAPlanIsReadAndItsFaultsAreNamed(): void
     {
-        $plan = Plan::read(new Node(['size' => 4, 'aim' => 'mixed', 'apart' => [['a', 'b']], 'together' => [['c', 'd', 'e']], 'spread' => ['class'], 'fixed' => ['a' => 2], 'seed' => 'x']), 14);
+        $plan = Plan::read(
+            new Node([
+                'size' => 4,
+                'aim' => 'mixed',
+                'apart' => [['a', 'b']],
+                'together' => [['c', 'd', 'e']],
+                'spread' => ['class'],
+                'fixed' => ['a' => 2],
+                'seed' => 'x',
+            ]),
+            14,
+        );
         self::assertSame([4, 3, 4, ['a' => 1]], [$plan->groups, $plan->least, $plan->most, $plan->fixed]);
         $node = new Node(['groups' => 0, 'aim' => 'best', 'apart' => [['a', 'a'], ['a']], 'colour' => 'red']);
         Plan::read($node, 14);
@@ -131,7 +183,10 @@ final class FormerTest extends TestCase
             $node->finish();
             self::fail('It was taken.');
         } catch (DocumentInvalid $e) {
-            self::assertSame(['groups', 'apart.0', 'apart.1', 'aim', 'colour'], array_map(static fn (Problem $p): string => $p->path, $e->problems));
+            self::assertSame(
+                ['groups', 'apart.0', 'apart.1', 'aim', 'colour'],
+                array_map(static fn (Problem $p): string => $p->path, $e->problems),
+            );
         }
     }
 
@@ -153,7 +208,11 @@ final class FormerTest extends TestCase
      */
     private static function class(array $levels): array
     {
-        return array_map(static fn (float $level, int $i): Student => new Student("s$i", $level, [], "S$i", ['class' => $i % 2 === 0 ? 'A' : 'B']), $levels, array_keys($levels));
+        return array_map(
+            static fn (float $level, int $i): Student => new Student("s$i", $level, [], "S$i", ['class' => $i % 2 === 0 ? 'A' : 'B']),
+            $levels,
+            array_keys($levels),
+        );
     }
 
     /** @return list<list<string>> */

@@ -17,7 +17,10 @@ final class RegroupTest extends TestCase
 
     public function testByRungEachStudentIsInOneGroupWithAReason(): void
     {
-        $groups = Regroup::byRung([new Student('a', 0.9), new Student('b', 0.2), new Student('c', 0.5), new Student('d', 0.1)], new Rungs());
+        $groups = Regroup::byRung(
+            [new Student('a', 0.9), new Student('b', 0.2), new Student('c', 0.5), new Student('d', 0.1)],
+            new Rungs(),
+        );
 
         self::assertSame(['Footing', 'Climbing', 'Clear'], array_map(static fn (Group $g): string => $g->name, $groups));
         self::assertSame(['b', 'd'], array_keys($groups[0]->members));

@@ -45,7 +45,10 @@ final class FoldingTest extends TestCase
 
     public function testDistanceIsSymmetricAndZeroOnlyForEquals(): void
     {
-        $word = Generators::map(static fn (array $letters): string => implode('', array_map(static fn (mixed $l): string => is_string($l) ? $l : '', $letters)), Generators::seq(Generators::elements('a', 'b', 'é')));
+        $word = Generators::map(
+            static fn (array $letters): string => implode('', array_map(static fn (mixed $l): string => is_string($l) ? $l : '', $letters)),
+            Generators::seq(Generators::elements('a', 'b', 'é')),
+        );
         $this->forAll($word, $word)->then(static function (string $a, string $b): void {
             self::assertSame(EditDistance::upTo($a, $b, 4), EditDistance::upTo($b, $a, 4));
             self::assertSame($a === $b, EditDistance::upTo($a, $b, 4) === 0);

@@ -25,7 +25,10 @@ final class ItemReaderTest extends TestCase
         yield 'a prompt too long' => [['prompt' => str_repeat('x', 20_001)], 'prompt'];
         yield 'no rule' => [['rule' => null], 'rule'];
         yield 'options that are text' => [['rule' => ['options' => 'a, b']], 'rule.options'];
-        yield 'two options with one id' => [['rule' => ['options' => [['id' => 'a', 'text' => ''], ['id' => 'a', 'text' => '']]]], 'rule.options.1.id'];
+        yield 'two options with one id' => [
+            ['rule' => ['options' => [['id' => 'a', 'text' => ''], ['id' => 'a', 'text' => '']]]],
+            'rule.options.1.id',
+        ];
         yield 'a rule of another type' => [['rule' => ['forms' => []]], 'rule.forms'];
     }
 
@@ -44,20 +47,45 @@ final class ItemReaderTest extends TestCase
     public function testFindsEveryFaultInOnePass(): void
     {
         try {
-            ItemReader::read(['version' => 1, 'type' => 'number', 'prompt' => 1, 'points' => 'x', 'rule' => ['targets' => [['value' => 'y']], 'unit' => 'stone']]);
+            ItemReader::read([
+                'version' => 1,
+                'type' => 'number',
+                'prompt' => 1,
+                'points' => 'x',
+                'rule' => ['targets' => [['value' => 'y']], 'unit' => 'stone'],
+            ]);
             self::fail('It was read.');
         } catch (DocumentInvalid $e) {
-            self::assertSame(['prompt', 'points', 'rule.targets.0.value', 'rule.unit'], self::sorted($e, ['prompt', 'points', 'rule.targets.0.value', 'rule.unit']));
+            self::assertSame(
+                ['prompt', 'points', 'rule.targets.0.value', 'rule.unit'],
+                self::sorted($e, ['prompt', 'points', 'rule.targets.0.value', 'rule.unit']),
+            );
         }
     }
 
     public function testDefectsTellWhatBlocksPublishing(): void
     {
-        $blocking = static fn (array $item): array => array_values(array_map(static fn (Defect $d): string => $d->message, array_filter(ItemReader::read($item)->defects(), static fn (Defect $d): bool => $d->blocks)));
+        $blocking = static fn (array $item): array => array_values(array_map(
+            static fn (Defect $d): string => $d->message,
+            array_filter(ItemReader::read($item)->defects(), static fn (Defect $d): bool => $d->blocks),
+        ));
         $item = Rules::item('one')->toArray();
         self::assertSame([], $blocking($item));
-        self::assertSame(['No option is the key.', 'The prompt is empty.', 'The question is worth zero points.'], $blocking(['prompt' => '<p> </p>', 'points' => '0', 'rule' => ['options' => [['id' => 'a', 'text' => 'x'], ['id' => 'b', 'text' => 'y']]]] + $item));
-        self::assertSame(['Options A and B say the same.'], $blocking(['rule' => ['options' => [['id' => 'a', 'text' => '<p>3.8 m</p>', 'key' => true], ['id' => 'b', 'text' => '3.8  M']]]] + $item));
+        self::assertSame(
+            ['No option is the key.', 'The prompt is empty.', 'The question is worth zero points.'],
+            $blocking([
+                'prompt' => '<p> </p>',
+                'points' => '0',
+                'rule' => ['options' => [['id' => 'a', 'text' => 'x'], ['id' => 'b', 'text' => 'y']]],
+            ] + $item),
+        );
+        self::assertSame(
+            ['Options A and B say the same.'],
+            $blocking(['rule' => ['options' => [
+                ['id' => 'a', 'text' => '<p>3.8 m</p>', 'key' => true],
+                ['id' => 'b', 'text' => '3.8  M'],
+            ]]] + $item),
+        );
     }
 
     /**

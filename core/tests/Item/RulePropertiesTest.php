@@ -50,10 +50,24 @@ final class RulePropertiesTest extends TestCase
 
     public function testHostileTextsAreDecided(): void
     {
-        $hostile = [str_repeat('a ', 10_000), str_repeat('* ', 5000), str_repeat("\u{202E}x\u{200D}", 5000), str_repeat('9', 20_000), '9^9^9^9', str_repeat('(x+1)', 4000), str_repeat('sun moon ', 2000), "\xFF\xFE", str_repeat("a\u{0301}", 9000), '='.str_repeat('1+', 9000)];
+        $hostile = [
+            str_repeat('a ', 10_000),
+            str_repeat('* ', 5000),
+            str_repeat("\u{202E}x\u{200D}", 5000),
+            str_repeat('9', 20_000),
+            '9^9^9^9',
+            str_repeat('(x+1)', 4000),
+            str_repeat('sun moon ', 2000),
+            "\xFF\xFE",
+            str_repeat("a\u{0301}", 9000),
+            '='.str_repeat('1+', 9000),
+        ];
         foreach ($hostile as $text) {
             foreach (['depth', 'why', 'bank', 'square', 'expand', 'checked', 'one-blank', 'log'] as $rule) {
-                self::assertContains(Rules::item($rule)->check(Response::ofText($text))->verdict->value, ['wrong', 'none', 'part', 'right']);
+                self::assertContains(
+                    Rules::item($rule)->check(Response::ofText($text))->verdict->value,
+                    ['wrong', 'none', 'part', 'right'],
+                );
             }
         }
         $this->expectException(DocumentInvalid::class);
@@ -62,11 +76,31 @@ final class RulePropertiesTest extends TestCase
 
     public function testBlanksStandForWords(): void
     {
-        $fits = static fn (string $pattern, string $text): bool => WordPattern::of($pattern, new Folding())->fits((new Folding())->fold($text));
-        foreach ([['*', ''], ['*', 'any words'], ['_', 'one'], ['a * b', 'a b'], ['a * b', 'a x y b'], ['* a * a *', 'a a'], ['a _ _', 'a b c'], ['* b', 'b a b'], ['* b', 'b b b'], ['a * * b', 'a b']] as [$pattern, $text]) {
+        $fits = static fn (string $pattern, string $text): bool => WordPattern::of($pattern,
+            new Folding())->fits((new Folding())->fold($text));
+        foreach ([
+            ['*', ''],
+            ['*', 'any words'],
+            ['_', 'one'],
+            ['a * b', 'a b'],
+            ['a * b', 'a x y b'],
+            ['* a * a *', 'a a'],
+            ['a _ _', 'a b c'],
+            ['* b', 'b a b'],
+            ['* b', 'b b b'],
+            ['a * * b', 'a b'],
+        ] as [$pattern, $text]) {
             self::assertTrue($fits($pattern, $text), "$pattern ~ $text");
         }
-        foreach ([['_', ''], ['_', 'two words'], ['a * b', 'a x y'], ['a', 'a a'], ['* a * a *', 'a b'], ['a _', 'a'], ['', 'a']] as [$pattern, $text]) {
+        foreach ([
+            ['_', ''],
+            ['_', 'two words'],
+            ['a * b', 'a x y'],
+            ['a', 'a a'],
+            ['* a * a *', 'a b'],
+            ['a _', 'a'],
+            ['', 'a'],
+        ] as [$pattern, $text]) {
             self::assertFalse($fits($pattern, $text), "$pattern ~ $text");
         }
     }
@@ -81,8 +115,21 @@ final class RulePropertiesTest extends TestCase
 
     public function testADocumentThatSaysMoreThanWeKnowIsRefused(): void
     {
-        foreach (['spot' => ['regions' => [['id' => 'a', 'corners' => [[0, 0], [1, 1]]]]], 'match' => ['things' => [['id' => 'a']], 'places' => [], 'key' => [['a', 'z']]], 'expression' => ['lines' => [['expression' => 'x +']], 'names' => ['x']],
-            'gaps' => ['gaps' => [['id' => 'g', 'type' => 'spot', 'rule' => []]]], 'order' => ['things' => [['id' => 'A']]], 'plot' => ['targets' => [['kind' => 'point', 'x' => 1]]], 'table' => ['rows' => 0, 'columns' => 1], 'number' => ['targets' => [['value' => '1', 'kind' => 'figures', 'tolerance' => 0]]], 'floor' => ['more' => 1]] as $type => $rule) {
+        foreach (['spot' => ['regions' => [['id' => 'a', 'corners' => [[0, 0], [1, 1]]]]], 'match' => [
+            'things' => [['id' => 'a']],
+            'places' => [],
+            'key' => [['a', 'z']],
+        ], 'expression' => ['lines' => [['expression' => 'x +']], 'names' => ['x']],
+            'gaps' => ['gaps' => [[
+                'id' => 'g',
+                'type' => 'spot',
+                'rule' => [],
+            ]]], 'order' => ['things' => [['id' => 'A']]], 'plot' => ['targets' => [['kind' => 'point',
+                'x' => 1]]], 'table' => ['rows' => 0, 'columns' => 1], 'number' => ['targets' => [[
+                    'value' => '1',
+                    'kind' => 'figures',
+                    'tolerance' => 0,
+                ]]], 'floor' => ['more' => 1]] as $type => $rule) {
             try {
                 ItemReader::read(['version' => 1, 'type' => $type, 'prompt' => '', 'points' => '1', 'rule' => $rule]);
                 self::fail("$type was read.");
@@ -94,7 +141,14 @@ final class RulePropertiesTest extends TestCase
 
     public function testAKeyThatIsMissingBlocksPublishing(): void
     {
-        $rules = ['spot' => ['regions' => []], 'match' => ['things' => [['id' => 'a']], 'places' => [['id' => 'b']], 'key' => []], 'expression' => ['lines' => [], 'names' => []], 'gaps' => ['gaps' => []], 'order' => ['things' => [['id' => 'a']]], 'plot' => ['targets' => []]];
+        $rules = [
+            'spot' => ['regions' => []],
+            'match' => ['things' => [['id' => 'a']], 'places' => [['id' => 'b']], 'key' => []],
+            'expression' => ['lines' => [], 'names' => []],
+            'gaps' => ['gaps' => []],
+            'order' => ['things' => [['id' => 'a']]],
+            'plot' => ['targets' => []],
+        ];
         foreach ($rules as $type => $rule) {
             $item = ItemReader::read(['version' => 1, 'type' => $type, 'prompt' => '<p>x</p>', 'points' => '1', 'rule' => $rule]);
             self::assertNotSame([], array_filter($item->defects(), static fn ($d): bool => $d->blocks), $type);

@@ -95,6 +95,9 @@ final class RulesTableTest extends TestCase
             return Response::fromArray(is_array($json) ? $json : []);
         }
 
-        return preg_match('/^\[(.*)\]$/', $text, $m) === 1 ? Response::ofOptions(...array_filter(explode(',', $m[1]), static fn (string $o): bool => $o !== '')) : Response::ofText($text);
+        return preg_match('/^\[(.*)\]$/', $text, $m) === 1 ? Response::ofOptions(...array_filter(
+            explode(',', $m[1]),
+            static fn (string $o): bool => $o !== '',
+        )) : Response::ofText($text);
     }
 }

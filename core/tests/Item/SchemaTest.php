@@ -35,7 +35,14 @@ final class SchemaTest extends TestCase
     public function testWhatTheReaderRefusesTheSchemaRefuses(): void
     {
         $good = Rules::item('depth')->toArray();
-        foreach ([['version' => 2], ['type' => 'riddle'], ['more' => 1], ['rule' => ['targets' => [['value' => '1', 'kind' => 'nearly']]]], ['rule' => ['options' => []]], ['checks' => [['feedback' => 'no condition']]]] as $bad) {
+        foreach ([
+            ['version' => 2],
+            ['type' => 'riddle'],
+            ['more' => 1],
+            ['rule' => ['targets' => [['value' => '1', 'kind' => 'nearly']]]],
+            ['rule' => ['options' => []]],
+            ['checks' => [['feedback' => 'no condition']]],
+        ] as $bad) {
             self::assertNotSame([], self::faults($bad + $good));
         }
     }

@@ -21,12 +21,21 @@ final class VariablesTest extends TestCase
     public function testTheSameSeedGivesTheSameNumbersEverywhere(): void
     {
         $template = ItemTemplate::read(self::twelfths());
-        $written = static fn (?array $values): array => array_map(strval(...), array_filter($values ?? [], static fn (mixed $v): bool => $v instanceof BigRational));
+        $written = static fn (?array $values): array => array_map(
+            strval(...),
+            array_filter($values ?? [], static fn (mixed $v): bool => $v instanceof BigRational),
+        );
 
         // Fixed figures: a change of the drawing would change what students have been given.
-        self::assertSame(['h' => '5', 'l' => '0.8', 't' => '4', 'fallen' => '9', 'range' => '4.2'], self::decimals($written($template->draw('student 1'))));
+        self::assertSame(
+            ['h' => '5', 'l' => '0.8', 't' => '4', 'fallen' => '9', 'range' => '4.2'],
+            self::decimals($written($template->draw('student 1'))),
+        );
         self::assertSame($written($template->draw('student 1')), $written(ItemTemplate::read(self::twelfths())->draw('student 1')));
-        self::assertGreaterThan(5, count(array_unique(array_map(static fn (int $i): string => implode(' ', $written($template->draw("s$i"))), range(1, 30)))));
+        self::assertGreaterThan(
+            5,
+            count(array_unique(array_map(static fn (int $i): string => implode(' ', $written($template->draw("s$i"))), range(1, 30)))),
+        );
     }
 
     public function testDistractorsComputeThemselvesAndCarryTheirIdea(): void
@@ -60,11 +69,20 @@ final class VariablesTest extends TestCase
         self::assertTrue($report['exhaustive']);
         self::assertGreaterThan(0, $report['good']);
         // After three hours half of the range has fallen, even by the wrong idea.
-        $third = array_values(array_filter($report['faults'], static fn (array $f): bool => $f['message'] === 'values 1 and 2 lie within tolerance of each other'));
+        $third = array_values(array_filter(
+            $report['faults'],
+            static fn (array $f): bool => $f['message'] === 'values 1 and 2 lie within tolerance of each other',
+        ));
         self::assertCount(1, $third);
         self::assertSame('3', $third[0]['example']['t']);
 
-        $same = ['rule' => ['options' => [['id' => 'a', 'text' => '<p>{2h}</p>', 'key' => true], ['id' => 'b', 'text' => '<p>{h + 4}</p>']]], 'type' => 'choice', 'constraints' => [], 'prompt' => '<p>{h}</p>', 'variables' => [['name' => 'h', 'from' => '3', 'to' => '5']]];
+        $same = [
+            'rule' => ['options' => [['id' => 'a', 'text' => '<p>{2h}</p>', 'key' => true], ['id' => 'b', 'text' => '<p>{h + 4}</p>']]],
+            'type' => 'choice',
+            'constraints' => [],
+            'prompt' => '<p>{h}</p>',
+            'variables' => [['name' => 'h', 'from' => '3', 'to' => '5']],
+        ];
         $report = (new Distinctness(ItemTemplate::read($same + self::twelfths())))->report();
         self::assertSame([3, 2], [$report['draws'], $report['good']]);
         self::assertSame('options A and B say the same', $report['faults'][0]['message']);
@@ -73,12 +91,23 @@ final class VariablesTest extends TestCase
 
     public function testUglyValuesAndDivisionsByZeroAreFound(): void
     {
-        $rule = ['rule' => ['targets' => [['value' => '= a / b']]], 'type' => 'number', 'prompt' => '<p>{a} by {b}?</p>', 'decimals' => 1, 'constraints' => [], 'variables' => [['name' => 'a', 'choices' => ['6']], ['name' => 'b', 'from' => '0', 'to' => '7']], 'checks' => []];
+        $rule = [
+            'rule' => ['targets' => [['value' => '= a / b']]],
+            'type' => 'number',
+            'prompt' => '<p>{a} by {b}?</p>',
+            'decimals' => 1,
+            'constraints' => [],
+            'variables' => [['name' => 'a', 'choices' => ['6']], ['name' => 'b', 'from' => '0', 'to' => '7']],
+            'checks' => [],
+        ];
         $template = ItemTemplate::read($rule + self::twelfths());
         $report = (new Distinctness($template))->report();
 
         self::assertSame([8, 6], [$report['draws'], $report['draws'] - 2]);
-        self::assertSame(['This divides by zero', '“a / b” has more than 1 decimals'], self::sorted(array_column($report['faults'], 'message')));
+        self::assertSame(
+            ['This divides by zero', '“a / b” has more than 1 decimals'],
+            self::sorted(array_column($report['faults'], 'message')),
+        );
         self::assertSame(6, $report['good'], 'b = 0 divides by zero, b = 7 is ugly; 1, 2, 3, 4, 5 and 6 are fine');
         for ($i = 0; $i < 40; ++$i) {
             self::assertNotContains((string) ($template->draw("s$i")['b'] ?? ''), ['', '0', '7']);
@@ -89,12 +118,22 @@ final class VariablesTest extends TestCase
     {
         $never = ['variables' => [['name' => 'h', 'choices' => ['1', '2']]], 'constraints' => ['h > 5']];
         try {
-            ItemTemplate::read($never + ['prompt' => '<p>{h}</p>', 'rule' => ['targets' => [['value' => '= h']]], 'checks' => []] + self::twelfths());
+            ItemTemplate::read($never + [
+                'prompt' => '<p>{h}</p>',
+                'rule' => ['targets' => [['value' => '= h']]],
+                'checks' => [],
+            ] + self::twelfths());
             self::fail('It was read.');
         } catch (DocumentInvalid $e) {
             self::assertStringContainsString('No combination', $e->problems[0]->message);
         }
-        $clash = ['variables' => [['name' => 'h', 'choices' => ['2']]], 'constraints' => [], 'prompt' => '<p>{h}</p>', 'rule' => ['targets' => [['value' => '= h'], ['value' => '= h^2 / 2', 'credit' => '0']]], 'checks' => []];
+        $clash = [
+            'variables' => [['name' => 'h', 'choices' => ['2']]],
+            'constraints' => [],
+            'prompt' => '<p>{h}</p>',
+            'rule' => ['targets' => [['value' => '= h'], ['value' => '= h^2 / 2', 'credit' => '0']]],
+            'checks' => [],
+        ];
         $template = ItemTemplate::read($clash + self::twelfths());
         self::assertNull($template->draw('any'));
         self::assertTrue((new Distinctness($template))->defects()[0]->blocks);
@@ -103,7 +142,13 @@ final class VariablesTest extends TestCase
     public function testALargeDomainIsSampledAndSaysSo(): void
     {
         $wide = array_map(static fn (string $name): array => ['name' => $name, 'from' => '1', 'to' => '60'], ['a', 'b', 'c']);
-        $report = (new Distinctness(ItemTemplate::read(['variables' => $wide, 'constraints' => [], 'prompt' => '<p>{a} {b} {c}</p>', 'rule' => ['targets' => [['value' => '= a + b + c']]], 'checks' => []] + self::twelfths())))->report();
+        $report = (new Distinctness(ItemTemplate::read([
+            'variables' => $wide,
+            'constraints' => [],
+            'prompt' => '<p>{a} {b} {c}</p>',
+            'rule' => ['targets' => [['value' => '= a + b + c']]],
+            'checks' => [],
+        ] + self::twelfths())))->report();
 
         self::assertFalse($report['exhaustive']);
         self::assertSame(10_000, $report['draws']);
@@ -112,7 +157,14 @@ final class VariablesTest extends TestCase
     public function testWhatIsWrongWithAVariableIsSaidAtItsPlace(): void
     {
         try {
-            ItemTemplate::read(['variables' => [['name' => 'H', 'from' => '1', 'to' => '2'], ['name' => 'x', 'is' => 'y + 1'], ['name' => 'z', 'from' => '5', 'to' => '1']], 'constraints' => ['q > 1']] + self::twelfths());
+            ItemTemplate::read([
+                'variables' => [
+                    ['name' => 'H', 'from' => '1', 'to' => '2'],
+                    ['name' => 'x', 'is' => 'y + 1'],
+                    ['name' => 'z', 'from' => '5', 'to' => '1'],
+                ],
+                'constraints' => ['q > 1'],
+            ] + self::twelfths());
             self::fail('It was read.');
         } catch (DocumentInvalid $e) {
             self::assertSame(['variables.0.name', 'variables.1.is', 'variables.2.to', 'constraints.0'], array_column($e->problems, 'path'));
@@ -125,7 +177,13 @@ final class VariablesTest extends TestCase
         return [
             'version' => 1, 'type' => 'number', 'title' => 'Rule of twelfths', 'points' => '2', 'decimals' => 2,
             'prompt' => '<p>High water {h} m, low water {l} m. How deep is it {t} hours after high water?</p>',
-            'variables' => [['name' => 'h', 'from' => '3.8', 'to' => '5', 'step' => '0.6'], ['name' => 'l', 'choices' => ['0.2', '0.8', '1.4']], ['name' => 't', 'choices' => ['1', '2', '3', '4', '5']], ['name' => 'fallen', 'is' => 'at([1, 3, 6, 9, 11], t)'], ['name' => 'range', 'is' => 'h - l']],
+            'variables' => [
+                ['name' => 'h', 'from' => '3.8', 'to' => '5', 'step' => '0.6'],
+                ['name' => 'l', 'choices' => ['0.2', '0.8', '1.4']],
+                ['name' => 't', 'choices' => ['1', '2', '3', '4', '5']],
+                ['name' => 'fallen', 'is' => 'at([1, 3, 6, 9, 11], t)'],
+                ['name' => 'range', 'is' => 'h - l'],
+            ],
             'constraints' => ['range >= 3'],
             'rule' => ['unit' => 'm', 'unitUse' => 'optional', 'targets' => [
                 ['value' => '= h - range * fallen / 12'],
@@ -160,9 +218,25 @@ final class VariablesTest extends TestCase
 
     public function testWorkingOutDrawsIsBoundedWhateverIsWritten(): void
     {
-        $variables = array_map(static fn (string $name): array => ['name' => $name, 'from' => '1', 'to' => '9', 'step' => '1'], range('a', 't'));
+        $variables = array_map(
+            static fn (string $name): array => ['name' => $name, 'from' => '1', 'to' => '9', 'step' => '1'],
+            range('a', 't'),
+        );
         $long = implode('+', array_fill(0, 12, '(a^9*b^9*c^9/(d^9+e^9))'));
-        $question = ['version' => 1, 'type' => 'number', 'title' => 'Long', 'prompt' => '<p>'.str_repeat('{'.$long.'}', 40).'</p>', 'points' => '1', 'skill' => null, 'hint' => '', 'explanation' => '', 'variables' => $variables, 'constraints' => ['a > b'], 'decimals' => 2, 'rule' => ['targets' => [['value' => '= a/7', 'credit' => '1']]]];
+        $question = [
+            'version' => 1,
+            'type' => 'number',
+            'title' => 'Long',
+            'prompt' => '<p>'.str_repeat('{'.$long.'}', 40).'</p>',
+            'points' => '1',
+            'skill' => null,
+            'hint' => '',
+            'explanation' => '',
+            'variables' => $variables,
+            'constraints' => ['a > b'],
+            'decimals' => 2,
+            'rule' => ['targets' => [['value' => '= a/7', 'credit' => '1']]],
+        ];
         $template = ItemTemplate::read($question);
 
         self::assertNull($template->draw('seed'), 'no draw is fit, and looking for one ends');

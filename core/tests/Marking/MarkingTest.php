@@ -24,7 +24,11 @@ final class MarkingTest extends TestCase
 {
     public function testMarksAreRoundedOnceHalfUpToTheStep(): void
     {
-        $marks = static fn (string $credit, string $points, string $step): string => (string) Marks::of(BigRational::of($credit), BigRational::of($points), BigRational::of($step));
+        $marks = static fn (string $credit, string $points, string $step): string => (string) Marks::of(
+            BigRational::of($credit),
+            BigRational::of($points),
+            BigRational::of($step),
+        );
         self::assertSame('1', $marks('1/3', '2', '1'));
         self::assertSame('1/2', $marks('1/3', '2', '1/2'));
         self::assertSame('7/10', $marks('1/3', '2', '0.1'));
@@ -36,7 +40,12 @@ final class MarkingTest extends TestCase
     {
         $old = new TextRule([new Form('Lamrock', BigRational::one())]);
         $new = $old->accepting(new Form('Lamrock Bank', BigRational::of('1/2'), 'One word is enough.'));
-        $given = [new Given('1', Response::ofText('lamrock  BANK')), new Given('2', Response::ofText('Lamrock')), new Given('3', Response::ofText('Lamrock bank'), true), new Given('4', Response::ofText('reef'))];
+        $given = [
+            new Given('1', Response::ofText('lamrock  BANK')),
+            new Given('2', Response::ofText('Lamrock')),
+            new Given('3', Response::ofText('Lamrock bank'), true),
+            new Given('4', Response::ofText('reef')),
+        ];
 
         $changes = Remark::changes($given, self::under($old), self::under($new));
         self::assertSame([true, false, true, false], array_map(static fn (Change $c): bool => $c->altersCredit(), $changes));
@@ -59,7 +68,11 @@ final class MarkingTest extends TestCase
     public function testAnUnchangedRuleChangesNothing(): void
     {
         foreach (Rules::table() as $rule) {
-            foreach (Remark::changes([new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))], self::under($rule), self::under($rule)) as $change) {
+            foreach (Remark::changes(
+                [new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))],
+                self::under($rule),
+                self::under($rule),
+            ) as $change) {
                 self::assertFalse($change->altersAnything());
             }
         }

@@ -13,7 +13,15 @@ final class BradleyTerryTest extends TestCase
     public function testAPublishedPreferenceTable(): void
     {
         $teams = ['Milwaukee', 'Detroit', 'Toronto', 'New York', 'Boston', 'Cleveland', 'Baltimore'];
-        $wins = [[0, 7, 9, 7, 7, 9, 11], [6, 0, 7, 5, 11, 9, 9], [4, 6, 0, 7, 7, 8, 12], [6, 8, 6, 0, 6, 7, 10], [6, 2, 6, 7, 0, 7, 12], [4, 4, 5, 6, 6, 0, 6], [2, 4, 1, 3, 1, 7, 0]];
+        $wins = [
+            [0, 7, 9, 7, 7, 9, 11],
+            [6, 0, 7, 5, 11, 9, 9],
+            [4, 6, 0, 7, 7, 8, 12],
+            [6, 8, 6, 0, 6, 7, 10],
+            [6, 2, 6, 7, 0, 7, 12],
+            [4, 4, 5, 6, 6, 0, 6],
+            [2, 4, 1, 3, 1, 7, 0],
+        ];
         $results = [];
         foreach ($wins as $i => $row) {
             foreach ($row as $j => $count) {
@@ -23,7 +31,14 @@ final class BradleyTerryTest extends TestCase
         $fit = BradleyTerry::of($results);
 
         self::assertNull($fit->note);
-        foreach (['Milwaukee' => 1.58, 'Detroit' => 1.44, 'Toronto' => 1.29, 'New York' => 1.25, 'Boston' => 1.11, 'Cleveland' => 0.68] as $team => $ability) {
+        foreach ([
+            'Milwaukee' => 1.58,
+            'Detroit' => 1.44,
+            'Toronto' => 1.29,
+            'New York' => 1.25,
+            'Boston' => 1.11,
+            'Cleveland' => 0.68,
+        ] as $team => $ability) {
             self::assertEqualsWithDelta($ability, $fit->objects[$team]['ability'] - $fit->objects['Baltimore']['ability'], 0.005, $team);
         }
         self::assertEqualsWithDelta(0.0, array_sum(array_column($fit->objects, 'ability')), 1e-9);
@@ -52,7 +67,10 @@ final class BradleyTerryTest extends TestCase
     public function testKnownAbilitiesAreRecoveredWithinTheirErrors(): void
     {
         $random = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(5));
-        $true = array_combine(array_map(static fn (int $i): string => "o$i", range(0, 19)), array_map(static fn (int $i): float => ($i - 9.5) / 6, range(0, 19)));
+        $true = array_combine(
+            array_map(static fn (int $i): string => "o$i", range(0, 19)),
+            array_map(static fn (int $i): float => ($i - 9.5) / 6, range(0, 19)),
+        );
         $results = [];
         for ($n = 0; $n < 2500; ++$n) {
             [$a, $b] = $random->pickArrayKeys($true, 2);
@@ -60,7 +78,11 @@ final class BradleyTerryTest extends TestCase
             $results[] = $wins ? [(string) $a, (string) $b] : [(string) $b, (string) $a];
         }
         $fit = BradleyTerry::of($results);
-        $within = count(array_filter($true, static fn (float $ability, string $id): bool => abs($fit->objects[$id]['ability'] - $ability) < 1.96 * $fit->objects[$id]['se'], ARRAY_FILTER_USE_BOTH));
+        $within = count(array_filter(
+            $true,
+            static fn (float $ability, string $id): bool => abs($fit->objects[$id]['ability'] - $ability) < 1.96 * $fit->objects[$id]['se'],
+            ARRAY_FILTER_USE_BOTH,
+        ));
 
         self::assertGreaterThanOrEqual(17, $within);
         self::assertGreaterThan(0.9, $fit->reliability);

@@ -37,8 +37,18 @@ final class JudgesTest extends TestCase
 
     public function testTheLeastSeenMeetsItsNearest(): void
     {
-        self::assertSame(['d', 'c'], Judges::next(['a' => 2.0, 'b' => 1.0, 'c' => -0.2, 'd' => -0.5], [['a', 'b'], ['b', 'c'], ['a', 'c']]));
-        self::assertSame(['d', 'b'], Judges::next(['a' => 2.0, 'b' => 1.0, 'c' => -0.2, 'd' => -0.5], [['a', 'b'], ['b', 'c'], ['a', 'c'], ['d', 'c'], ['a', 'b'], ['a', 'c']]), 'not the one it has met already');
+        self::assertSame(
+            ['d', 'c'],
+            Judges::next(['a' => 2.0, 'b' => 1.0, 'c' => -0.2, 'd' => -0.5], [['a', 'b'], ['b', 'c'], ['a', 'c']]),
+        );
+        self::assertSame(
+            ['d', 'b'],
+            Judges::next(
+                ['a' => 2.0, 'b' => 1.0, 'c' => -0.2, 'd' => -0.5],
+                [['a', 'b'], ['b', 'c'], ['a', 'c'], ['d', 'c'], ['a', 'b'], ['a', 'c']],
+            ),
+            'not the one it has met already',
+        );
         self::assertNull(Judges::next(['a' => 0.0], []));
     }
 }

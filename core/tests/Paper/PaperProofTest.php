@@ -15,7 +15,11 @@ final class PaperProofTest extends TestCase
 {
     public function testABranchingPaperIsProvedWithItsRange(): void
     {
-        $proof = self::proof([['s1', ['one', 'two'], ['below' => '1/2', 'then' => 's2', 'else' => 's3']], ['s2', ['one', 'one'], null], ['s3', ['open'], null]]);
+        $proof = self::proof([
+            ['s1', ['one', 'two'], ['below' => '1/2', 'then' => 's2', 'else' => 's3']],
+            ['s2', ['one', 'one'], null],
+            ['s3', ['open'], null],
+        ]);
 
         self::assertTrue($proof->mayPublish());
         self::assertSame(['3', '5'], [(string) $proof->points[0], (string) $proof->points[1]]);
@@ -24,7 +28,11 @@ final class PaperProofTest extends TestCase
 
     public function testFindsASectionThatIsNeverReached(): void
     {
-        $proof = self::proof([['s1', ['one'], ['below' => '1/2', 'then' => 's3', 'else' => 'end']], ['s2', ['one'], null], ['s3', ['one'], ['below' => '1/2', 'then' => 'end', 'else' => 'end']]]);
+        $proof = self::proof([
+            ['s1', ['one'], ['below' => '1/2', 'then' => 's3', 'else' => 'end']],
+            ['s2', ['one'], null],
+            ['s3', ['one'], ['below' => '1/2', 'then' => 'end', 'else' => 'end']],
+        ]);
 
         self::assertFalse($proof->mayPublish());
         self::assertContains('Section "s2" is never reached.', self::blocking($proof));
@@ -68,11 +76,13 @@ final class PaperProofTest extends TestCase
     private static function proof(array $sections): PaperProof
     {
         $n = 0;
-        $json = ['version' => 1, 'title' => 'A paper', 'mastery' => null, 'sections' => array_map(static function (array $s) use (&$n): array {
-            return ['id' => $s[0], 'title' => $s[0], 'route' => $s[2], 'entries' => array_map(static function (string $item) use (&$n): array {
-                return ['id' => 'e'.(++$n), 'kind' => 'question', 'item' => $item, 'points' => '1'];
-            }, $s[1])];
-        }, $sections)];
+        $json = ['version' => 1, 'title' => 'A paper', 'mastery' => null,
+            'sections' => array_map(static function (array $s) use (&$n): array {
+                return ['id' => $s[0], 'title' => $s[0], 'route' => $s[2],
+                    'entries' => array_map(static function (string $item) use (&$n): array {
+                        return ['id' => 'e'.(++$n), 'kind' => 'question', 'item' => $item, 'points' => '1'];
+                    }, $s[1])];
+            }, $sections)];
         $items = [];
         foreach (['one', 'two', 'open'] as $rule) {
             $items[$rule] = Rules::item($rule);
@@ -84,6 +94,9 @@ final class PaperProofTest extends TestCase
     /** @return list<string> */
     private static function blocking(PaperProof $proof): array
     {
-        return array_values(array_map(static fn (Defect $d): string => $d->message, array_filter($proof->defects, static fn (Defect $d): bool => $d->blocks)));
+        return array_values(array_map(
+            static fn (Defect $d): string => $d->message,
+            array_filter($proof->defects, static fn (Defect $d): bool => $d->blocks),
+        ));
     }
 }

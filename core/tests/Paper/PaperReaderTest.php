@@ -51,7 +51,10 @@ final class PaperReaderTest extends TestCase
 
         self::assertNotNull($rule);
         self::assertSame(['1', '1/2', '1/2'], array_map(static fn (int $try): string => (string) $rule->shareOfTry($try), [1, 2, 3]));
-        self::assertSame('A missed question comes back until it is right, at most twice; a right answer earns 1, 1/2 of its marks by try.', $rule->sentence());
+        self::assertSame(
+            'A missed question comes back until it is right, at most twice; a right answer earns 1, 1/2 of its marks by try.',
+            $rule->sentence(),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> a change of the whole paper by dotted path, where the problem is, what it says */
@@ -64,14 +67,38 @@ final class PaperReaderTest extends TestCase
         yield 'a section named like an entry' => [['sections.1.id' => 'q1'], 'sections.1.id', $id];
         yield 'the name of the end' => [['sections.0.id' => 'end'], 'sections.0.id', $id];
         yield 'capitals in a name' => [['sections.0.id' => 'First'], 'sections.0.id', $id];
-        yield 'a kind that is none' => [['sections.0.entries.0.kind' => 'video'], 'sections.0.entries.0.kind', 'This must be one of: question, source.'];
-        yield 'negative points' => [['sections.0.entries.1.points' => '-1'], 'sections.0.entries.1.points', 'This must lie between 0 and 100.'];
-        yield 'a share above the whole' => [['sections.0.route.below' => '3/2'], 'sections.0.route.below', 'This must lie between 0 and 1.'];
-        yield 'a credit above the whole' => [['mastery.credits' => ['1', '2']], 'mastery.credits.1', 'Each share must be a number from 0 to 1, such as 1/2.'];
-        yield 'a credit over nothing' => [['mastery.credits' => ['1/0']], 'mastery.credits.0', 'Each share must be a number from 0 to 1, such as 1/2.'];
+        yield 'a kind that is none' => [
+            ['sections.0.entries.0.kind' => 'video'],
+            'sections.0.entries.0.kind',
+            'This must be one of: question, source.',
+        ];
+        yield 'negative points' => [
+            ['sections.0.entries.1.points' => '-1'],
+            'sections.0.entries.1.points',
+            'This must lie between 0 and 100.',
+        ];
+        yield 'a share above the whole' => [
+            ['sections.0.route.below' => '3/2'],
+            'sections.0.route.below',
+            'This must lie between 0 and 1.',
+        ];
+        yield 'a credit above the whole' => [
+            ['mastery.credits' => ['1', '2']],
+            'mastery.credits.1',
+            'Each share must be a number from 0 to 1, such as 1/2.',
+        ];
+        yield 'a credit over nothing' => [
+            ['mastery.credits' => ['1/0']],
+            'mastery.credits.0',
+            'Each share must be a number from 0 to 1, such as 1/2.',
+        ];
         yield 'no credit at all' => [['mastery.credits' => []], 'mastery.credits', 'Say what the first try earns.'];
         yield 'returns without end' => [['mastery.returns' => 99], 'mastery.returns', 'This must be a whole number from 1 to 5.'];
-        yield 'too many sections' => [['sections' => array_map(static fn (int $i): array => ['id' => 'x'.$i], range(1, 31))], 'sections', 'There are 31 here; at most 30 are allowed.'];
+        yield 'too many sections' => [
+            ['sections' => array_map(static fn (int $i): array => ['id' => 'x'.$i], range(1, 31))],
+            'sections',
+            'There are 31 here; at most 30 are allowed.',
+        ];
     }
 
     /** @param array<string, mixed> $changes */
@@ -124,11 +151,20 @@ final class PaperReaderTest extends TestCase
                 [
                     'id' => 'first', 'title' => 'First look', 'route' => ['below' => '1/2', 'then' => 'second', 'else' => 'end'],
                     'entries' => [
-                        ['id' => 's1', 'kind' => 'source', 'source' => ['title' => 'Tide table', 'html' => '<p>Low water 05:40</p>', 'picture' => null, 'alt' => '']],
+                        [
+                            'id' => 's1',
+                            'kind' => 'source',
+                            'source' => ['title' => 'Tide table', 'html' => '<p>Low water 05:40</p>', 'picture' => null, 'alt' => ''],
+                        ],
                         ['id' => 'q1', 'kind' => 'question', 'item' => 'low-water', 'points' => '3/2'],
                     ],
                 ],
-                ['id' => 'second', 'title' => 'Second look', 'route' => null, 'entries' => [['id' => 'q2', 'kind' => 'question', 'item' => 'high-water', 'points' => '1']]],
+                [
+                    'id' => 'second',
+                    'title' => 'Second look',
+                    'route' => null,
+                    'entries' => [['id' => 'q2', 'kind' => 'question', 'item' => 'high-water', 'points' => '1']],
+                ],
             ],
             'mastery' => ['returns' => 2, 'credits' => ['1', '1/2']],
         ];

@@ -24,7 +24,10 @@ final class RoutesTest extends TestCase
 
     public function testTheProofAgreesWithWalkingEveryRoute(): void
     {
-        $this->limitTo(300)->forAll(Generators::vector(self::MOST, Generators::tuple(Generators::choose(0, 3), Generators::choose(0, 4), Generators::choose(0, 4), Generators::bool())))
+        $this->limitTo(300)->forAll(Generators::vector(
+            self::MOST,
+            Generators::tuple(Generators::choose(0, 3), Generators::choose(0, 4), Generators::choose(0, 4), Generators::bool()),
+        ))
             ->then(static function (array $shape): void {
                 /** @var list<array{int, int, int, bool}> $shape */
                 $paper = self::paper($shape);
@@ -39,7 +42,11 @@ final class RoutesTest extends TestCase
                     return;
                 }
                 foreach ($paper->sections as $section) {
-                    self::assertSame(!isset($seen[$section->id]), str_contains($said, sprintf('Section "%s" is never reached.', $section->title)), $section->id);
+                    self::assertSame(
+                        !isset($seen[$section->id]),
+                        str_contains($said, sprintf('Section "%s" is never reached.', $section->title)),
+                        $section->id,
+                    );
                 }
                 if (!str_contains($said, 'go round without end')) {
                     self::assertSame([min($ends), max($ends)], $proof->length);
@@ -58,7 +65,15 @@ final class RoutesTest extends TestCase
 
     public function testAConditionDecidesInsteadOfTheShare(): void
     {
-        $paper = PaperReader::read(['version' => 1, 'sections' => [['id' => 'a', 'title' => 'A', 'entries' => [], 'route' => ['when' => 'q2 < 1 and share >= 0.5', 'then' => 'help', 'else' => 'end']]]]);
+        $paper = PaperReader::read([
+            'version' => 1,
+            'sections' => [[
+                'id' => 'a',
+                'title' => 'A',
+                'entries' => [],
+                'route' => ['when' => 'q2 < 1 and share >= 0.5', 'then' => 'help', 'else' => 'end'],
+            ]],
+        ]);
         $route = $paper->sections[0]->route;
         self::assertNotNull($route);
         [$none, $half, $whole] = [BigRational::zero(), BigRational::of('1/2'), BigRational::one()];
@@ -114,7 +129,12 @@ final class RoutesTest extends TestCase
             for ($q = 0; $q < $questions; ++$q) {
                 $entries[] = ['id' => "e{$s}-{$q}", 'kind' => 'question', 'item' => 'one', 'points' => '1'];
             }
-            $sections[] = ['id' => 's'.$s, 'title' => 'Section '.$s, 'entries' => $entries, 'route' => $branches ? ['below' => '1/2', 'then' => $place($s + $then), 'else' => $place($s + $else)] : null];
+            $sections[] = [
+                'id' => 's'.$s,
+                'title' => 'Section '.$s,
+                'entries' => $entries,
+                'route' => $branches ? ['below' => '1/2', 'then' => $place($s + $then), 'else' => $place($s + $else)] : null,
+            ];
         }
 
         return PaperReader::read(['version' => 1, 'title' => 'Any', 'sections' => $sections]);

@@ -17,7 +17,10 @@ final class CheckingTest extends TestCase
 {
     public function testACheckSeesTheLatestTryOfAnEarlierQuestion(): void
     {
-        $own = self::questions(['a' => [], 'b' => [['when' => 'answer = 2 * q1.answer', 'credit' => '1/2', 'feedback' => 'Twice {q1.answer}.']]]);
+        $own = self::questions([
+            'a' => [],
+            'b' => [['when' => 'answer = 2 * q1.answer', 'credit' => '1/2', 'feedback' => 'Twice {q1.answer}.']],
+        ]);
         $checking = new Checking(self::paper(['a', 'b']), $own, ['a' => [2 => Response::ofText('5'), 1 => Response::ofText('4')]]);
 
         self::assertSame('part', $checking->outcome('b', Response::ofText('10'))->verdict->value);
@@ -30,14 +33,26 @@ final class CheckingTest extends TestCase
     {
         $own = self::questions(['a' => [], 'b' => [['when' => 'answer = q1.answer', 'credit' => '1']]]);
         foreach ([[], ['a' => [1 => Response::ofText('')]]] as $given) {
-            self::assertSame('wrong', (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', Response::ofText('5'))->verdict->value);
+            self::assertSame(
+                'wrong',
+                (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', Response::ofText('5'))->verdict->value,
+            );
         }
     }
 
     public function testOnlyQuestionsBeforeItInItsSectionAreSeen(): void
     {
-        $own = self::questions(['a' => [['when' => 'q2.answer = 1', 'credit' => '1']], 'b' => [], 'c' => [['when' => 'q1.answer = 1', 'credit' => '1']]]);
-        $paper = PaperReader::read(['version' => 1, 'title' => 'P', 'mastery' => null, 'sections' => [self::section('s1', ['a', 'b']), self::section('s2', ['c'])]]);
+        $own = self::questions([
+            'a' => [['when' => 'q2.answer = 1', 'credit' => '1']],
+            'b' => [],
+            'c' => [['when' => 'q1.answer = 1', 'credit' => '1']],
+        ]);
+        $paper = PaperReader::read([
+            'version' => 1,
+            'title' => 'P',
+            'mastery' => null,
+            'sections' => [self::section('s1', ['a', 'b']), self::section('s2', ['c'])],
+        ]);
         $checking = new Checking($paper, $own, ['a' => [1 => Response::ofText('1')], 'b' => [1 => Response::ofText('1')]]);
         self::assertSame('wrong', $checking->outcome('a', Response::ofText('9'))->verdict->value);
         self::assertSame('wrong', $checking->outcome('c', Response::ofText('9'))->verdict->value);
@@ -46,7 +61,11 @@ final class CheckingTest extends TestCase
 
     public function testOwnNumbersStayWithTheirSeed(): void
     {
-        $template = ItemTemplate::read(['variables' => [['name' => 'h', 'from' => '4', 'to' => '9', 'step' => '0.1']], 'rule' => ['targets' => [['value' => '= h + 1']]], 'prompt' => '<p>One more than {h}?</p>'] + self::document([]));
+        $template = ItemTemplate::read([
+            'variables' => [['name' => 'h', 'from' => '4', 'to' => '9', 'step' => '0.1']],
+            'rule' => ['targets' => [['value' => '= h + 1']]],
+            'prompt' => '<p>One more than {h}?</p>',
+        ] + self::document([]));
         $seen = [];
         foreach (['ada', 'ben', 'cleo', 'dee'] as $seed) {
             $own = $template->own($seed);
@@ -57,7 +76,13 @@ final class CheckingTest extends TestCase
         }
         self::assertGreaterThan(2, count(array_unique($seen)));
         $changed = $template->withRule(['targets' => [['value' => '= h + 2']]]);
-        self::assertSame('right', $changed->with($template->own('ada')->numbers)->check(Response::ofText((string) ($template->own('ada')->numbers['h']->toFloat() + 2)))->verdict->value, 'a new rule for the same numbers');
+        self::assertSame(
+            'right',
+            $changed->with($template->own('ada')->numbers)
+                ->check(Response::ofText((string) ($template->own('ada')->numbers['h']->toFloat() + 2)))
+                ->verdict->value,
+            'a new rule for the same numbers',
+        );
     }
 
     public function testWithoutVariablesBracesAreBraces(): void
@@ -88,7 +113,15 @@ final class CheckingTest extends TestCase
      */
     private static function document(array $checks): array
     {
-        return ['version' => 1, 'type' => 'number', 'title' => 'N', 'prompt' => '<p>How many?</p>', 'points' => '1', 'rule' => ['targets' => [['value' => '3']]], 'checks' => $checks];
+        return [
+            'version' => 1,
+            'type' => 'number',
+            'title' => 'N',
+            'prompt' => '<p>How many?</p>',
+            'points' => '1',
+            'rule' => ['targets' => [['value' => '3']]],
+            'checks' => $checks,
+        ];
     }
 
     /** @param list<string> $entries */
@@ -104,6 +137,14 @@ final class CheckingTest extends TestCase
      */
     private static function section(string $id, array $entries): array
     {
-        return ['id' => $id, 'title' => $id, 'entries' => array_map(static fn (string $e): array => ['id' => $e, 'kind' => 'question', 'item' => $e, 'points' => '1'], $entries), 'route' => null];
+        return [
+            'id' => $id,
+            'title' => $id,
+            'entries' => array_map(
+                static fn (string $e): array => ['id' => $e, 'kind' => 'question', 'item' => $e, 'points' => '1'],
+                $entries,
+            ),
+            'route' => null,
+        ];
     }
 }

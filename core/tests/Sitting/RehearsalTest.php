@@ -43,14 +43,30 @@ final class RehearsalTest extends TestCase
     {
         $few = self::rehearse('a', 1500)->routes['s1'];
         self::assertSame(1500, $few['students']);
-        $many = Rehearsal::of(PaperReader::read(self::paper(24)), [], array_map(static fn (int $i): string => "e$i", range(1, 28)), 1500, 'a', 0.0, 0.0)->routes['s1'];
+        $many = Rehearsal::of(
+            PaperReader::read(self::paper(24)),
+            [],
+            array_map(static fn (int $i): string => "e$i", range(1, 28)),
+            1500,
+            'a',
+            0.0,
+            0.0,
+        )->routes['s1'];
         self::assertLessThan($few['below'] + $few['above'], $many['below'] + $many['above']);
         self::assertGreaterThan(0, $many['below'] + $many['above']);
     }
 
     public function testWithoutLuckEachAnswerFollowsTheChances(): void
     {
-        $found = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'], -20.0), self::all(), 50, 'a', 0.0, 0.0);
+        $found = Rehearsal::of(
+            PaperReader::read(self::paper(4)),
+            array_fill_keys(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'], -20.0),
+            self::all(),
+            50,
+            'a',
+            0.0,
+            0.0,
+        );
         self::assertSame(['First look → Further out' => 50], $found->ways);
         self::assertSame([1.0, 1.0, 1.0, 1.0, 1.0], array_column($found->byAbility, 'share'));
         self::assertSame(['students' => 50, 'below' => 0, 'above' => 0], $found->routes['s1']);
@@ -58,7 +74,15 @@ final class RehearsalTest extends TestCase
 
     public function testLuckLiftsAboveAndSlipsPushBelow(): void
     {
-        $route = static fn (float $slip, float $guess): array => Rehearsal::of(PaperReader::read(self::paper(24)), [], array_map(static fn (int $i): string => "e$i", range(1, 28)), 1000, 'a', $slip, $guess)->routes['s1'];
+        $route = static fn (float $slip, float $guess): array => Rehearsal::of(
+            PaperReader::read(self::paper(24)),
+            [],
+            array_map(static fn (int $i): string => "e$i", range(1, 28)),
+            1000,
+            'a',
+            $slip,
+            $guess,
+        )->routes['s1'];
         [$lucky, $careless, $sure] = [$route(0.0, 0.5), $route(0.5, 0.0), $route(0.0, 1.0)];
 
         self::assertGreaterThan(3 * $lucky['below'], $lucky['above']);
@@ -69,9 +93,31 @@ final class RehearsalTest extends TestCase
 
     public function testAWrongIdeaLeadsAstrayWhereItApplies(): void
     {
-        $with = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), -20.0), self::all(), 200, 'a', 0.0, 0.0, ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]]);
-        self::assertSame(['First look → Second look → Further out' => 200], $with->ways, 'a quarter of the first section is below its half');
-        $some = Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), -20.0), self::all(), 400, 'a', 0.0, 0.0, ['even' => ['share' => 0.3, 'entries' => ['e1', 'e2', 'e3']]]);
+        $with = Rehearsal::of(
+            PaperReader::read(self::paper(4)),
+            array_fill_keys(self::all(), -20.0),
+            self::all(),
+            200,
+            'a',
+            0.0,
+            0.0,
+            ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]],
+        );
+        self::assertSame(
+            ['First look → Second look → Further out' => 200],
+            $with->ways,
+            'a quarter of the first section is below its half',
+        );
+        $some = Rehearsal::of(
+            PaperReader::read(self::paper(4)),
+            array_fill_keys(self::all(), -20.0),
+            self::all(),
+            400,
+            'a',
+            0.0,
+            0.0,
+            ['even' => ['share' => 0.3, 'entries' => ['e1', 'e2', 'e3']]],
+        );
         self::assertEqualsWithDelta(120, $some->ways['First look → Second look → Further out'], 37);
     }
 
@@ -91,12 +137,25 @@ final class RehearsalTest extends TestCase
         }
         self::assertSame(Rehearsal::difficulty(0.0), Rehearsal::difficulty(0.2), 'below what guessing brings, all are alike');
         self::assertSame(Rehearsal::difficulty(1.0), Rehearsal::difficulty(0.95));
-        self::assertGreaterThan(Rehearsal::difficulty(0.5, 0.05, 0.2), Rehearsal::difficulty(0.5, 0.05, 0.4), 'half right by guessing two in five is hard');
+        self::assertGreaterThan(
+            Rehearsal::difficulty(0.5, 0.05, 0.2),
+            Rehearsal::difficulty(0.5, 0.05, 0.4),
+            'half right by guessing two in five is hard',
+        );
     }
 
     public function testWhereNothingCanBeGuessedFewerGoOn(): void
     {
-        $on = static fn (float $guess): int => Rehearsal::of(PaperReader::read(self::paper(4)), array_fill_keys(self::all(), 3.0), self::all(), 400, 'a', 0.0, 0.5, guesses: array_fill_keys(self::all(), $guess))->ways['First look → Further out'] ?? 0;
+        $on = static fn (float $guess): int => Rehearsal::of(
+            PaperReader::read(self::paper(4)),
+            array_fill_keys(self::all(), 3.0),
+            self::all(),
+            400,
+            'a',
+            0.0,
+            0.5,
+            guesses: array_fill_keys(self::all(), $guess),
+        )->ways['First look → Further out'] ?? 0;
         self::assertGreaterThan(4 * $on(0.0), $on(0.5));
     }
 
@@ -134,10 +193,18 @@ final class RehearsalTest extends TestCase
      */
     private static function paper(int $first, ?array $back = null): array
     {
-        $entries = static fn (int $from, int $to): array => array_map(static fn (int $i): array => ['id' => "e$i", 'kind' => 'question', 'item' => "i$i", 'points' => '1'], range($from, $to));
+        $entries = static fn (int $from, int $to): array => array_map(
+            static fn (int $i): array => ['id' => "e$i", 'kind' => 'question', 'item' => "i$i", 'points' => '1'],
+            range($from, $to),
+        );
 
         return ['version' => 1, 'title' => 'Rehearsed', 'mastery' => null, 'sections' => [
-            ['id' => 's1', 'title' => 'First look', 'entries' => $entries(1, $first), 'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3']],
+            [
+                'id' => 's1',
+                'title' => 'First look',
+                'entries' => $entries(1, $first),
+                'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3'],
+            ],
             ['id' => 's2', 'title' => 'Second look', 'entries' => $entries($first + 1, $first + 2), 'route' => $back],
             ['id' => 's3', 'title' => 'Further out', 'entries' => $entries($first + 3, $first + 4), 'route' => null],
         ]];

@@ -24,7 +24,13 @@ final class WalkTest extends TestCase
     public function testBelowTheCutTheSecondLookComesNext(): void
     {
         $paper = self::paper();
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]], self::MARKED);
+        $walk = self::walk($paper)->leave(
+            $paper,
+            new Conditions(),
+            'seed',
+            ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]],
+            self::MARKED,
+        );
         self::assertSame('s3', $walk->current()?->section, 'half is not below half');
 
         $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::MARKED);
@@ -50,7 +56,10 @@ final class WalkTest extends TestCase
 
         $outcomes['e2'][3] = self::credit('1');
         self::assertSame('s3', $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED)->current()?->section);
-        self::assertSame('1/4', (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::of('1/2'), 3 => BigRational::one()]));
+        self::assertSame(
+            '1/4',
+            (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::of('1/2'), 3 => BigRational::one()]),
+        );
         self::assertSame('1/2', (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::one()]));
     }
 
@@ -90,14 +99,28 @@ final class WalkTest extends TestCase
         $now = ['e1' => [1 => self::credit('1')]];
 
         self::assertSame('s3', $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, [])->current()?->section);
-        self::assertEquals($walk, $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, ['e3']), 'whoever has begun it stays');
-        self::assertEquals(self::walk($paper), self::walk($paper)->mended($paper, new Conditions(), 'seed', $now, self::MARKED, []), 'nothing led to the first');
+        self::assertEquals(
+            $walk,
+            $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, ['e3']),
+            'whoever has begun it stays',
+        );
+        self::assertEquals(
+            self::walk($paper),
+            self::walk($paper)->mended($paper, new Conditions(), 'seed', $now, self::MARKED, []),
+            'nothing led to the first',
+        );
     }
 
     public function testWhatAMarkerMustReadNeitherReturnsNorRoutes(): void
     {
         $paper = self::paper(['returns' => 1, 'credits' => ['1']]);
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1')], 'e2' => [1 => Outcome::byHand('5 words')]], ['e1', 'e3', 'e4']);
+        $walk = self::walk($paper)->leave(
+            $paper,
+            new Conditions(),
+            'seed',
+            ['e1' => [1 => self::credit('1')], 'e2' => [1 => Outcome::byHand('5 words')]],
+            ['e1', 'e3', 'e4'],
+        );
 
         self::assertSame('s3', $walk->current()?->section, 'all of what a machine marks is right');
     }
@@ -130,9 +153,14 @@ final class WalkTest extends TestCase
         // The same on every machine: these orders were drawn once and must not change.
         self::assertSame('e d f b c a', implode(' ', Draw::order($entries, 'one', 'p')));
 
-        $paper = PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => null, 'sections' => [['id' => 's1', 'title' => '', 'route' => null, 'entries' => [
-            self::entry('e1'), self::entry('e2'), ['id' => 'src', 'kind' => 'source', 'source' => ['title' => 'Log']], self::entry('e3'), self::entry('e4'), self::entry('e5'),
-        ]]]]);
+        $paper = PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => null,
+            'sections' => [['id' => 's1', 'title' => '', 'route' => null, 'entries' => [
+                self::entry('e1'), self::entry('e2'), [
+                    'id' => 'src',
+                    'kind' => 'source',
+                    'source' => ['title' => 'Log'],
+                ], self::entry('e3'), self::entry('e4'), self::entry('e5'),
+            ]]]]);
         $orders = [];
         foreach (range(1, 20) as $seed) {
             $shown = Walk::start($paper, new Conditions(shuffleQuestions: true), (string) $seed)->current()->entries ?? [];
@@ -164,10 +192,21 @@ final class WalkTest extends TestCase
     public function testARouteMayAskForMoreThanAShare(): void
     {
         $paper = PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => null, 'sections' => [
-            ['id' => 's1', 'title' => 'First', 'route' => ['when' => 'q2 < 1 and share >= 0.5', 'then' => 's2', 'else' => 'end'], 'entries' => [self::entry('e1'), self::entry('e2')]],
+            [
+                'id' => 's1',
+                'title' => 'First',
+                'route' => ['when' => 'q2 < 1 and share >= 0.5', 'then' => 's2', 'else' => 'end'],
+                'entries' => [self::entry('e1'), self::entry('e2')],
+            ],
             ['id' => 's2', 'title' => 'Second', 'route' => null, 'entries' => [self::entry('e3')]],
         ]]);
-        $to = static fn (string $e1, string $e2): ?string => self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit($e1)], 'e2' => [1 => self::credit($e2)]], self::MARKED)->current()?->section;
+        $to = static fn (string $e1, string $e2): ?string => self::walk($paper)->leave(
+            $paper,
+            new Conditions(),
+            'seed',
+            ['e1' => [1 => self::credit($e1)], 'e2' => [1 => self::credit($e2)]],
+            self::MARKED,
+        )->current()?->section;
 
         self::assertSame('s2', $to('1', '0'));
         self::assertSame('s2', $to('1', '1/2'));
@@ -198,7 +237,12 @@ final class WalkTest extends TestCase
     private static function paper(?array $mastery = null): Paper
     {
         return PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => $mastery, 'sections' => [
-            ['id' => 's1', 'title' => 'First', 'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3'], 'entries' => [self::entry('e1'), self::entry('e2')]],
+            [
+                'id' => 's1',
+                'title' => 'First',
+                'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3'],
+                'entries' => [self::entry('e1'), self::entry('e2')],
+            ],
             ['id' => 's2', 'title' => 'Second', 'route' => null, 'entries' => [self::entry('e3')]],
             ['id' => 's3', 'title' => 'Third', 'route' => null, 'entries' => [self::entry('e4')]],
         ]]);

@@ -40,7 +40,11 @@ final readonly class Bank
     {
         $types = $this->list->types($teamId, $search);
 
-        return new ItemListView($this->list->found($teamId, $search), $types, $search->type === null ? array_sum($types) : ($types[$search->type] ?? 0));
+        return new ItemListView(
+            $this->list->found($teamId, $search),
+            $types,
+            $search->type === null ? array_sum($types) : ($types[$search->type] ?? 0),
+        );
     }
 
     public function show(string $teamId, string $id): ItemView
@@ -84,7 +88,14 @@ final readonly class Bank
             $question = $this->questions->findLocked($who->teamId, $id) ?? throw Problem::notFound('The question');
             if ($question->version() !== $input->version) {
                 $updater = $this->list->hands($question->createdBy(), $question->updatedBy())[1];
-                throw Problem::conflict('Somebody saved this question before you.', sprintf('%s saved it while you were writing. Your text is still here: copy what you need, then open the newer one.', $updater), ['version' => $question->version()]);
+                throw Problem::conflict(
+                    'Somebody saved this question before you.',
+                    sprintf(
+                        '%s saved it while you were writing. Your text is still here: copy what you need, then open the newer one.',
+                        $updater,
+                    ),
+                    ['version' => $question->version()],
+                );
             }
             $question->revise($item, $who->id, $this->clock->now());
 
@@ -124,7 +135,12 @@ final readonly class Bank
      */
     public function replaceRule(StaffUser $who, string $itemId, array $before, array $after): bool
     {
-        return $this->transaction->run(fn (): bool => $this->questions->findLocked($who->teamId, $itemId)?->takeRule($before, $after, $who->id, $this->clock->now()) ?? false);
+        return $this->transaction->run(fn (): bool => $this->questions->findLocked($who->teamId, $itemId)?->takeRule(
+            $before,
+            $after,
+            $who->id,
+            $this->clock->now(),
+        ) ?? false);
     }
 
     /** @return list<DefectView> */
@@ -140,6 +156,12 @@ final readonly class Bank
 
     private static function saved(Question $question, ItemTemplate $item): ItemSavedView
     {
-        return new ItemSavedView($question->id(), $question->version(), Moment::iso($question->updatedAt()), $item->toArray(), self::defects($item));
+        return new ItemSavedView(
+            $question->id(),
+            $question->version(),
+            Moment::iso($question->updatedAt()),
+            $item->toArray(),
+            self::defects($item),
+        );
     }
 }

@@ -31,7 +31,9 @@ final readonly class QuestionReader
     public function read(string $teamId, array $json): ItemTemplate
     {
         $json = $this->rich->cleaned($json);
-        $template = $this->knowing(ItemTemplate::read($this->teams->numberStyle($teamId) === Style::Comma ? self::withCommas($json) : $json));
+        $template = $this->knowing(ItemTemplate::read($this->teams->numberStyle($teamId) === Style::Comma
+            ? self::withCommas($json)
+            : $json));
         $item = $template->sample();
         $fields = self::unknownNames($item, $template);
         if (!in_array($item->type(), self::WITH_SCREENS, true)) {
@@ -53,10 +55,16 @@ final readonly class QuestionReader
         if (!$template->hasVariables()) {
             return $template;
         }
-        $walk = static fn (): array => array_map(static fn (Defect $d): array => [$d->message, $d->blocks], (new Distinctness($template))->defects());
+        $walk = static fn (): array => array_map(
+            static fn (Defect $d): array => [$d->message, $d->blocks],
+            (new Distinctness($template))->defects(),
+        );
         $found = $this->cache->get('draws-'.hash('sha256', Json::encode($template->toArray())), $walk);
 
-        return $template->knowing(array_map(static fn (array $d): Defect => $d[1] ? Defect::blocking($d[0]) : Defect::advice($d[0]), $found));
+        return $template->knowing(array_map(
+            static fn (array $d): Defect => $d[1] ? Defect::blocking($d[0]) : Defect::advice($d[0]),
+            $found,
+        ));
     }
 
     /** @return array<string, string> */

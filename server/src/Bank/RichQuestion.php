@@ -43,7 +43,12 @@ final readonly class RichQuestion
     public function cleanedRule(array $rule): array
     {
         if (is_array($rule['options'] ?? null)) {
-            $rule['options'] = array_map(fn (mixed $o): mixed => is_array($o) && is_string($o['text'] ?? null) ? ['text' => $this->richText->clean($o['text'])] + $o : $o, $rule['options']);
+            $rule['options'] = array_map(
+                fn (mixed $o): mixed => is_array($o) && is_string($o['text'] ?? null)
+                    ? ['text' => $this->richText->clean($o['text'])] + $o
+                    : $o,
+                $rule['options'],
+            );
         }
 
         return $rule;

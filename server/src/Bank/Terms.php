@@ -70,7 +70,13 @@ final readonly class Terms
     public function addMisconception(StaffUser $who, TermInput $input): TermView
     {
         $idea = $this->transaction->run(function () use ($who, $input): Misconception {
-            $idea = new Misconception($who->teamId, self::free($input->name, $this->misconceptionNames($who->teamId)), $input->looksLike, $input->nextStep, $who->id);
+            $idea = new Misconception(
+                $who->teamId,
+                self::free($input->name, $this->misconceptionNames($who->teamId)),
+                $input->looksLike,
+                $input->nextStep,
+                $who->id,
+            );
             $this->misconceptions->add($idea);
 
             return $idea;
@@ -83,7 +89,12 @@ final readonly class Terms
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
             $idea = $this->misconceptions->findLocked($who->teamId, $id) ?? throw Problem::notFound('The misconception');
-            $idea->describe(self::free($input->name, array_diff_key($this->misconceptionNames($who->teamId), [$id => true])), $input->looksLike, $input->nextStep, $who->id);
+            $idea->describe(
+                self::free($input->name, array_diff_key($this->misconceptionNames($who->teamId), [$id => true])),
+                $input->looksLike,
+                $input->nextStep,
+                $who->id,
+            );
         });
 
         return $this->misconception($who->teamId, $id);
@@ -102,7 +113,10 @@ final readonly class Terms
     /** @param list<TermView> $terms */
     private static function among(array $terms, string $id): TermView
     {
-        return array_values(array_filter($terms, static fn (TermView $t): bool => $t->id === $id))[0] ?? throw Problem::notFound('The term');
+        return array_values(array_filter(
+            $terms,
+            static fn (TermView $t): bool => $t->id === $id,
+        ))[0] ?? throw Problem::notFound('The term');
     }
 
     /** @param array<string, string> $taken */

@@ -22,8 +22,12 @@ final class BrowserPipe
      * @param \Closure(): void             $watch called often; throws when it is enough
      * @param \Closure(string, bool): bool $may   whether the page may load an address, and whether it was sent on to it
      */
-    public function __construct(private readonly mixed $to, private readonly mixed $from, private readonly \Closure $watch, private readonly \Closure $may)
-    {
+    public function __construct(
+        private readonly mixed $to,
+        private readonly mixed $from,
+        private readonly \Closure $watch,
+        private readonly \Closure $may,
+    ) {
         stream_set_blocking($from, false);
     }
 
@@ -69,7 +73,14 @@ final class BrowserPipe
     /** @param array<string, mixed> $parameters */
     private function send(string $method, array $parameters, ?string $session): int
     {
-        $message = json_encode(['id' => ++$this->last, 'method' => $method, 'params' => (object) $parameters] + ($session === null ? [] : ['sessionId' => $session]), JSON_THROW_ON_ERROR)."\0";
+        $message = json_encode(
+            [
+                'id' => ++$this->last,
+                'method' => $method,
+                'params' => (object) $parameters,
+            ] + ($session === null ? [] : ['sessionId' => $session]),
+            JSON_THROW_ON_ERROR,
+        )."\0";
         if (@fwrite($this->to, $message) !== strlen($message)) {
             throw new RenderFailed('Chromium does not listen.');
         }
@@ -116,6 +127,10 @@ final class BrowserPipe
         $url = is_string($request['url'] ?? null) ? $request['url'] : '';
         $session = is_string($message['sessionId'] ?? null) ? $message['sessionId'] : null;
         $may = ($this->may)($url, isset($paused['redirectedRequestId']));
-        $this->send($may ? 'Fetch.continueRequest' : 'Fetch.failRequest', ['requestId' => $paused['requestId'] ?? ''] + ($may ? [] : ['errorReason' => 'BlockedByClient']), $session);
+        $this->send(
+            $may ? 'Fetch.continueRequest' : 'Fetch.failRequest',
+            ['requestId' => $paused['requestId'] ?? ''] + ($may ? [] : ['errorReason' => 'BlockedByClient']),
+            $session,
+        );
     }
 }

@@ -22,7 +22,27 @@ use ChalkLadder\Server\Sitting\Words;
 /** Responses and marks as CSV; docs/formats/exports.md tells the columns. */
 final readonly class Exports
 {
-    private const RESPONSES = ['class', 'student', 'attempt', 'counts', 'question', 'title', 'try', 'response', 'read as', 'verdict', 'credit', 'marks', 'of', 'marked by', 'comment', 'misconceptions', 'saved at', 'seconds', 'confidence'];
+    private const RESPONSES = [
+        'class',
+        'student',
+        'attempt',
+        'counts',
+        'question',
+        'title',
+        'try',
+        'response',
+        'read as',
+        'verdict',
+        'credit',
+        'marks',
+        'of',
+        'marked by',
+        'comment',
+        'misconceptions',
+        'saved at',
+        'seconds',
+        'confidence',
+    ];
     private const MARKS = ['class', 'student', 'attempt', 'counts', 'state', 'marks', 'of', 'waiting', 'handed in at', 'returned at'];
 
     public function __construct(private ExportReader $reader, private Handouts $handouts, private Terms $terms)
@@ -35,10 +55,19 @@ final readonly class Exports
         $paper = $handout->edition->paper();
         $numbers = $handout->edition->numbers();
         $names = $this->terms->misconceptionNames($teamId);
-        $rows = array_values(array_filter($this->reader->responses($handoutId), static fn (array $r): bool => isset($numbers[$r['entry']])));
+        $rows = array_values(array_filter(
+            $this->reader->responses($handoutId),
+            static fn (array $r): bool => isset($numbers[$r['entry']]),
+        ));
         // Within an attempt by the number the question has on the paper; sorting is stable.
         $place = array_flip(array_values(array_unique(array_column($rows, 'sitting_id'))));
-        usort($rows, static fn (array $a, array $b): int => [$place[$a['sitting_id']], $numbers[$a['entry']]] <=> [$place[$b['sitting_id']], $numbers[$b['entry']]]);
+        usort(
+            $rows,
+            static fn (array $a, array $b): int => [
+                $place[$a['sitting_id']],
+                $numbers[$a['entry']],
+            ] <=> [$place[$b['sitting_id']], $numbers[$b['entry']]],
+        );
         $table = [];
         foreach ($rows as $row) {
             $entry = $row['entry'];
@@ -63,7 +92,11 @@ final readonly class Exports
                     default => $row['verdict'],
                 },
                 $credit ?? '',
-                $credit === null ? '' : NumberText::write(Marks::of(Walk::bestCredit($paper, [$row['try'] => BigRational::of($credit)]), $item->points, $handout->markStep)),
+                $credit === null ? '' : NumberText::write(Marks::of(
+                    Walk::bestCredit($paper, [$row['try'] => BigRational::of($credit)]),
+                    $item->points,
+                    $handout->markStep,
+                )),
                 NumberText::write($item->points),
                 match (true) {
                     $credit === null => '',
@@ -93,7 +126,12 @@ final readonly class Exports
                 $row['counts'] ? 'yes' : 'no',
                 $row['state'],
                 $row['marks'],
-                NumberText::write(Score::of($handout->edition->paper(), SittingReader::walk($row['walk']), [], $handout->markStep)->possible),
+                NumberText::write(Score::of(
+                    $handout->edition->paper(),
+                    SittingReader::walk($row['walk']),
+                    [],
+                    $handout->markStep,
+                )->possible),
                 $row['waiting'],
                 Moment::isoOrNull($row['handed_in_at']) ?? '',
                 Moment::isoOrNull($row['returned_at']) ?? '',

@@ -53,7 +53,12 @@ final readonly class PaperPdf
             }
         }
 
-        return new PrintView($edition->paper()->toArray(), array_map(static fn (Item $i): array => $i->toArray(), $edition->items()), $pictures, NumberText::write(PaperProof::extent($edition->paper())[1]));
+        return new PrintView(
+            $edition->paper()->toArray(),
+            array_map(static fn (Item $i): array => $i->toArray(), $edition->items()),
+            $pictures,
+            NumberText::write(PaperProof::extent($edition->paper())[1]),
+        );
     }
 
     public function ask(StaffUser $who, string $paperId, bool $withKey): PrintJobView
@@ -77,7 +82,11 @@ final readonly class PaperPdf
     {
         $job = $this->own($who, $this->jobs->find($who->teamId, $id));
 
-        return new PrintJobView($id, $job->state()->value, $job->state() === PrintState::Waiting ? $this->queue->before($id, $this->clock->now()) : 0);
+        return new PrintJobView(
+            $id,
+            $job->state()->value,
+            $job->state() === PrintState::Waiting ? $this->queue->before($id, $this->clock->now()) : 0,
+        );
     }
 
     public function cancel(StaffUser $who, string $id): void
@@ -96,7 +105,10 @@ final readonly class PaperPdf
 
             return [$job->paperId(), $job->withKey()];
         });
-        $path = '/print/paper/'.$paperId.'?'.http_build_query(['key' => $withKey ? 1 : 0, 'ticket' => $this->ticket->issue($who->teamId, $paperId)]);
+        $path = '/print/paper/'.$paperId.'?'.http_build_query([
+            'key' => $withKey ? 1 : 0,
+            'ticket' => $this->ticket->issue($who->teamId, $paperId),
+        ]);
         $state = PrintState::Failed;
         try {
             $pdf = $this->renderer->pdf($path, fn (): bool => !$this->queue->isCancelled($id));

@@ -20,7 +20,10 @@ final readonly class PrintTicket
 
     public function issue(string $teamId, string $paperId): string
     {
-        return substr($this->signer->sign(self::PLACE.$paperId.'?team='.$teamId, new \DateInterval('PT'.self::SECONDS.'S')), strlen(self::PLACE.$paperId) + 1);
+        return substr(
+            $this->signer->sign(self::PLACE.$paperId.'?team='.$teamId, new \DateInterval('PT'.self::SECONDS.'S')),
+            strlen(self::PLACE.$paperId) + 1,
+        );
     }
 
     /** @return string the team whose paper may be read */

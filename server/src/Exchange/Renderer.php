@@ -37,8 +37,24 @@ final readonly class Renderer
         mkdir($dir, 0o700);
         $pipes = [];
         $process = proc_open(
-            ['setsid', 'prlimit', '--cpu='.self::CPU_SECONDS, '--fsize='.self::LARGEST_PDF, '--core=0', '--', 'chromium', ...$this->flags($dir), 'about:blank'],
-            [0 => ['file', '/dev/null', 'r'], 1 => ['file', '/dev/null', 'w'], 2 => ['file', "$dir/errors", 'w'], 3 => ['pipe', 'r'], 4 => ['pipe', 'w']],
+            [
+                'setsid',
+                'prlimit',
+                '--cpu='.self::CPU_SECONDS,
+                '--fsize='.self::LARGEST_PDF,
+                '--core=0',
+                '--',
+                'chromium',
+                ...$this->flags($dir),
+                'about:blank',
+            ],
+            [
+                0 => ['file', '/dev/null', 'r'],
+                1 => ['file', '/dev/null', 'w'],
+                2 => ['file', "$dir/errors", 'w'],
+                3 => ['pipe', 'r'],
+                4 => ['pipe', 'w'],
+            ],
             $pipes,
             $dir,
             ['HOME' => $dir, 'XDG_CONFIG_HOME' => $dir, 'XDG_CACHE_HOME' => $dir, 'PATH' => '/usr/local/bin:/usr/bin:/bin'],
@@ -70,7 +86,10 @@ final readonly class Renderer
                 throw new RenderFailed('The print page says that it failed.');
             }
         } while (!$browser->holds(self::READY, $session));
-        $pdf = base64_decode($browser->text($browser->call('Page.printToPDF', ['printBackground' => true, 'preferCSSPageSize' => true], $session), 'data'), true);
+        $pdf = base64_decode(
+            $browser->text($browser->call('Page.printToPDF', ['printBackground' => true, 'preferCSSPageSize' => true], $session), 'data'),
+            true,
+        );
 
         return is_string($pdf) && str_starts_with($pdf, '%PDF') ? $pdf : throw new RenderFailed('Chromium made no PDF.');
     }
@@ -83,7 +102,17 @@ final readonly class Renderer
         }
         $path = str_starts_with($url, $this->baseUrl.'/') ? substr($url, strlen($this->baseUrl)) : '';
 
-        return !$redirected && preg_match('#^/(?:print/paper/|assets/|api/print/papers/)[^\\\\]*$#D', $path) === 1 && !str_contains($path, '..');
+        return !$redirected && preg_match(
+            '#^/(?:print/paper/|assets/|api/print/papers/)[^\\\\]*$#D',
+            $path,
+        ) === 1 && !str_contains($path, '..');
+    }
+
+    private static function place(string $url): string
+    {
+        $port = parse_url($url, PHP_URL_PORT);
+
+        return parse_url($url, PHP_URL_HOST).(is_int($port) ? ':'.$port : '');
     }
 
     /** @return list<string> */
@@ -91,9 +120,14 @@ final readonly class Renderer
     {
         return [
             ...($this->sandbox ? [] : ['--no-sandbox']),
-            '--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage',
-            '--disable-extensions', '--disable-webrtc', '--disable-file-system', '--block-new-web-contents', '--renderer-process-limit=1', '--js-flags=--max-old-space-size=256',
+            '--headless', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+            '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage',
+            '--disable-extensions', '--disable-webrtc', '--disable-file-system', '--block-new-web-contents',
+            '--renderer-process-limit=1', '--js-flags=--max-old-space-size=256',
             '--host-resolver-rules=MAP * ~NOTFOUND , EXCLUDE '.parse_url($this->baseUrl, PHP_URL_HOST),
+            // A second lock, for what is asked for in other ways, such as sockets: all but our own place is sent to a proxy
+            // that is not there.
+            '--proxy-server=http://127.0.0.1:9', '--proxy-bypass-list=<-loopback>;'.self::place($this->baseUrl),
             '--user-data-dir='.$dir, '--remote-debugging-pipe',
         ];
     }
@@ -139,7 +173,11 @@ final readonly class Renderer
         foreach ($all === false ? [] : $all as $stat) {
             $text = (string) @file_get_contents($stat);
             $fields = explode(' ', substr($text, (int) strrpos($text, ')') + 2));
-            if ((int) ($fields[3] ?? 0) === $session && preg_match('/^Pss:\s+(\d+) kB/m', (string) @file_get_contents(dirname($stat).'/smaps_rollup'), $pss) === 1) {
+            if ((int) ($fields[3] ?? 0) === $session && preg_match(
+                '/^Pss:\s+(\d+) kB/m',
+                (string) @file_get_contents(dirname($stat).'/smaps_rollup'),
+                $pss,
+            ) === 1) {
                 $sum += 1024 * (int) $pss[1];
             }
         }

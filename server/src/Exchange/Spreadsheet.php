@@ -27,7 +27,11 @@ final class Spreadsheet
             $table[] = array_map(self::tame(...), $row);
         }
 
-        return (new CsvEncoder())->encode($table, CsvEncoder::FORMAT, [CsvEncoder::NO_HEADERS_KEY => true, CsvEncoder::OUTPUT_UTF8_BOM_KEY => true, CsvEncoder::END_OF_LINE => "\r\n"]);
+        return (new CsvEncoder())->encode(
+            $table,
+            CsvEncoder::FORMAT,
+            [CsvEncoder::NO_HEADERS_KEY => true, CsvEncoder::OUTPUT_UTF8_BOM_KEY => true, CsvEncoder::END_OF_LINE => "\r\n"],
+        );
     }
 
     private static function tame(string|int|float|null $value): string

@@ -92,13 +92,26 @@ final readonly class Handouts implements WelcomesMembers
             if ($again !== null) {
                 return $again;
             }
-            $edition = $this->editions->ofTeam($who->teamId, $input->editionId) ?? throw Problem::invalid(['editionId' => 'Choose a published paper.']);
+            $edition = $this->editions->ofTeam($who->teamId, $input->editionId)
+                ?? throw Problem::invalid(['editionId' => 'Choose a published paper.']);
             $classes = array_values(array_unique($input->classes));
             $students = $this->students->among($who->teamId, $classes, array_values($input->students));
             if ($students === []) {
                 throw Problem::invalid(['classes' => 'Choose at least one class with students, or single students.']);
             }
-            $handout = new Handout($who->teamId, $edition->id, $edition->paper()->title, Conditions::fromArray($input->conditions), $input->window(), $classes, $students, $groupId, $input->requestId, $who->id, $this->clock->now());
+            $handout = new Handout(
+                $who->teamId,
+                $edition->id,
+                $edition->paper()->title,
+                Conditions::fromArray($input->conditions),
+                $input->window(),
+                $classes,
+                $students,
+                $groupId,
+                $input->requestId,
+                $who->id,
+                $this->clock->now(),
+            );
             $this->handouts->add($handout);
 
             return $handout->id();

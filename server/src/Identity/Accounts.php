@@ -35,7 +35,13 @@ final readonly class Accounts
     {
         $isLead = $who->role === Role::Lead;
 
-        return new AccountView($this->sessions->ofStaff($who, $token), $isLead ? $this->list->colleagues($who->teamId, $who->id) : [], (string) $this->teams->markStep($who->teamId), Marks::STEPS, $isLead);
+        return new AccountView(
+            $this->sessions->ofStaff($who, $token),
+            $isLead ? $this->list->colleagues($who->teamId, $who->id) : [],
+            (string) $this->teams->markStep($who->teamId),
+            Marks::STEPS,
+            $isLead,
+        );
     }
 
     public function endSession(StaffUser $who, string $id): void

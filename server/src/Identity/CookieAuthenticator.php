@@ -34,7 +34,10 @@ abstract class CookieAuthenticator extends AbstractAuthenticator
     {
         $token = Cookies::read($this->cookieName(), $request);
 
-        return new SelfValidatingPassport(new UserBadge(hash('sha256', $token), fn (): UserInterface => $this->user($token) ?? throw new UserNotFoundException()));
+        return new SelfValidatingPassport(new UserBadge(
+            hash('sha256', $token),
+            fn (): UserInterface => $this->user($token) ?? throw new UserNotFoundException(),
+        ));
     }
 
     public function onAuthenticationSuccess(Request $request, TokenInterface $token, string $firewallName): ?Response

@@ -19,7 +19,17 @@ final class Cookies
     {
         $secure = $request->isSecure();
 
-        return Cookie::create($secure ? self::PREFIX.$name : $name, $value, $until, $secure ? '/' : '/api', null, $secure, true, false, Cookie::SAMESITE_LAX);
+        return Cookie::create(
+            $secure ? self::PREFIX.$name : $name,
+            $value,
+            $until,
+            $secure ? '/' : '/api',
+            null,
+            $secure,
+            true,
+            false,
+            Cookie::SAMESITE_LAX,
+        );
     }
 
     public static function read(string $name, Request $request): string

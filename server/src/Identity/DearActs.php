@@ -21,7 +21,8 @@ final readonly class DearActs
     #[AsEventListener]
     public function __invoke(ControllerEvent $event): void
     {
-        if ($event->getAttributes(Dear::class) !== [] && !$this->dearLimiter->create($this->tokens->getToken()?->getUserIdentifier())->consume()->isAccepted()) {
+        if ($event->getAttributes(Dear::class) !== []
+            && !$this->dearLimiter->create($this->tokens->getToken()?->getUserIdentifier())->consume()->isAccepted()) {
             throw new Problem(429, 'One thing after the other.', 'You have asked for much that takes long. Wait a moment, then go on.');
         }
     }

@@ -12,7 +12,10 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 use Symfony\Component\RateLimiter\RateLimiterFactory;
 
-/** What anybody may post without being signed in: whoever posts in vain again and again from one address is not read any more for a while. */
+/**
+ * What anybody may post without being signed in: whoever posts in vain again and again from one address is not read any
+ * more for a while.
+ */
 final readonly class OpenPosts
 {
     private const PATHS = ['/api/join', '/api/session'];
@@ -25,7 +28,9 @@ final readonly class OpenPosts
     #[AsEventListener(priority: 40)]
     public function before(RequestEvent $event): void
     {
-        if ($event->isMainRequest() && self::isOpenPost($event->getRequest()) && $this->openPostsLimiter->create($event->getRequest()->getClientIp())->consume(0)->getRemainingTokens() === 0) {
+        if ($event->isMainRequest()
+            && self::isOpenPost($event->getRequest())
+            && $this->openPostsLimiter->create($event->getRequest()->getClientIp())->consume(0)->getRemainingTokens() === 0) {
             $event->setResponse(ProblemListener::response(new Problem(429, 'Too many tries.', 'Wait a few minutes, then try again.')));
         }
     }

@@ -25,8 +25,12 @@ final readonly class Sessions
     private const STUDENT_DAYS = 60;
     private const STUDENT_IDLE = 30;
 
-    public function __construct(private EntityManagerInterface $entities, private SignedIn $signedIn, private Push $push, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private SignedIn $signedIn,
+        private Push $push,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function openForStaff(StaffUser $user, Request $request): Cookie
@@ -56,7 +60,12 @@ final readonly class Sessions
     {
         $now = $this->clock->now();
 
-        return $this->signedIn->sessionsOf($user->id, self::hash($ownToken), Moment::stored($now), Moment::stored($now->modify('-'.self::STAFF_IDLE.' days')));
+        return $this->signedIn->sessionsOf(
+            $user->id,
+            self::hash($ownToken),
+            Moment::stored($now),
+            Moment::stored($now->modify('-'.self::STAFF_IDLE.' days')),
+        );
     }
 
     /** Ends one session, or every one but the one that is kept. False when there was none. */
@@ -130,7 +139,15 @@ final readonly class Sessions
         $token = rtrim(strtr(base64_encode(random_bytes(32)), '+/', '-_'), '=');
         $now = $this->clock->now();
         $until = $now->modify('+'.($staffId !== null ? self::STAFF_DAYS : self::STUDENT_DAYS).' days');
-        $this->entities->persist(new Session(self::hash($token), $teamId, $staffId, $studentId, mb_substr((string) $request->headers->get('User-Agent'), 0, 300), $now, $until));
+        $this->entities->persist(new Session(
+            self::hash($token),
+            $teamId,
+            $staffId,
+            $studentId,
+            mb_substr((string) $request->headers->get('User-Agent'), 0, 300),
+            $now,
+            $until,
+        ));
         $this->entities->flush();
 
         return Cookies::make($staffId !== null ? self::STAFF_COOKIE : self::STUDENT_COOKIE, $token, $until, $request);

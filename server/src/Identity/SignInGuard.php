@@ -46,7 +46,12 @@ final readonly class SignInGuard
                 }
                 $wait = $this->failures->wait($key, $patience, $now);
                 if ($wait > 0) {
-                    return new Problem(429, 'Too many tries.', sprintf('Wait %d %s, then try again.', $wait, $wait === 1 ? 'second' : 'seconds'), extra: ['retryAfter' => $wait]);
+                    return new Problem(
+                        429,
+                        'Too many tries.',
+                        sprintf('Wait %d %s, then try again.', $wait, $wait === 1 ? 'second' : 'seconds'),
+                        extra: ['retryAfter' => $wait],
+                    );
                 }
             }
             try {
@@ -68,7 +73,10 @@ final readonly class SignInGuard
             return $found;
         });
         if ($result instanceof Problem) {
-            $this->logger->warning('A sign-in failed.', ['account' => $account, 'address' => $request->getClientIp(), 'status' => $result->status]);
+            $this->logger->warning(
+                'A sign-in failed.',
+                ['account' => $account, 'address' => $request->getClientIp(), 'status' => $result->status],
+            );
             throw $result;
         }
 

@@ -37,7 +37,12 @@ final readonly class Staff
         // An unknown address costs as much time as a wrong password, so that addresses cannot be found out.
         $asked = $user ?? new StaffUser('nobody', '', '', Role::Marker, $this->nobodysHash());
         if (!$this->hasher->isPasswordValid($asked, $password) || $user === null) {
-            throw new Problem(422, 'Address and password do not fit.', 'Check both; capital letters count in the password.', ['password' => 'Address and password do not fit.']);
+            throw new Problem(
+                422,
+                'Address and password do not fit.',
+                'Check both; capital letters count in the password.',
+                ['password' => 'Address and password do not fit.'],
+            );
         }
 
         return $user;
@@ -74,7 +79,10 @@ final readonly class Staff
     /** Made as real ones are, so that it takes as long to compare. */
     private function nobodysHash(): string
     {
-        return $this->cache->get('nobodys-hash', fn (): string => $this->hasher->hashPassword(new StaffUser('nobody', '', '', Role::Marker), bin2hex(random_bytes(16))));
+        return $this->cache->get(
+            'nobodys-hash',
+            fn (): string => $this->hasher->hashPassword(new StaffUser('nobody', '', '', Role::Marker), bin2hex(random_bytes(16))),
+        );
     }
 
     /** An address as it is known: however it is typed, it is the same account. */

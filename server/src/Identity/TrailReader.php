@@ -59,7 +59,18 @@ final readonly class TrailReader
                 ++$times;
             }
             [$did, $detail] = self::words($line, $subjects);
-            $views[] = new TrailLineView($line->id, $line->at, $line->staff, $did, ($subjects[$line->subjectId] ?? null)->name ?? '', $line->kind, $line->subjectId, $detail, $times, self::undo($line, $subjects));
+            $views[] = new TrailLineView(
+                $line->id,
+                $line->at,
+                $line->staff,
+                $did,
+                ($subjects[$line->subjectId] ?? null)->name ?? '',
+                $line->kind,
+                $line->subjectId,
+                $detail,
+                $times,
+                self::undo($line, $subjects),
+            );
         }
 
         return $views;

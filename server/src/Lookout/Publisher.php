@@ -19,8 +19,12 @@ final class Publisher implements ResetInterface
     /** @var array<string, SittingChanged> by sitting */
     private array $changed = [];
 
-    public function __construct(private readonly Handouts $handouts, private readonly LookoutRows $rows, private readonly Teams $teams, private readonly Push $push)
-    {
+    public function __construct(
+        private readonly Handouts $handouts,
+        private readonly LookoutRows $rows,
+        private readonly Teams $teams,
+        private readonly Push $push,
+    ) {
     }
 
     #[AsEventListener]

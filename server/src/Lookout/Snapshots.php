@@ -28,7 +28,14 @@ final readonly class Snapshots
         foreach ($edition->paper()->sections as $section) {
             foreach ($section->questions() as $entry) {
                 $type = $edition->item($entry->id)?->type()->value ?? '';
-                $columns[] = new ColumnView($entry->id, $numbers[$entry->id], $edition->title($entry->id), $section->title, $entry->points->toFloat(), $type);
+                $columns[] = new ColumnView(
+                    $entry->id,
+                    $numbers[$entry->id],
+                    $edition->title($entry->id),
+                    $section->title,
+                    $entry->points->toFloat(),
+                    $type,
+                );
             }
         }
 

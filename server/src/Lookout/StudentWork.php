@@ -85,7 +85,9 @@ final readonly class StudentWork
         array $names,
     ): WorkAnswerView {
         $credit = $answer?->credit();
-        $byRubric = $item->rule instanceof OpenRule && $answer?->handLevels !== null ? $item->rule->misconceptionsOf($answer->handLevels) : null;
+        $byRubric = $item->rule instanceof OpenRule && $answer?->handLevels !== null
+            ? $item->rule->misconceptionsOf($answer->handLevels)
+            : null;
 
         return new WorkAnswerView(
             $entry,

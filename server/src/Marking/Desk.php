@@ -65,11 +65,25 @@ final readonly class Desk
         $views = [];
         foreach ($questions as $q) {
             $edition = $this->editions->load($q['edition'], $q['rules']);
-            $views[] = new WaitingView($q['handout'], $q['title'], $classes[$q['handout']] ?? [], $q['entry'], $edition->numbers()[$q['entry']] ?? 0, $edition->title($q['entry']), $q['waiting'], $q['answers']);
+            $views[] = new WaitingView(
+                $q['handout'],
+                $q['title'],
+                $classes[$q['handout']] ?? [],
+                $q['entry'],
+                $edition->numbers()[$q['entry']] ?? 0,
+                $edition->title($q['entry']),
+                $q['waiting'],
+                $q['answers'],
+            );
         }
         $mayReturn = $who->role !== Role::Marker;
 
-        return new WaitingListView($views, array_sum(array_column($questions, 'waiting')), $mayReturn ? $this->returns->ready($who->teamId) : [], $mayReturn ? $this->returns->replies($who->teamId) : []);
+        return new WaitingListView(
+            $views,
+            array_sum(array_column($questions, 'waiting')),
+            $mayReturn ? $this->returns->ready($who->teamId) : [],
+            $mayReturn ? $this->returns->replies($who->teamId) : [],
+        );
     }
 
     /** @param bool $second the answers that somebody else has marked, without their marks */
@@ -93,7 +107,12 @@ final readonly class Desk
             $own = $edition->own($entry, $a->seed)->item ?? $item;
             $student = $names[$a->studentId] ?? $a->student;
 
-            return $second ? self::unmarked($own, $a, $student) : self::marked($own, $a, $student, $events[$a->sittingId.'|'.$a->answer->try] ?? []);
+            return $second ? self::unmarked($own, $a, $student) : self::marked(
+                $own,
+                $a,
+                $student,
+                $events[$a->sittingId.'|'.$a->answer->try] ?? [],
+            );
         }, $answers);
         $waiting = $this->reader->waiting($handoutId);
         $tabs = [];
@@ -109,7 +128,13 @@ final readonly class Desk
             $edition->title($entry),
             $item->toArray(),
             $views,
-            array_map(static fn (array $places): LookAlikeView => new LookAlikeView(mb_strimwidth($views[$places[0]]->given ?? '', 0, 90, '…'), $places), self::alike($item, $views)),
+            array_map(
+                static fn (array $places): LookAlikeView => new LookAlikeView(
+                    mb_strimwidth($views[$places[0]]->given ?? '', 0, 90, '…'),
+                    $places,
+                ),
+                self::alike($item, $views),
+            ),
             $second ? [] : $this->reader->shelf($who->teamId, $edition->id, $entry),
             $tabs,
             $hidden,
@@ -123,17 +148,20 @@ final readonly class Desk
     {
         return $this->transaction->run(function () use ($who, $input): MarkView {
             $kind = MarkEvent::BY_HAND;
-            $marked = $this->work->mark($who->teamId, $input->sittingId, $input->entry, $input->try, $input->markVersion, function (StoredSitting $sitting, Answer $before) use ($who, $input, &$kind): HandMark {
-                $item = $sitting->own($input->entry)->item ?? throw Problem::notFound('The question');
-                if ($who->role === Role::Marker && !$item->rule->waitsForMarker()) {
-                    throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
-                }
-                $kind = $item->rule->waitsForMarker() ? MarkEvent::BY_HAND : MarkEvent::OVERRIDE;
-                [$credit, $levels] = self::creditOf($item, $input);
-                $ideas = $item->rule instanceof OpenRule && $levels !== null ? $item->rule->misconceptionsOf($levels) : $before->outcome->misconceptions;
+            $marked = $this->work->mark($who->teamId, $input->sittingId, $input->entry, $input->try, $input->markVersion,
+                function (StoredSitting $sitting, Answer $before) use ($who, $input, &$kind): HandMark {
+                    $item = $sitting->own($input->entry)->item ?? throw Problem::notFound('The question');
+                    if ($who->role === Role::Marker && !$item->rule->waitsForMarker()) {
+                        throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
+                    }
+                    $kind = $item->rule->waitsForMarker() ? MarkEvent::BY_HAND : MarkEvent::OVERRIDE;
+                    [$credit, $levels] = self::creditOf($item, $input);
+                    $ideas = $item->rule instanceof OpenRule && $levels !== null
+                        ? $item->rule->misconceptionsOf($levels)
+                        : $before->outcome->misconceptions;
 
-                return new HandMark($credit, $levels, trim($input->comment), $ideas, $who->id, $this->clock->now());
-            });
+                    return new HandMark($credit, $levels, trim($input->comment), $ideas, $who->id, $this->clock->now());
+                });
             $this->repository->add(new MarkEvent($marked, $kind));
             $before = $marked->before;
             $given = $marked->mark;
@@ -147,7 +175,14 @@ final readonly class Desk
                 $given->levels,
                 $given->comment,
                 $before->markVersion + 1,
-                new MarkEventView($kind, $text($before->credit()), $text($given->credit), $given->comment, $who->name, Moment::iso($given->at)),
+                new MarkEventView(
+                    $kind,
+                    $text($before->credit()),
+                    $text($given->credit),
+                    $given->comment,
+                    $who->name,
+                    Moment::iso($given->at),
+                ),
             );
         });
     }
@@ -180,7 +215,10 @@ final readonly class Desk
      */
     private static function unnamed(array $answers): array
     {
-        $students = (new Randomizer())->shuffleArray(array_values(array_unique(array_map(static fn (DeskAnswer $a): string => $a->studentId, $answers))));
+        $students = (new Randomizer())->shuffleArray(array_values(array_unique(array_map(
+            static fn (DeskAnswer $a): string => $a->studentId,
+            $answers,
+        ))));
         $place = array_flip($students);
         usort($answers, static fn (DeskAnswer $a, DeskAnswer $b): int => $place[$a->studentId] <=> $place[$b->studentId]);
 
@@ -216,13 +254,32 @@ final readonly class Desk
     /** What an answer is compared by: a number by its value, where how it is written does not count. */
     private static function meant(Item $item, MarkedAnswerView $answer): string
     {
-        return $item->rule instanceof NumberRule && $item->rule->anyForm() && !in_array($answer->readAs, ['', NumberRule::UNREADABLE], true) ? $answer->readAs : $answer->given;
+        return $item->rule instanceof NumberRule && $item->rule->anyForm() && !in_array(
+            $answer->readAs,
+            ['', NumberRule::UNREADABLE],
+            true,
+        ) ? $answer->readAs : $answer->given;
     }
 
     /** An answer as if nobody but the reader had marked it. */
     private static function unmarked(Item $item, DeskAnswer $a, string $student): MarkedAnswerView
     {
-        return new MarkedAnswerView($a->sittingId, $a->answer->try, $student, Words::given($item, $a->answer->response), $a->answer->response->toArray(), $a->answer->outcome->readAs, Verdict::ByHand->value, null, $a->ownLevels !== null, $a->ownLevels, '', 0, false, []);
+        return new MarkedAnswerView(
+            $a->sittingId,
+            $a->answer->try,
+            $student,
+            Words::given($item, $a->answer->response),
+            $a->answer->response->toArray(),
+            $a->answer->outcome->readAs,
+            Verdict::ByHand->value,
+            null,
+            $a->ownLevels !== null,
+            $a->ownLevels,
+            '',
+            0,
+            false,
+            [],
+        );
     }
 
     /** @param list<MarkEventView> $events */

@@ -32,7 +32,10 @@ final readonly class History
         $changes = $template === null ? [] : $this->editions->keyChanges($edition->id, $entry);
         $effects = $this->marks->effects(array_map(static fn (KeyChangeLine $c): string => $c->id, $changes));
 
-        return $template === null ? [] : array_map(static fn (KeyChangeLine $c): KeyChangeLineView => self::line($c, $template, $effects[$c->id] ?? ['gains' => 0, 'loses' => 0]), $changes);
+        return $template === null ? [] : array_map(
+            static fn (KeyChangeLine $c): KeyChangeLineView => self::line($c, $template, $effects[$c->id] ?? ['gains' => 0, 'loses' => 0]),
+            $changes,
+        );
     }
 
     /** @param array{gains: int, loses: int} $effect */
@@ -61,8 +64,15 @@ final readonly class History
     private static function lines(Rule $rule): array
     {
         return match (true) {
-            $rule instanceof TextRule => array_map(static fn (Form $f): string => "“{$f->text}” for credit {$f->credit->simplified()}", $rule->forms),
-            $rule instanceof NumberRule => array_map(static fn (Target $t): string => rtrim(NumberText::write($t->value).' '.$rule->unit).' for credit '.$t->credit->simplified(), $rule->targets),
+            $rule instanceof TextRule => array_map(
+                static fn (Form $f): string => "“{$f->text}” for credit {$f->credit->simplified()}",
+                $rule->forms,
+            ),
+            $rule instanceof NumberRule => array_map(
+                static fn (Target $t): string => rtrim(NumberText::write($t->value).' '.$rule->unit).' for credit '
+                    .$t->credit->simplified(),
+                $rule->targets,
+            ),
             default => [],
         };
     }

@@ -40,9 +40,22 @@ final readonly class KeyEffects
         $answers = $this->remarking->answers($edition->id, $entry, $hold);
         // Where numbers are a student's own, or a check looks back, like answers may be worth different credit.
         $each = $after->hasVariables() || $item->looksBackTo() !== [];
-        $given = array_map(static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId : ''), $answers);
-        $check = $each ? $this->checkEach($edition, $entry, $item, $after, $answers) : static fn (Given $g, bool $new): Outcome => ($new ? $after->sample() : $item)->check($g->response);
-        $changes = Remark::changes($given, static fn (Given $g): Outcome => $check($g, false), static fn (Given $g): Outcome => $check($g, true));
+        $given = array_map(
+            static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId : ''),
+            $answers,
+        );
+        $check = $each ? $this->checkEach(
+            $edition,
+            $entry,
+            $item,
+            $after,
+            $answers,
+        ) : static fn (Given $g, bool $new): Outcome => ($new ? $after->sample() : $item)->check($g->response);
+        $changes = Remark::changes(
+            $given,
+            static fn (Given $g): Outcome => $check($g, false),
+            static fn (Given $g): Outcome => $check($g, true),
+        );
         $gains = $loses = $altered = $marked = $known = [];
         $same = $byHand = $returned = 0;
         foreach ($changes as $i => $change) {
@@ -92,7 +105,9 @@ final readonly class KeyEffects
 
         return static function (Given $one, bool $new) use ($edition, $entry, $after, $seeds, $beside): Outcome {
             $seed = $seeds[$one->case] ?? '';
-            $own = static fn (string $id): ?OwnItem => $id === $entry && $new ? $after->with($edition->own($id, $seed)->numbers ?? []) : $edition->own($id, $seed);
+            $own = static fn (string $id): ?OwnItem => $id === $entry && $new
+                ? $after->with($edition->own($id, $seed)->numbers ?? [])
+                : $edition->own($id, $seed);
 
             return (new Checking($edition->paper(), $own, $beside[$one->case] ?? []))->outcome($entry, $one->response);
         };

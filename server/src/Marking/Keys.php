@@ -68,7 +68,20 @@ final readonly class Keys
             $effect = $this->effects->of($edition, $entry, $after, $handout->markStep, true);
             $changeId = $this->editions->changeKey($who, $edition->id, $entry, $before, $after->rule(), $input->reason);
             $this->store($who, $edition, $entry, $effect, $changeId, MarkEvent::KEY_CHANGE, $handout->markStep);
-            $this->transaction->note(new Acted($who->teamId, $who->id, 'change key', 'handout', $handoutId, ['entry' => $entry, 'question' => $edition->numbers()[$entry] ?? 0, 'change' => $changeId, 'gains' => count($effect->gains), 'loses' => count($effect->loses)]));
+            $this->transaction->note(new Acted(
+                $who->teamId,
+                $who->id,
+                'change key',
+                'handout',
+                $handoutId,
+                [
+                    'entry' => $entry,
+                    'question' => $edition->numbers()[$entry] ?? 0,
+                    'change' => $changeId,
+                    'gains' => count($effect->gains),
+                    'loses' => count($effect->loses),
+                ],
+            ));
 
             return self::view($changeId, $after, $effect, $this->bringHome($who, $edition, $entry, $before, $after->rule()));
         });
@@ -88,7 +101,14 @@ final readonly class Keys
             $effect = $this->effects->of($edition, $entry, $before, $step, true);
             $this->store($who, $edition, $entry, $effect, $changeId, MarkEvent::KEY_UNDO, $step);
             $this->bringHome($who, $edition, $entry, $now->rule(), $before->rule());
-            $this->transaction->note(new Acted($who->teamId, $who->id, 'undo key', 'edition', $edition->id, ['entry' => $entry, 'question' => $edition->numbers()[$entry] ?? 0, 'change' => $changeId]));
+            $this->transaction->note(new Acted(
+                $who->teamId,
+                $who->id,
+                'undo key',
+                'edition',
+                $edition->id,
+                ['entry' => $entry, 'question' => $edition->numbers()[$entry] ?? 0, 'change' => $changeId],
+            ));
 
             return self::view($changeId, $before, $effect, false);
         });
@@ -103,13 +123,23 @@ final readonly class Keys
             throw Problem::conflict('This question is marked by hand.', 'It has a rubric, not a key. Mark the answers one by one.');
         }
         if ($input->rule === null && $template->hasVariables()) {
-            throw Problem::conflict('Every student has numbers of their own here.', 'What is right for one is not for another. Change the key, or set the one mark by hand.');
+            throw Problem::conflict(
+                'Every student has numbers of their own here.',
+                'What is right for one is not for another. Change the key, or set the one mark by hand.',
+            );
         }
         try {
-            $rule = $input->rule === null ? Accepting::into($item->rule, Response::fromArray($input->accept ?? []), $input->exactCredit(), $input->feedback)->toArray() : $this->rich->cleanedRule($input->rule);
+            $rule = $input->rule === null ? Accepting::into(
+                $item->rule,
+                Response::fromArray($input->accept ?? []),
+                $input->exactCredit(),
+                $input->feedback,
+            )->toArray() : $this->rich->cleanedRule($input->rule);
             $after = $template->withRule($rule);
         } catch (NotAcceptable $e) {
-            throw $e->field === '' ? Problem::conflict($e->getMessage(), 'Mark it by hand.') : Problem::invalid([$e->field => $e->getMessage()]);
+            throw $e->field === ''
+                ? Problem::conflict($e->getMessage(), 'Mark it by hand.')
+                : Problem::invalid([$e->field => $e->getMessage()]);
         } catch (DocumentInvalid $e) {
             throw Problem::document($e);
         }
@@ -122,8 +152,15 @@ final readonly class Keys
         return $after;
     }
 
-    private function store(StaffUser $who, PublishedPaper $edition, string $entry, KeyEffect $effect, string $changeId, string $kind, BigRational $step): void
-    {
+    private function store(
+        StaffUser $who,
+        PublishedPaper $edition,
+        string $entry,
+        KeyEffect $effect,
+        string $changeId,
+        string $kind,
+        BigRational $step,
+    ): void {
         $this->remarking->store($entry, array_map(static fn (array $a): array => [$a[0], $a[1]->after], $effect->altered));
         $this->history->addAll($entry, $kind, $changeId, $who->id, $this->clock->now(), $effect->marked);
         $sittings = array_map(static fn (array $a): string => $a[0]->sittingId, $effect->marked);
@@ -148,6 +185,15 @@ final readonly class Keys
 
     private static function view(?string $changeId, ItemTemplate $after, KeyEffect $effect, bool $bank): KeyChangeView
     {
-        return new KeyChangeView($changeId, $after->rule(), $effect->gains, $effect->loses, $effect->same, $effect->byHand, $effect->returned, $bank);
+        return new KeyChangeView(
+            $changeId,
+            $after->rule(),
+            $effect->gains,
+            $effect->loses,
+            $effect->same,
+            $effect->byHand,
+            $effect->returned,
+            $bank,
+        );
     }
 }

@@ -42,7 +42,15 @@ final readonly class Returning
             $message = trim($input->message);
             [$returned, $waiting] = $this->work->return($handout->id, $input->students, $message);
             foreach ($returned as $student) {
-                $this->repository->add(new OutboxMessage($who->teamId, $student, $handout->id, $handout->title.' is back', $message === '' ? 'Your work has been marked.' : $message, $who->id, $this->clock->now()));
+                $this->repository->add(new OutboxMessage(
+                    $who->teamId,
+                    $student,
+                    $handout->id,
+                    $handout->title.' is back',
+                    $message === '' ? 'Your work has been marked.' : $message,
+                    $who->id,
+                    $this->clock->now(),
+                ));
             }
             $this->noteFor($who, 'return', $handout->id, $returned);
             $names = $this->students->names($who->teamId, $waiting);

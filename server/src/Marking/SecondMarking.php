@@ -20,8 +20,12 @@ use Symfony\Component\Clock\ClockInterface;
  */
 final readonly class SecondMarking
 {
-    public function __construct(private Work $work, private MarkRepository $marks, private Transaction $transaction, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Work $work,
+        private MarkRepository $marks,
+        private Transaction $transaction,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function mark(StaffUser $who, SecondMarkInput $input): void

@@ -17,7 +17,12 @@ use Symfony\Component\HttpFoundation\Response;
 final readonly class Files
 {
     private const LARGEST = 2_000_000;
-    private const TYPES = [IMAGETYPE_PNG => 'image/png', IMAGETYPE_JPEG => 'image/jpeg', IMAGETYPE_GIF => 'image/gif', IMAGETYPE_WEBP => 'image/webp'];
+    private const TYPES = [
+        IMAGETYPE_PNG => 'image/png',
+        IMAGETYPE_JPEG => 'image/jpeg',
+        IMAGETYPE_GIF => 'image/gif',
+        IMAGETYPE_WEBP => 'image/webp',
+    ];
 
     public function __construct(private FileRepository $files, private Transaction $transaction, private ClockInterface $clock)
     {

@@ -9,7 +9,16 @@ use ChalkLadder\Core\Item\ItemTemplate;
 /** In what two states of a question differ, in words. */
 final class ChangedParts
 {
-    private const WORDS = ['title' => 'title', 'prompt' => 'wording', 'rule' => 'answers', 'hint' => 'hint', 'explanation' => 'explanation', 'skill' => 'skill', 'checks' => 'checks', 'confidence' => 'confidence'];
+    private const WORDS = [
+        'title' => 'title',
+        'prompt' => 'wording',
+        'rule' => 'answers',
+        'hint' => 'hint',
+        'explanation' => 'explanation',
+        'skill' => 'skill',
+        'checks' => 'checks',
+        'confidence' => 'confidence',
+    ];
 
     /** @return list<string> */
     public static function between(ItemTemplate $then, ItemTemplate $now): array

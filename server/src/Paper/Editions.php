@@ -40,7 +40,10 @@ final class Editions implements ResetInterface
     {
         $rulesVersion ??= $this->reader->rulesVersion($id) ?? throw Problem::notFound('The edition');
 
-        return $this->used["$id-$rulesVersion"] ??= $this->cache->get("edition-$id-$rulesVersion", fn (): PublishedPaper => $this->reader->read($id) ?? throw Problem::notFound('The edition'));
+        return $this->used["$id-$rulesVersion"] ??= $this->cache->get(
+            "edition-$id-$rulesVersion",
+            fn (): PublishedPaper => $this->reader->read($id) ?? throw Problem::notFound('The edition'),
+        );
     }
 
     /** An edition of the team's; another's is absent. */

@@ -141,7 +141,10 @@ final readonly class Papers
         $draft = ($this->papers->find($teamId, $id) ?? throw Problem::notFound('The paper'))->content();
         $items = $this->itemsOf($teamId, $draft);
         $there = static fn (Entry $e): bool => !$e->isQuestion() || isset($items[$e->item ?? '']);
-        $sections = array_map(static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, $there)), $s->route), $draft->sections);
+        $sections = array_map(
+            static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, $there)), $s->route),
+            $draft->sections,
+        );
         $paper = new Draft($draft->title, $sections, $draft->mastery);
         $documents = $ids = [];
         foreach ($paper->questions() as $entry) {
@@ -156,7 +159,14 @@ final readonly class Papers
     {
         $paper = $this->papers->findLocked($teamId, $id) ?? throw Problem::notFound('The paper');
         if ($version !== null && $paper->version() !== $version) {
-            throw Problem::conflict('Somebody saved this paper before you.', sprintf('%s saved it while you were working. Open the newer one; what you changed here has not been saved.', $this->list->staffName($paper->updatedBy())), ['version' => $paper->version()]);
+            throw Problem::conflict(
+                'Somebody saved this paper before you.',
+                sprintf(
+                    '%s saved it while you were working. Open the newer one; what you changed here has not been saved.',
+                    $this->list->staffName($paper->updatedBy()),
+                ),
+                ['version' => $paper->version()],
+            );
         }
 
         return $paper;
@@ -176,10 +186,18 @@ final readonly class Papers
         foreach ($draft->questions() as $i => $entry) {
             $then = $edition->template($entry->id);
             $now = $items[$entry->item ?? ''] ?? null;
-            if ($then === null || $now === null || $edition->itemIds[$entry->id] !== $entry->item || !in_array($entry->id, $changed, true)) {
+            if ($then === null
+                || $now === null
+                || $edition->itemIds[$entry->id] !== $entry->item
+                || !in_array($entry->id, $changed, true)) {
                 continue;
             }
-            $views[] = new ChangedQuestionView($entry->id, $i + 1, $edition->title($entry->id), ChangedParts::between($then, $now->withPoints($entry->points)));
+            $views[] = new ChangedQuestionView(
+                $entry->id,
+                $i + 1,
+                $edition->title($entry->id),
+                ChangedParts::between($then, $now->withPoints($entry->points)),
+            );
         }
 
         return $views;
@@ -199,7 +217,13 @@ final readonly class Papers
         $paper = PaperReader::read($json);
         $sections = [];
         foreach ($paper->sections as $section) {
-            $entries = array_map(fn (Entry $e): Entry => $e->source === null ? $e : Entry::source($e->id, new Source($e->source->title, $this->richText->clean($e->source->html), $e->source->picture, $e->source->alt)), $section->entries);
+            $entries = array_map(
+                fn (Entry $e): Entry => $e->source === null ? $e : Entry::source(
+                    $e->id,
+                    new Source($e->source->title, $this->richText->clean($e->source->html), $e->source->picture, $e->source->alt),
+                ),
+                $section->entries,
+            );
             $sections[] = new Section($section->id, $section->title, $entries, $section->route);
         }
         $cleaned = new Draft($paper->title, $sections, $paper->mastery);

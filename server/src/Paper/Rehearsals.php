@@ -32,7 +32,10 @@ final readonly class Rehearsals
         $paper = $draft->paper();
         $items = $draft->items();
         if ($items === [] || PaperProof::goesRound($paper)) {
-            throw Problem::conflict('This paper cannot be rehearsed yet.', $items === [] ? 'It has no question.' : 'Its routes go round without end.');
+            throw Problem::conflict(
+                'This paper cannot be rehearsed yet.',
+                $items === [] ? 'It has no question.' : 'Its routes go round without end.',
+            );
         }
         $records = $this->records->of(array_values(array_unique(array_values($draft->itemIds))));
         $difficulty = $guesses = $seconds = [];
@@ -44,17 +47,47 @@ final readonly class Rehearsals
                 $difficulty[$entry] = Rehearsal::difficulty($record->facility, self::SLIP, $guesses[$entry]);
             }
         }
-        $found = Rehearsal::of($paper, $difficulty, $draft->machineMarked(), $input->students, $input->seed, self::SLIP, ideas: self::ideas($items, $input->holders), guesses: $guesses, seconds: $seconds);
+        $found = Rehearsal::of(
+            $paper,
+            $difficulty,
+            $draft->machineMarked(),
+            $input->students,
+            $input->seed,
+            self::SLIP,
+            ideas: self::ideas($items, $input->holders),
+            guesses: $guesses,
+            seconds: $seconds,
+        );
 
         return new RehearsalView(
             $found->students,
             count($items),
             count($difficulty),
-            count(array_filter(array_keys($items), static fn (string $e): bool => ($records[$draft->itemIds[$e]] ?? null)?->seconds !== null)),
-            array_map(static fn (string $way, int $n): WayView => new WayView($way, ShareView::of($n, $found->students)), array_keys($found->ways), $found->ways),
-            array_map(static fn (int $questions, int $n): LengthView => new LengthView($questions, $n), array_keys($found->lengths), $found->lengths),
+            count(array_filter(
+                array_keys($items),
+                static fn (string $e): bool => ($records[$draft->itemIds[$e]] ?? null)?->seconds !== null,
+            )),
+            array_map(
+                static fn (string $way, int $n): WayView => new WayView($way, ShareView::of($n, $found->students)),
+                array_keys($found->ways),
+                $found->ways,
+            ),
+            array_map(
+                static fn (int $questions, int $n): LengthView => new LengthView($questions, $n),
+                array_keys($found->lengths),
+                $found->lengths,
+            ),
             array_map(static fn (array $fifth): AbilityView => new AbilityView($fifth['students'], $fifth['share']), $found->byAbility),
-            array_map(static fn (string $section, array $r): RouteCheckView => new RouteCheckView($paper->section($section)->title ?? '', $r['students'], ShareView::of($r['below'], $r['students']), ShareView::of($r['above'], $r['students'])), array_keys($found->routes), array_values($found->routes)),
+            array_map(
+                static fn (string $section, array $r): RouteCheckView => new RouteCheckView(
+                    $paper->section($section)->title ?? '',
+                    $r['students'],
+                    ShareView::of($r['below'], $r['students']),
+                    ShareView::of($r['above'], $r['students']),
+                ),
+                array_keys($found->routes),
+                array_values($found->routes),
+            ),
             $found->seconds,
         );
     }

@@ -63,9 +63,20 @@ final readonly class Groupings
         $handout = $this->handouts->find($teamId, $handoutId);
         $students = $this->students($teamId, $handout);
         $terms = $this->terms->all($teamId)->misconceptions;
-        $groups = $aim === 'misconception' ? Regroup::byMisconception($students, array_column($terms, 'name', 'id')) : Regroup::byRung($students, $this->teams->rungs($teamId));
+        $groups = $aim === 'misconception' ? Regroup::byMisconception(
+            $students,
+            array_column($terms, 'name', 'id'),
+        ) : Regroup::byRung($students, $this->teams->rungs($teamId));
 
-        return $this->proposal($teamId, $handout, $aim, $aim === 'misconception' ? ', by misconception' : ', by rung', $groups, $students, null);
+        return $this->proposal(
+            $teamId,
+            $handout,
+            $aim,
+            $aim === 'misconception' ? ', by misconception' : ', by rung',
+            $groups,
+            $students,
+            null,
+        );
     }
 
     /** Forms groups by a plan, and says how good they are; with every student fixed, how good a grouping by hand is. */
@@ -75,15 +86,31 @@ final readonly class Groupings
         $students = $this->students($teamId, $handout);
         $plan = $input->plan();
         $known = array_fill_keys(array_map(static fn (Student $s): string => $s->id, $students), true);
-        foreach (['apart' => array_merge([], ...$plan->apart), 'together' => array_merge([], ...$plan->together), 'fixed' => array_map(strval(...), array_keys($plan->fixed))] as $field => $ids) {
+        foreach ([
+            'apart' => array_merge([], ...$plan->apart),
+            'together' => array_merge([], ...$plan->together),
+            'fixed' => array_map(strval(...), array_keys($plan->fixed)),
+        ] as $field => $ids) {
             if (array_diff_key(array_fill_keys($ids, true), $known) !== []) {
                 throw Problem::invalid([$field => 'One of these students has not handed in this work.']);
             }
         }
-        $formed = Former::form($students, $plan, array_column($this->terms->all($teamId)->misconceptions, 'name', 'id') + $this->terms->skillNames($teamId));
+        $formed = Former::form(
+            $students,
+            $plan,
+            array_column($this->terms->all($teamId)->misconceptions, 'name', 'id') + $this->terms->skillNames($teamId),
+        );
         $better = $plan->aim === Plan::ALIKE || $plan->aim === Plan::MIXED ? 'less' : 'more';
 
-        return $this->proposal($teamId, $handout, $plan->aim, ', '.$plan->aim, $formed->groups, $students, new FitView($formed->value, $formed->bound, $formed->measure, $better, $formed->broken, $formed->clash));
+        return $this->proposal(
+            $teamId,
+            $handout,
+            $plan->aim,
+            ', '.$plan->aim,
+            $formed->groups,
+            $students,
+            new FitView($formed->value, $formed->bound, $formed->measure, $better, $formed->broken, $formed->clash),
+        );
     }
 
     public function list(string $teamId): GroupingListView
@@ -114,7 +141,12 @@ final readonly class Groupings
     /** Moves a student to another group of a kept grouping. */
     public function move(StaffUser $who, string $id, MoveInput $input): GroupingView
     {
-        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->move($input->studentId, $input->groupId, trim($input->reason), $who->id));
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->move(
+            $input->studentId,
+            $input->groupId,
+            trim($input->reason),
+            $who->id,
+        ));
 
         return $this->show($who->teamId, $id);
     }
@@ -137,7 +169,11 @@ final readonly class Groupings
             foreach ($input->groups as $one) {
                 $students = ($grouping->group($one->groupId) ?? throw Problem::notFound('The group'))->students();
                 if ($students !== []) {
-                    $this->handouts->handOut($who, new HandoutInput($one->editionId, [], $students, $input->conditions, requestId: $one->requestId), $one->groupId);
+                    $this->handouts->handOut(
+                        $who,
+                        new HandoutInput($one->editionId, [], $students, $input->conditions, requestId: $one->requestId),
+                        $one->groupId,
+                    );
                 }
             }
         });
@@ -154,8 +190,15 @@ final readonly class Groupings
      * @param list<Formation> $groups
      * @param list<Student> $students
      */
-    private function proposal(string $teamId, HandedOut $handout, string $aim, string $suffix, array $groups, array $students, ?FitView $fit): GroupingView
-    {
+    private function proposal(
+        string $teamId,
+        HandedOut $handout,
+        string $aim,
+        string $suffix,
+        array $groups,
+        array $students,
+        ?FitView $fit,
+    ): GroupingView {
         $names = $evidence = [];
         foreach ($students as $student) {
             $names[$student->id] = $student->name;
@@ -163,14 +206,20 @@ final readonly class Groupings
         }
         $nextSteps = array_column($this->terms->all($teamId)->misconceptions, 'nextStep', 'id');
 
-        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null, array_map(static function (Formation $g) use ($names, $nextSteps, $evidence): GroupView {
-            $members = [];
-            foreach ($g->members as $id => $reason) {
-                $members[] = new MemberView((string) $id, $names[$id] ?? '', $reason, isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null);
-            }
+        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null,
+            array_map(static function (Formation $g) use ($names, $nextSteps, $evidence): GroupView {
+                $members = [];
+                foreach ($g->members as $id => $reason) {
+                    $members[] = new MemberView(
+                        (string) $id,
+                        $names[$id] ?? '',
+                        $reason,
+                        isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null,
+                    );
+                }
 
-            return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
-        }, $groups), $fit);
+                return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
+            }, $groups), $fit);
     }
 
     /** @return list<Student> those who have handed in, with their measures */
@@ -181,7 +230,14 @@ final readonly class Groupings
         $skills = $this->terms->skillNames($teamId);
         $students = [];
         foreach ($columns->students as $i => $s) {
-            $students[] = new Student($s->studentId, $s->share ?? 0.0, $columns->evidence[$i], $s->name, ['class' => $classes[$s->studentId] ?? ''], NextStep::of(self::credits($handout, $columns, $i, $skills)));
+            $students[] = new Student(
+                $s->studentId,
+                $s->share ?? 0.0,
+                $columns->evidence[$i],
+                $s->name,
+                ['class' => $classes[$s->studentId] ?? ''],
+                NextStep::of(self::credits($handout, $columns, $i, $skills)),
+            );
         }
 
         return $students;
@@ -207,7 +263,10 @@ final readonly class Groupings
 
     private function fill(Grouping $grouping, GroupingInput $input): void
     {
-        $named = array_merge(...array_map(static fn (GroupInput $g): array => array_map(static fn (MemberInput $m): string => $m->studentId, $g->members), $input->groups));
+        $named = array_merge(...array_map(
+            static fn (GroupInput $g): array => array_map(static fn (MemberInput $m): string => $m->studentId, $g->members),
+            $input->groups,
+        ));
         $known = $this->students->names($grouping->teamId(), array_values($named));
         $ideas = $this->terms->misconceptionNames($grouping->teamId());
         foreach ($input->groups as $place => $one) {

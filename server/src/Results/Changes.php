@@ -50,13 +50,27 @@ final readonly class Changes
             $old = array_map(static fn (string $id): float => $was[$skill][$id]['share'], array_keys($both));
             $new = array_column($both, 'share');
             if (count($both) >= self::LEAST_STUDENTS) {
-                $lines[] = new ChangeLineView($names[$skill] ?? null, array_sum($old) / count($old), array_sum($new) / count($new), FigureView::of(Difference::paired($old, $new)));
+                $lines[] = new ChangeLineView(
+                    $names[$skill] ?? null,
+                    array_sum($old) / count($old),
+                    array_sum($new) / count($new),
+                    FigureView::of(Difference::paired($old, $new)),
+                );
             }
             if ($skill === '') {
-                $students = array_map(static fn (string $id, array $s, float $o): StudentMoveView => new StudentMoveView($id, $s['name'], $o, $s['share']), array_keys($both), $both, $old);
+                $students = array_map(
+                    static fn (string $id, array $s, float $o): StudentMoveView => new StudentMoveView($id, $s['name'], $o, $s['share']),
+                    array_keys($both),
+                    $both,
+                    $old,
+                );
             }
         }
-        usort($students, static fn (StudentMoveView $a, StudentMoveView $b): int => [$b->after - $b->before, $a->name] <=> [$a->after - $a->before, $b->name]);
+        usort(
+            $students,
+            static fn (StudentMoveView $a, StudentMoveView $b): int => [$b->after - $b->before, $a->name] <=> [$a->after - $a->before,
+                $b->name],
+        );
 
         return new ChangeView($earlier, $since, self::questions($before) === self::questions($handout), $lines, $students);
     }
@@ -93,7 +107,10 @@ final readonly class Changes
         foreach ($possible as $skill => $bySeat) {
             foreach ($bySeat as $s => $points) {
                 if ($points > 0.0) {
-                    $shares[$skill][$counted->students[$s]->studentId] = ['name' => $counted->students[$s]->name, 'share' => $reached[$skill][$s] / $points];
+                    $shares[$skill][$counted->students[$s]->studentId] = [
+                        'name' => $counted->students[$s]->name,
+                        'share' => $reached[$skill][$s] / $points,
+                    ];
                 }
             }
         }

@@ -24,6 +24,9 @@ final readonly class Columns
     /** How many answers still wait for a marker, over all students. */
     public function waiting(): int
     {
-        return array_sum(array_map(static fn (Question $q): int => count(array_filter($q->cells, static fn (Cell $c): bool => $c === Cell::Waiting)), $this->questions));
+        return array_sum(array_map(
+            static fn (Question $q): int => count(array_filter($q->cells, static fn (Cell $c): bool => $c === Cell::Waiting)),
+            $this->questions,
+        ));
     }
 }

@@ -49,7 +49,14 @@ final readonly class Comparisons
             $interval = $mean === null ? null : Intervals::mean($mean, Sample::sd($own), count($own));
             $views[] = new ClassResultView(
                 (string) $name,
-                FigureView::of(new Figure($mean, count($own), self::SHARE, $interval[0] ?? null, $interval[1] ?? null, count($own) < 10 ? 'few' : null)),
+                FigureView::of(new Figure(
+                    $mean,
+                    count($own),
+                    self::SHARE,
+                    $interval[0] ?? null,
+                    $interval[1] ?? null,
+                    count($own) < 10 ? 'few' : null,
+                )),
                 FigureView::of(Difference::between($own, $others)),
                 FigureView::of(Difference::effect($own, $others)),
                 $others === [] ? [] : $this->differing($handout, $counted, $of, (string) $name),
@@ -66,12 +73,20 @@ final readonly class Comparisons
      */
     private function differing(HandedOut $handout, Columns $counted, array $of, string $name): array
     {
-        $whole = array_values(array_filter($counted->questions, static fn (Question $q): bool => array_filter($q->credits, static fn (?float $c): bool => $c !== null && $c !== 0.0 && $c !== 1.0) === [] && !in_array(Cell::Waiting, $q->cells, true)));
+        $whole = array_values(array_filter(
+            $counted->questions,
+            static fn (Question $q): bool => array_filter(
+                $q->credits,
+                static fn (?float $c): bool => $c !== null && $c !== 0.0 && $c !== 1.0,
+            ) === [] && !in_array(Cell::Waiting, $q->cells, true),
+        ));
         $found = [];
         foreach ($whole as $question) {
             $tables = [];
             foreach ($of as $s => $class) {
-                $credit = $question->cells[$s] === Cell::NotReached || $question->cells[$s] === Cell::NotGiven ? null : $question->credits[$s];
+                $credit = $question->cells[$s] === Cell::NotReached || $question->cells[$s] === Cell::NotGiven
+                    ? null
+                    : $question->credits[$s];
                 if ($credit === null) {
                     continue;
                 }
@@ -81,7 +96,13 @@ final readonly class Comparisons
             }
             $result = MantelHaenszel::of(array_map(static fn (array $t): array => [$t[0], $t[1], $t[2], $t[3]], array_values($tables)));
             if ($result->class === 'B' || $result->class === 'C') {
-                $found[] = new DifferingView($question->id, $handout->edition->numbers()[$question->id] ?? 0, $handout->edition->title($question->id), FigureView::of($result->delta), $result->class);
+                $found[] = new DifferingView(
+                    $question->id,
+                    $handout->edition->numbers()[$question->id] ?? 0,
+                    $handout->edition->title($question->id),
+                    FigureView::of($result->delta),
+                    $result->class,
+                );
             }
         }
 

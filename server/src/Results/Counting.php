@@ -55,7 +55,10 @@ final readonly class Counting
             $answers = array_map(static fn (CountedAttempt $a): array => $given[$a->sittingId] ?? [], $chosen);
             $cells = [];
             foreach ($chosen as $i => $attempt) {
-                $order = $orders[$attempt->walk] ??= array_values(array_unique(array_column(SittingReader::walk($attempt->walk)->steps($paper), 'entry')));
+                $order = $orders[$attempt->walk] ??= array_values(array_unique(array_column(
+                    SittingReader::walk($attempt->walk)->steps($paper),
+                    'entry',
+                )));
                 $cells[] = self::attempt($paper, $order, $answers[$i]);
             }
             $offered = $shown = [];
@@ -80,7 +83,10 @@ final readonly class Counting
                     $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, $answer->misconceptions ?? [], true) ? 1 : 0);
                 }
             }
-            $evidence[] = array_map(static fn (string $id): Evidence => Evidence::of($shown[$id], $offered[$id]), array_combine(array_keys($offered), array_keys($offered)));
+            $evidence[] = array_map(
+                static fn (string $id): Evidence => Evidence::of($shown[$id], $offered[$id]),
+                array_combine(array_keys($offered), array_keys($offered)),
+            );
             $students[] = self::student($chosen, $own['others'] ?? [], $cells, $points);
         }
         $questions = [];
@@ -90,7 +96,16 @@ final readonly class Counting
                 $options[$option->id] = $option->key;
             }
             $c = $columns[$entry] ?? ['cells' => [], 'credits' => [], 'picks' => [], 'seconds' => [], 'sure' => []];
-            $questions[] = new Question((string) $entry, $points[$entry], $options, $c['cells'], $c['credits'], $c['picks'], $c['seconds'], $item->confidence ? $c['sure'] : []);
+            $questions[] = new Question(
+                (string) $entry,
+                $points[$entry],
+                $options,
+                $c['cells'],
+                $c['credits'],
+                $c['picks'],
+                $c['seconds'],
+                $item->confidence ? $c['sure'] : [],
+            );
         }
 
         return new Columns($students, $questions, $evidence, $answered);
@@ -130,7 +145,10 @@ final readonly class Counting
         $marks = array_map(static fn (CountedAttempt $a): float => $a->marks, $chosen);
         $worth = static fn (array $some): float => array_sum(array_intersect_key($points, $some));
         $of = array_sum(array_map($worth, $cells)) / count($cells);
-        $waiting = array_sum(array_map(static fn (array $own): float => $worth(array_filter($own, static fn (array $c): bool => $c[0] === Cell::Waiting)), $cells)) / count($cells);
+        $waiting = array_sum(array_map(
+            static fn (array $own): float => $worth(array_filter($own, static fn (array $c): bool => $c[0] === Cell::Waiting)),
+            $cells,
+        )) / count($cells);
         $mark = array_sum($marks) / count($marks);
         $last = $chosen[count($chosen) - 1];
 

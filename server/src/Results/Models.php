@@ -32,7 +32,10 @@ final readonly class Models
         $handout = $this->handouts->find($teamId, $handoutId);
         $counted = $this->counting->columns($handout);
         $taken = array_values(array_filter($counted->questions, Enough::takes(...)));
-        $leftOut = array_values(array_map(static fn (Question $q): string => $handout->edition->title($q->id), array_filter($counted->questions, static fn (Question $q): bool => !Enough::takes($q))));
+        $leftOut = array_values(array_map(
+            static fn (Question $q): string => $handout->edition->title($q->id),
+            array_filter($counted->questions, static fn (Question $q): bool => !Enough::takes($q)),
+        ));
         $n = count($counted->students);
         $none = static fn (int $tell, string $why): ModelView => new ModelView($n, $tell, [], [], $leftOut, Rasch::FORMULA, $why);
         $missing = Enough::missingForMap(count($taken), null);
@@ -60,7 +63,13 @@ final readonly class Models
                 FigureView::of(self::estimate($q['difficulty'], $q['se'], $reached, Rasch::FORMULA, $q['note'])),
                 $q['infit'],
                 $q['outfit'],
-                FigureView::of(self::estimate($slopes?->questions[$i]['slope'], $slopes?->questions[$i]['se']['slope'] ?? null, $n, TwoParameter::FORMULA, $slopes === null ? sprintf('Slopes are fitted from %d students.', Enough::SLOPES_FROM) : $slopes->note)),
+                FigureView::of(self::estimate(
+                    $slopes?->questions[$i]['slope'],
+                    $slopes?->questions[$i]['se']['slope'] ?? null,
+                    $n,
+                    TwoParameter::FORMULA,
+                    $slopes === null ? sprintf('Slopes are fitted from %d students.', Enough::SLOPES_FROM) : $slopes->note,
+                )),
                 $q['note'],
             );
         }
@@ -68,11 +77,21 @@ final readonly class Models
         foreach ($counted->students as $s => $student) {
             $ability = $fit->abilities[$s];
             $row = array_map(static fn (int $i): ?int => $data->rows[$s][$i], $known);
-            $pattern = $ability === null ? Figure::missing(count($row), '', 'All or nothing is right, so there is no pattern.') : PersonFit::standardised($row, $difficulties, $ability);
+            $pattern = $ability === null ? Figure::missing(
+                count($row),
+                '',
+                'All or nothing is right, so there is no pattern.',
+            ) : PersonFit::standardised($row, $difficulties, $ability);
             $students[] = new ModelStudentView(
                 $student->studentId,
                 $student->name,
-                FigureView::of(self::estimate($ability, $fit->abilityErrors[$s], count(array_filter($row, is_int(...))), 'Ability in logits on the scale of the difficulties, by maximum likelihood at the student’s score.', 'All or nothing is right: beyond the scale.')),
+                FigureView::of(self::estimate(
+                    $ability,
+                    $fit->abilityErrors[$s],
+                    count(array_filter($row, is_int(...))),
+                    'Ability in logits on the scale of the difficulties, by maximum likelihood at the student’s score.',
+                    'All or nothing is right: beyond the scale.',
+                )),
                 FigureView::of($pattern),
                 FigureView::of($guttman[$s]),
                 $pattern->value !== null && $pattern->value < self::UNUSUAL,
@@ -86,6 +105,12 @@ final readonly class Models
     {
         return $value === null
             ? Figure::missing($n, $formula, $why ?? 'It cannot be told.')
-            : new Figure($value, $n, $formula.' 95 % interval by its standard error.', $se === null ? null : $value - self::Z * $se, $se === null ? null : $value + self::Z * $se);
+            : new Figure(
+                $value,
+                $n,
+                $formula.' 95 % interval by its standard error.',
+                $se === null ? null : $value - self::Z * $se,
+                $se === null ? null : $value + self::Z * $se,
+            );
     }
 }

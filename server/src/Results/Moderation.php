@@ -52,19 +52,50 @@ final readonly class Moderation
     private function question(HandedOut $handout, string $entry, int $number, OpenRule $rule, array $units): AgreementView
     {
         $item = $handout->edition->item($entry) ?? throw new \LogicException('A question of the edition is in it.');
-        $markers = array_values(array_unique(array_merge([], ...array_map(static fn (TwiceMarked $u): array => array_keys($u->levels), $units))));
+        $markers = array_values(array_unique(array_merge(
+            [],
+            ...array_map(static fn (TwiceMarked $u): array => array_keys($u->levels), $units),
+        )));
         $criteria = $apart = [];
         foreach ($rule->criteria as $i => $criterion) {
             $criteria[] = self::criterion($criterion, $i, $markers, $units);
         }
         foreach ($units as $u) {
             if ($u->isDisputed()) {
-                $marks = array_map(static fn (string $marker, array $levels): MarkerLevelsView => new MarkerLevelsView($marker, $levels), array_keys($u->levels), array_values($u->levels));
-                $apart[] = new DisagreementView($u->sittingId, $u->try, $u->student, Words::given($item, $u->response), $marks, $u->settled, $u->comment, $u->markVersion);
+                $marks = array_map(
+                    static fn (string $marker, array $levels): MarkerLevelsView => new MarkerLevelsView($marker, $levels),
+                    array_keys($u->levels),
+                    array_values($u->levels),
+                );
+                $apart[] = new DisagreementView(
+                    $u->sittingId,
+                    $u->try,
+                    $u->student,
+                    Words::given($item, $u->response),
+                    $marks,
+                    $u->settled,
+                    $u->comment,
+                    $u->markVersion,
+                );
             }
         }
 
-        return new AgreementView($entry, $number, $handout->edition->title($entry), array_map(static fn (Criterion $c): RubricLineView => new RubricLineView($c->name, array_map(static fn (Level $l): string => NumberText::write($l->points), $c->levels)), $rule->criteria), count($units), $markers, $criteria, $apart);
+        return new AgreementView(
+            $entry,
+            $number,
+            $handout->edition->title($entry),
+            array_map(
+                static fn (Criterion $c): RubricLineView => new RubricLineView(
+                    $c->name,
+                    array_map(static fn (Level $l): string => NumberText::write($l->points), $c->levels),
+                ),
+                $rule->criteria,
+            ),
+            count($units),
+            $markers,
+            $criteria,
+            $apart,
+        );
     }
 
     /**
@@ -77,7 +108,9 @@ final readonly class Moderation
         // Levels are held apart by their points where these rise, else by their order alone.
         $rising = $points;
         sort($rising);
-        $scale = $rising === $points && count(array_unique($points)) === count($points) ? $points : array_map(floatval(...), array_keys($points));
+        $scale = $rising === $points && count(array_unique($points)) === count($points)
+            ? $points
+            : array_map(floatval(...), array_keys($points));
         $marks = $named = [];
         foreach ($units as $u) {
             $unit = $own = [];

@@ -26,8 +26,12 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
     /** @var array<string, array<string, QuestionTally>> those that this request has used, by handout and state */
     private array $used = [];
 
-    public function __construct(private readonly UseOfQuestions $uses, private readonly Handouts $handouts, private readonly Counting $counting, private readonly CacheInterface $cache)
-    {
+    public function __construct(
+        private readonly UseOfQuestions $uses,
+        private readonly Handouts $handouts,
+        private readonly Counting $counting,
+        private readonly CacheInterface $cache,
+    ) {
     }
 
     public function of(array $questionIds): array
@@ -46,7 +50,12 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
             $students = array_unique(array_merge(...array_map(static fn (QuestionTally $t): array => $t->students, $tallies)));
             $seconds = array_merge(...array_map(static fn (QuestionTally $t): array => $t->seconds, $tallies));
 
-            return new ItemRecord(count(array_unique(array_column($uses, 0))), count($students), Sample::mean($credits), Sample::quantile($seconds, 0.5));
+            return new ItemRecord(
+                count(array_unique(array_column($uses, 0))),
+                count($students),
+                Sample::mean($credits),
+                Sample::quantile($seconds, 0.5),
+            );
         }, $found);
     }
 
@@ -61,7 +70,11 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
         ksort($counts);
         arsort($counts);
 
-        return array_map(static fn (string $line, int $n): RecordLineView => new RecordLineView($line, $n), array_map(strval(...), array_slice(array_keys($counts), 0, self::MOST_LINES)), array_slice(array_values($counts), 0, self::MOST_LINES));
+        return array_map(
+            static fn (string $line, int $n): RecordLineView => new RecordLineView($line, $n),
+            array_map(strval(...), array_slice(array_keys($counts), 0, self::MOST_LINES)),
+            array_slice(array_values($counts), 0, self::MOST_LINES),
+        );
     }
 
     public function reset(): void
@@ -72,15 +85,16 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
     /** @return array<string, QuestionTally> by entry */
     private function tallies(string $teamId, string $handoutId, string $state): array
     {
-        return $this->used["$handoutId-$state"] ??= $this->cache->get("tally-$handoutId-$state", function () use ($teamId, $handoutId): array {
-            $columns = $this->counting->columns($this->handouts->find($teamId, $handoutId));
-            $tallies = [];
-            foreach ($columns->questions as $question) {
-                $tallies[$question->id] = self::tally($question, $columns);
-            }
+        return $this->used["$handoutId-$state"] ??= $this->cache->get("tally-$handoutId-$state",
+            function () use ($teamId, $handoutId): array {
+                $columns = $this->counting->columns($this->handouts->find($teamId, $handoutId));
+                $tallies = [];
+                foreach ($columns->questions as $question) {
+                    $tallies[$question->id] = self::tally($question, $columns);
+                }
 
-            return $tallies;
-        });
+                return $tallies;
+            });
     }
 
     private static function tally(Question $question, Columns $columns): QuestionTally

@@ -60,13 +60,22 @@ final readonly class Results
                 $misconceptions[] = $view;
             }
         }
-        usort($misconceptions, static fn (MisconceptionView $a, MisconceptionView $b): int => [$b->likely, count($b->students)] <=> [$a->likely, count($a->students)]);
+        usort(
+            $misconceptions,
+            static fn (
+                MisconceptionView $a,
+                MisconceptionView $b,
+            ): int => [$b->likely, count($b->students)] <=> [$a->likely, count($a->students)],
+        );
         $names = array_column($terms->misconceptions, 'name', 'id');
 
         return new ResultsView(
             $this->handouts->show($teamId, $handoutId),
             $handout->conditions->counts->sentence(),
-            count(array_filter($counted->columns->students, static fn (CountedStudent $s): bool => $s->others !== [] || $s->averaged !== [])),
+            count(array_filter(
+                $counted->columns->students,
+                static fn (CountedStudent $s): bool => $s->others !== [] || $s->averaged !== [],
+            )),
             $counted->columns->waiting(),
             NumberText::write($most),
             FigureView::of($report->mean),
@@ -76,9 +85,20 @@ final readonly class Results
             FigureView::of($report->alpha),
             FigureView::of($report->sem),
             self::bins($report->totals, $most->toFloat()),
-            array_map(static fn (array $band, int $i): RungView => new RungView($band['name'], $band['from'], count(array_filter($students, static fn (StudentResultView $s): bool => $s->rung === $i + 1))), $rungs->bands, array_keys($rungs->bands)),
+            array_map(
+                static fn (array $band, int $i): RungView => new RungView(
+                    $band['name'],
+                    $band['from'],
+                    count(array_filter($students, static fn (StudentResultView $s): bool => $s->rung === $i + 1)),
+                ),
+                $rungs->bands,
+                array_keys($rungs->bands),
+            ),
             array_map(fn (QuestionReport $q): QuestionView => $this->question($q, $handout, $counted, $names), $report->questions),
-            array_map(static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names), Confusion::among($report->questions)),
+            array_map(
+                static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names),
+                Confusion::among($report->questions),
+            ),
             $misconceptions,
             $students,
         );
@@ -160,7 +180,20 @@ final readonly class Results
             }
         }
 
-        return new OptionView($o->id, $letter, $text, $o->key, $o->count, $o->share, $o->byThird[0], $o->byThird[1], $o->byThird[2], $o->rest, $o->works, $misconception);
+        return new OptionView(
+            $o->id,
+            $letter,
+            $text,
+            $o->key,
+            $o->count,
+            $o->share,
+            $o->byThird[0],
+            $o->byThird[1],
+            $o->byThird[2],
+            $o->rest,
+            $o->works,
+            $misconception,
+        );
     }
 
     /** @param array<string, string> $names of misconceptions */
@@ -178,13 +211,33 @@ final readonly class Results
             $idea = $option->id === $c->rival ? ($names[$option->misconception ?? ''] ?? null) : $idea;
         }
 
-        return new ConfusionView($c->question, $handout->edition->numbers()[$c->question] ?? 0, $handout->edition->title($c->question), $letters[$c->key] ?? '', $texts[$c->key] ?? '', $letters[$c->rival] ?? '', $texts[$c->rival] ?? '', $c->keyCount, $c->rivalCount, $c->upperKey, $c->upperRival, $c->n, $c->rivalry, $c->p, $idea);
+        return new ConfusionView(
+            $c->question,
+            $handout->edition->numbers()[$c->question] ?? 0,
+            $handout->edition->title($c->question),
+            $letters[$c->key] ?? '',
+            $texts[$c->key] ?? '',
+            $letters[$c->rival] ?? '',
+            $texts[$c->rival] ?? '',
+            $c->keyCount,
+            $c->rivalCount,
+            $c->upperKey,
+            $c->upperRival,
+            $c->n,
+            $c->rivalry,
+            $c->p,
+            $idea,
+        );
     }
 
     /** The core does not know letters; here "this option" gets its own. */
     private static function evidence(Item $item, Flag $flag): string
     {
-        return $flag->option !== null && $item->rule instanceof ChoiceRule ? str_replace('this option', 'option '.$item->rule->letter($flag->option), $flag->evidence) : $flag->evidence;
+        return $flag->option !== null && $item->rule instanceof ChoiceRule ? str_replace(
+            'this option',
+            'option '.$item->rule->letter($flag->option),
+            $flag->evidence,
+        ) : $flag->evidence;
     }
 
     /**
@@ -220,10 +273,21 @@ final readonly class Results
             $evidence = $byId[$id] ?? null;
             if ($evidence !== null && $evidence->shown > 0) {
                 $likely += $evidence->likely ? 1 : 0;
-                $holders[] = new HolderView($counted->columns->students[$s]->studentId, $counted->columns->students[$s]->name, $evidence->shown, $evidence->offered, FigureView::of($evidence->rate), $evidence->likely);
+                $holders[] = new HolderView(
+                    $counted->columns->students[$s]->studentId,
+                    $counted->columns->students[$s]->name,
+                    $evidence->shown,
+                    $evidence->offered,
+                    FigureView::of($evidence->rate),
+                    $evidence->likely,
+                );
             }
         }
-        usort($holders, static fn (HolderView $a, HolderView $b): int => [$b->rate->value, $b->shown, $a->name] <=> [$a->rate->value, $a->shown, $b->name]);
+        usort(
+            $holders,
+            static fn (HolderView $a, HolderView $b): int => [$b->rate->value, $b->shown, $a->name] <=> [$a->rate->value, $a->shown,
+                $b->name],
+        );
 
         return new MisconceptionView($id, $name, $nextStep, $likely, $holders);
     }
@@ -240,7 +304,11 @@ final readonly class Results
         for ($from = 0.0; $from < $most || $bins === []; $from += $width) {
             $to = min($from + $width, max($most, $width));
             $last = $to >= $most;
-            $bins[] = new BinView($from, $to, count(array_filter($totals, static fn (float $t): bool => $t >= $from && ($t < $to || $last))));
+            $bins[] = new BinView(
+                $from,
+                $to,
+                count(array_filter($totals, static fn (float $t): bool => $t >= $from && ($t < $to || $last))),
+            );
         }
 
         return $bins;

@@ -53,7 +53,20 @@ final readonly class SkillTable
         foreach ($counted->students as $s => $student) {
             $mean = $own[$s] === [] ? 0.0 : array_sum($own[$s]) / count($own[$s]);
             $shares = array_map(static fn (SkillView $v): SkillShare => SkillShare::of($credits[$v->id][$s] ?? [], $mean), $skills);
-            $rows[] = new SkillRowView($student->studentId, $student->name, array_map(static fn (SkillShare $x): FigureView => FigureView::of($x->share), $shares), array_map(static fn (SkillShare $x): int => $x->standing, $shares), array_map(static fn (SkillView $v): int => SkillShare::of($credits[$v->id][$s] ?? [], $v->share->value ?? 0.0)->standing, $skills), array_map(static fn (SkillView $v): FigureView => FigureView::of($tracing->figure($answers[$student->studentId][$v->id] ?? [])), $skills));
+            $rows[] = new SkillRowView(
+                $student->studentId,
+                $student->name,
+                array_map(static fn (SkillShare $x): FigureView => FigureView::of($x->share), $shares),
+                array_map(static fn (SkillShare $x): int => $x->standing, $shares),
+                array_map(
+                    static fn (SkillView $v): int => SkillShare::of($credits[$v->id][$s] ?? [], $v->share->value ?? 0.0)->standing,
+                    $skills,
+                ),
+                array_map(
+                    static fn (SkillView $v): FigureView => FigureView::of($tracing->figure($answers[$student->studentId][$v->id] ?? [])),
+                    $skills,
+                ),
+            );
         }
 
         return new SkillsView($skills, $rows);

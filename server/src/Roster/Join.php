@@ -32,7 +32,12 @@ final readonly class Join
             }
         }
 
-        throw new Problem(422, 'Code, name and PIN do not fit together.', 'Check all three against your slip. Your teacher can give you a new PIN.', ['pin' => 'Code, name and PIN do not fit together.']);
+        throw new Problem(
+            422,
+            'Code, name and PIN do not fit together.',
+            'Check all three against your slip. Your teacher can give you a new PIN.',
+            ['pin' => 'Code, name and PIN do not fit together.'],
+        );
     }
 
     private static function code(JoinInput $input): string

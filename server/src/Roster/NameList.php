@@ -17,7 +17,20 @@ final class NameList
     public const MOST = 5000;
     private const LONGEST = 80;
     private const LARGEST = 1_000_000;
-    private const HEADERS = ['name', 'names', 'student', 'students', 'first name', 'last name', 'full name', 'forename', 'surname', 'given name', 'family name', 'pupil'];
+    private const HEADERS = [
+        'name',
+        'names',
+        'student',
+        'students',
+        'first name',
+        'last name',
+        'full name',
+        'forename',
+        'surname',
+        'given name',
+        'family name',
+        'pupil',
+    ];
     private const LAST = ['last name', 'surname', 'family name'];
     private const FIRST = ['first name', 'forename', 'given name'];
 

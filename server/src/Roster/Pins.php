@@ -26,7 +26,11 @@ final readonly class Pins
     public function open(string $sealed): string
     {
         $raw = (string) base64_decode($sealed, true);
-        $pin = sodium_crypto_secretbox_open(substr($raw, SODIUM_CRYPTO_SECRETBOX_NONCEBYTES), substr($raw, 0, SODIUM_CRYPTO_SECRETBOX_NONCEBYTES), $this->key());
+        $pin = sodium_crypto_secretbox_open(
+            substr($raw, SODIUM_CRYPTO_SECRETBOX_NONCEBYTES),
+            substr($raw, 0, SODIUM_CRYPTO_SECRETBOX_NONCEBYTES),
+            $this->key(),
+        );
 
         return $pin === false ? throw new \RuntimeException('A PIN was sealed with another secret; give the student a new one.') : $pin;
     }

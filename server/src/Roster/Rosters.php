@@ -56,13 +56,31 @@ final readonly class Rosters
     {
         $class = $this->find($teamId, $id);
 
-        return new RosterView($id, $class->name(), $class->code(), array_map(static fn (Member $m): RosterStudentView => new RosterStudentView($m->student()->id(), $m->student()->name(), Moment::iso($m->joinedAt())), $class->members()));
+        return new RosterView(
+            $id,
+            $class->name(),
+            $class->code(),
+            array_map(
+                static fn (Member $m): RosterStudentView => new RosterStudentView(
+                    $m->student()->id(),
+                    $m->student()->name(),
+                    Moment::iso($m->joinedAt()),
+                ),
+                $class->members(),
+            ),
+        );
     }
 
     public function create(StaffUser $who, ClassInput $input): RosterView
     {
         $id = $this->transaction->run(function () use ($who, $input): string {
-            $class = new SchoolClass($who->teamId, $this->freeName($who->teamId, $input->name), $this->freshCode(), $who->id, $this->clock->now());
+            $class = new SchoolClass(
+                $who->teamId,
+                $this->freeName($who->teamId, $input->name),
+                $this->freshCode(),
+                $who->id,
+                $this->clock->now(),
+            );
             $this->classes->add($class);
 
             return $class->id();
@@ -75,7 +93,12 @@ final readonly class Rosters
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
             $class = $this->classes->findLocked($who->teamId, $id) ?? throw Problem::notFound('The class');
-            $class->rename(mb_strtolower(trim($input->name)) === mb_strtolower($class->name()) ? trim($input->name) : $this->freeName($who->teamId, $input->name), $who->id);
+            $class->rename(
+                mb_strtolower(trim($input->name)) === mb_strtolower($class->name())
+                    ? trim($input->name)
+                    : $this->freeName($who->teamId, $input->name),
+                $who->id,
+            );
         });
 
         return $this->show($who->teamId, $id);
@@ -109,7 +132,14 @@ final readonly class Rosters
             $class = $this->find($who->teamId, $classId);
             $class->printSlips($who->id);
 
-            return new SlipsView($class->name(), $class->code(), array_map(fn (Member $m): SlipView => new SlipView($m->student()->name(), $this->pins->open($m->student()->pinSealed())), $class->members()));
+            return new SlipsView(
+                $class->name(),
+                $class->code(),
+                array_map(
+                    fn (Member $m): SlipView => new SlipView($m->student()->name(), $this->pins->open($m->student()->pinSealed())),
+                    $class->members(),
+                ),
+            );
         });
     }
 
@@ -192,7 +222,10 @@ final readonly class Rosters
             [$fate, $note] = match (true) {
                 $fault !== null => ['fault', $fault],
                 isset($here[$folded]) => ['here', ''],
-                isset($seen[$folded]) => ['double', sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded])],
+                isset($seen[$folded]) => [
+                    'double',
+                    sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded]),
+                ],
                 default => ['add', ''],
             };
             $seen[$folded] ??= $row['line'];

@@ -49,7 +49,23 @@ final readonly class SittingPage
                 $entry = $edition->paper()->entry($id);
                 if ($entry?->source !== null) {
                     $s = $entry->source;
-                    $steps[] = new StepView($id, $visit->try, $pass + 1, 0, '0', null, new SourceView($s->title, $s->html, $s->picture, $s->alt), null, 0, false, false, null, null, 0, null);
+                    $steps[] = new StepView(
+                        $id,
+                        $visit->try,
+                        $pass + 1,
+                        0,
+                        '0',
+                        null,
+                        new SourceView($s->title, $s->html, $s->picture, $s->alt),
+                        null,
+                        0,
+                        false,
+                        false,
+                        null,
+                        null,
+                        0,
+                        null,
+                    );
                 }
                 $item = $sitting->own($id)?->item;
                 if ($item === null) {
@@ -69,7 +85,13 @@ final readonly class SittingPage
                     $state === SittingState::Open && $walk->isOpen($id, $visit->try) && !($answer->settled ?? false),
                     $answer->settled ?? false,
                     ($answer->hintOpened ?? false) ? $item->hint : null,
-                    self::told($item, $answer, $tellsAll, $tellsSettled && ($over || ($answer->settled ?? false)), $score->tries[$id][$visit->try] ?? null),
+                    self::told(
+                        $item,
+                        $answer,
+                        $tellsAll,
+                        $tellsSettled && ($over || ($answer->settled ?? false)),
+                        $score->tries[$id][$visit->try] ?? null,
+                    ),
                     $answer->millis ?? 0,
                     $answer?->confidence,
                 );
@@ -151,6 +173,14 @@ final readonly class SittingPage
         }
         $verdict = $answer?->verdict()->value ?? 'none';
 
-        return new ToldView($verdict, $answer->outcome->feedback ?? '', Words::key($item), $item->explanation, $verdict === 'by hand' || $marks === null ? null : NumberText::write($marks), $answer->comment ?? '', $levels);
+        return new ToldView(
+            $verdict,
+            $answer->outcome->feedback ?? '',
+            Words::key($item),
+            $item->explanation,
+            $verdict === 'by hand' || $marks === null ? null : NumberText::write($marks),
+            $answer->comment ?? '',
+            $levels,
+        );
     }
 }

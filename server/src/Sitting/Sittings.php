@@ -77,7 +77,15 @@ final readonly class Sittings
                 throw Problem::conflict('You have used every attempt.', 'Your teacher can see what you handed in.');
             }
             $seed = bin2hex(random_bytes(8));
-            $sitting = new Sitting($handout->teamId, $handoutId, $who->id, $attempts + 1, $seed, Walk::start($handout->edition->paper(), $handout->conditions, $seed), $now);
+            $sitting = new Sitting(
+                $handout->teamId,
+                $handoutId,
+                $who->id,
+                $attempts + 1,
+                $seed,
+                Walk::start($handout->edition->paper(), $handout->conditions, $seed),
+                $now,
+            );
             $this->sittings->add($sitting);
 
             return $sitting->id();
@@ -105,7 +113,15 @@ final readonly class Sittings
         return $this->transaction->run(function () use ($who, $id, $input): AnswersSavedView {
             $entity = $this->held($who, $id);
             $sitting = $this->reader->ofStudent($who->id, $id);
-            $kept = array_map(fn (SaveInput $save): KeptView => new KeptView($save->entry, $save->try, $save->counter, $this->keep($entity, $sitting, $save)), $input->saves);
+            $kept = array_map(
+                fn (SaveInput $save): KeptView => new KeptView(
+                    $save->entry,
+                    $save->try,
+                    $save->counter,
+                    $this->keep($entity, $sitting, $save),
+                ),
+                $input->saves,
+            );
             if ($sitting->state === SittingState::Open) {
                 if ($sitting->edition->looksBack()) {
                     $this->refreshOutcomes($entity, $sitting);
@@ -139,7 +155,13 @@ final readonly class Sittings
         return $this->change($who, $id, function (Sitting $entity, StoredSitting $sitting) use ($input): void {
             if (count($sitting->walk->visits) === $input->visit && !$sitting->walk->ended) {
                 $outcomes = Answer::outcomes($this->reader->answers($sitting));
-                $entity->goOn($sitting->walk->leave($sitting->edition->paper(), $sitting->conditions, $sitting->seed, $outcomes, $sitting->edition->machineMarked()));
+                $entity->goOn($sitting->walk->leave(
+                    $sitting->edition->paper(),
+                    $sitting->conditions,
+                    $sitting->seed,
+                    $outcomes,
+                    $sitting->edition->machineMarked(),
+                ));
             }
         });
     }
@@ -196,7 +218,15 @@ final readonly class Sittings
         }
         $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
 
-        return array_map(static fn (SaveInput $s): KeptView => new KeptView($s->entry, $s->try, $s->counter, in_array($s->entry, $written, true) ? 'kept' : 'older'), $input->saves);
+        return array_map(
+            static fn (SaveInput $s): KeptView => new KeptView(
+                $s->entry,
+                $s->try,
+                $s->counter,
+                in_array($s->entry, $written, true) ? 'kept' : 'older',
+            ),
+            $input->saves,
+        );
     }
 
     /** The answer as it is to be stored; null when the paper has no such question. */
@@ -208,7 +238,16 @@ final readonly class Sittings
         }
         $value = $sitting->veil($save->entry)->uncover($save->value);
 
-        return new Answer($save->entry, $save->try, $value, $save->counter, false, $own->check($value), millis: $save->millis, confidence: $save->confidence);
+        return new Answer(
+            $save->entry,
+            $save->try,
+            $value,
+            $save->counter,
+            false,
+            $own->check($value),
+            millis: $save->millis,
+            confidence: $save->confidence,
+        );
     }
 
     private function keep(Sitting $entity, StoredSitting $sitting, SaveInput $save): string

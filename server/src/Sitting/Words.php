@@ -36,7 +36,10 @@ final class Words
 
         return match (true) {
             $rule instanceof ChoiceRule => implode('', array_map(static fn (Option $o): string => $o->text, $rule->keys())),
-            $rule instanceof TextRule => htmlspecialchars((array_values(array_filter($rule->forms, static fn (Form $f): bool => $f->credit->isEqualTo(1)))[0] ?? null)->text ?? ''),
+            $rule instanceof TextRule => htmlspecialchars((array_values(array_filter(
+                $rule->forms,
+                static fn (Form $f): bool => $f->credit->isEqualTo(1),
+            ))[0] ?? null)->text ?? ''),
             $rule instanceof NumberRule => self::numberKey($rule),
             default => '',
         };

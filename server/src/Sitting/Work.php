@@ -34,7 +34,11 @@ final readonly class Work implements HandsInWork
         }
         // Read under the lock: what a student has sent until now is in it.
         foreach ($this->reader->openOf($handoutId) as $sitting) {
-            ($open[$sitting->id] ?? null)?->handIn(Sitting::BY_CLOSING, Sittings::score($sitting, $this->reader->answers($sitting)), $this->clock->now());
+            ($open[$sitting->id] ?? null)?->handIn(
+                Sitting::BY_CLOSING,
+                Sittings::score($sitting, $this->reader->answers($sitting)),
+                $this->clock->now(),
+            );
         }
         $this->push->send(Push::students($handoutId), ['kind' => 'closed']);
     }
@@ -55,7 +59,10 @@ final readonly class Work implements HandsInWork
         $this->transaction->run(function () use ($teamId, $sittingId): void {
             $sitting = $this->held($teamId, $sittingId);
             if (!$this->reader->ofTeam($teamId, $sittingId)->window->takesAnswersAt($this->clock->now())) {
-                throw Problem::conflict('The handout is closed.', 'Open the handout again first; that gives work back to everybody from whom closing took it.');
+                throw Problem::conflict(
+                    'The handout is closed.',
+                    'Open the handout again first; that gives work back to everybody from whom closing took it.',
+                );
             }
             $sitting->reopen();
             $this->push->send(Push::students($sitting->handoutId()), ['kind' => 'reopened']);
@@ -105,7 +112,11 @@ final readonly class Work implements HandsInWork
             $sitting = $this->reader->ofTeam($teamId, $sittingId);
             $before = self::answer($this->reader->answers($sitting), $entry, $try) ?? throw Problem::notFound('The answer');
             if ($before->markVersion !== $version) {
-                throw Problem::conflict('Somebody marked this answer before you.', 'Their mark is shown now. Mark again if you see it otherwise.', ['markVersion' => $before->markVersion]);
+                throw Problem::conflict(
+                    'Somebody marked this answer before you.',
+                    'Their mark is shown now. Mark again if you see it otherwise.',
+                    ['markVersion' => $before->markVersion],
+                );
             }
             $mark = $decide($sitting, $before);
             $held->markByHand($entry, $try, $mark);
@@ -125,7 +136,10 @@ final readonly class Work implements HandsInWork
     {
         $held = $this->held($teamId, $sittingId);
 
-        return [$this->reader->ofTeam($teamId, $sittingId), ($held->response($entry, $try) ?? throw Problem::notFound('The answer'))->handMark()];
+        return [
+            $this->reader->ofTeam($teamId, $sittingId),
+            ($held->response($entry, $try) ?? throw Problem::notFound('The answer'))->handMark(),
+        ];
     }
 
     /**

@@ -14,7 +14,21 @@ final class ArchitectureRules
 {
     /** Arrows run down this list, never up: a room may use those before it. */
     private const CORE = ['Document', 'Formula', 'Item', 'Paper', 'Sitting', 'Marking', 'Analysis', 'PairReading', 'Grouping'];
-    private const SERVER = ['Platform', 'Identity', 'Media', 'Roster', 'Bank', 'Paper', 'Handout', 'Sitting', 'Lookout', 'Marking', 'Results', 'Regroup', 'Exchange'];
+    private const SERVER = [
+        'Platform',
+        'Identity',
+        'Media',
+        'Roster',
+        'Bank',
+        'Paper',
+        'Handout',
+        'Sitting',
+        'Lookout',
+        'Marking',
+        'Results',
+        'Regroup',
+        'Exchange',
+    ];
 
     #[TestRule]
     public function coreKnowsNoFramework(): Rule
@@ -51,7 +65,10 @@ final class ArchitectureRules
                 ->classes(...array_map(static fn (string $r) => Selector::inNamespace("ChalkLadder\\Server\\$r"), $others))
                 ->excluding(Selector::inNamespace('ChalkLadder\Server\Tests'))
                 ->shouldNot()->dependOn()
-                ->classes(Selector::inNamespace("ChalkLadder\\Server\\$room\\Entity"), Selector::inNamespace("ChalkLadder\\Server\\$room\\Repository"))
+                ->classes(
+                    Selector::inNamespace("ChalkLadder\\Server\\$room\\Entity"),
+                    Selector::inNamespace("ChalkLadder\\Server\\$room\\Repository"),
+                )
                 ->because("what $room keeps is reached through its services and read models");
         }
     }
@@ -61,7 +78,11 @@ final class ArchitectureRules
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('ChalkLadder\Server'))
-            ->excluding(Selector::classname('/\\\\ReadModel\\\\/', true), Selector::inNamespace('ChalkLadder\Server\Platform\Storage'), Selector::inNamespace('ChalkLadder\Server\Tests'))
+            ->excluding(
+                Selector::classname('/\\\\ReadModel\\\\/', true),
+                Selector::inNamespace('ChalkLadder\Server\Platform\Storage'),
+                Selector::inNamespace('ChalkLadder\Server\Tests'),
+            )
             ->shouldNot()->dependOn()
             ->classes(Selector::classname('Doctrine\DBAL\Connection'), Selector::classname('ChalkLadder\Server\Platform\Storage\ReadModel'))
             ->because('SQL stands in ReadModel');
@@ -73,7 +94,10 @@ final class ArchitectureRules
         return PHPat::rule()
             ->classes(Selector::classname('/Controller$/', true))
             ->shouldNot()->dependOn()
-            ->classes(Selector::classname('/\\\\(Entity|Repository)\\\\/', true), Selector::classname('Doctrine\ORM\EntityManagerInterface'))
+            ->classes(
+                Selector::classname('/\\\\(Entity|Repository)\\\\/', true),
+                Selector::classname('Doctrine\ORM\EntityManagerInterface'),
+            )
             ->because('controllers hand on; services decide');
     }
 

@@ -31,7 +31,11 @@ final class StatementsTest extends KernelTestCase
     {
         $strings = self::strings((string) file_get_contents(self::ROOT.$name));
         if (!str_contains($name, '/ReadModel/')) {
-            self::assertSame([], array_values(array_filter($strings, static fn (string $s): bool => preg_match(self::STATEMENT, $s) === 1)), 'SQL stands in ReadModel alone.');
+            self::assertSame(
+                [],
+                array_values(array_filter($strings, static fn (string $s): bool => preg_match(self::STATEMENT, $s) === 1)),
+                'SQL stands in ReadModel alone.',
+            );
 
             return;
         }
@@ -47,7 +51,14 @@ final class StatementsTest extends KernelTestCase
 
     public function testTheCheckSeesWhatItIsThereFor(): void
     {
-        foreach (['SELECT a FROM item', "SELECT a,\n b FROM item i", 'UPDATE item SET a = 1', 'UPDATE item i SET a = 1', 'INSERT INTO item (a)', 'DELETE FROM item'] as $sql) {
+        foreach ([
+            'SELECT a FROM item',
+            "SELECT a,\n b FROM item i",
+            'UPDATE item SET a = 1',
+            'UPDATE item i SET a = 1',
+            'INSERT INTO item (a)',
+            'DELETE FROM item',
+        ] as $sql) {
             self::assertMatchesRegularExpression(self::STATEMENT, $sql.' ');
             preg_match_all(self::TABLE, $sql, $found);
             self::assertSame(['item'], $found[1]);

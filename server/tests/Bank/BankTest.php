@@ -10,9 +10,16 @@ final class BankTest extends ApiCase
 {
     public function testChecksTravelWithTheQuestionIntoTheSitting(): void
     {
-        $number = ['checks' => [['when' => 'within(answer, 50, 0.5)', 'credit' => '1/2', 'feedback' => 'Half of it: {answer}.']]] + $this->world->itemDocuments()['number'];
+        $number = ['checks' => [[
+            'when' => 'within(answer, 50, 0.5)',
+            'credit' => '1/2',
+            'feedback' => 'Half of it: {answer}.',
+        ]]] + $this->world->itemDocuments()['number'];
         $this->as($this->world->teacher);
-        self::assertSame('part', $this->get('POST', '/items/try', ['item' => $number, 'response' => ['text' => '50.2 m']])->text('verdict'));
+        self::assertSame(
+            'part',
+            $this->get('POST', '/items/try', ['item' => $number, 'response' => ['text' => '50.2 m']])->text('verdict'),
+        );
         $this->get('PUT', '/items/'.$this->world->items['number'], ['item' => $number, 'version' => 1]);
         $edition = $this->get('POST', '/papers/'.$this->world->paperId.'/publish', ['version' => 1])->text('editionId');
         $handout = $this->world->handOut([], $edition);
@@ -27,9 +34,15 @@ final class BankTest extends ApiCase
         $this->as($this->world->teacher);
         $order = ['type' => 'order', 'rule' => ['things' => [['id' => 'a'], ['id' => 'b']]]] + $this->world->itemDocuments()['choice'];
         self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $order])->map('fields'));
-        self::assertSame('right', $this->get('POST', '/items/try', ['item' => $order, 'response' => ['order' => ['a', 'b']]])->text('verdict'));
+        self::assertSame(
+            'right',
+            $this->get('POST', '/items/try', ['item' => $order, 'response' => ['order' => ['a', 'b']]])->text('verdict'),
+        );
         $unknown = ['checks' => [['when' => 'tide = 1']]] + $this->world->itemDocuments()['number'];
-        self::assertSame('“tide” has no value here.', $this->refused(422, 'POST', '/items', ['item' => $unknown])->map('fields')['checks.0.when'] ?? null);
+        self::assertSame(
+            '“tide” has no value here.',
+            $this->refused(422, 'POST', '/items', ['item' => $unknown])->map('fields')['checks.0.when'] ?? null,
+        );
         $broken = ['checks' => [['when' => 'answer >']]] + $this->world->itemDocuments()['number'];
         $fields = $this->refused(422, 'POST', '/items', ['item' => $broken])->map('fields');
         self::assertStringContainsString('missing at the end', is_string($fields['checks.0.when'] ?? null) ? $fields['checks.0.when'] : '');

@@ -14,27 +14,47 @@ final class CheckAnswersTest extends TestCase
 
     public function testEachResponseGivesALine(): void
     {
-        [$status, $lines] = $this->check(self::QUESTION, "{\"id\": 1, \"response\": {\"text\": \"365 cm\"}}\n\n{\"id\": \"b\", \"response\": {\"text\": \"4\"}}\n");
+        [$status, $lines] = $this->check(
+            self::QUESTION,
+            "{\"id\": 1, \"response\": {\"text\": \"365 cm\"}}\n\n{\"id\": \"b\", \"response\": {\"text\": \"4\"}}\n",
+        );
 
         self::assertSame(0, $status);
-        self::assertSame('{"id":1,"credit":"1","verdict":"right","line":"target 1","readAs":"3.65 m","feedback":"","misconception":null,"misconceptions":[]}', $lines[0]);
+        self::assertSame(
+            '{"id":1,"credit":"1","verdict":"right","line":"target 1","readAs":"3.65 m","feedback":"","misconception":null,"misconceptions":[]}',
+            $lines[0],
+        );
         self::assertStringStartsWith('{"id":"b","credit":"0","verdict":"wrong"', $lines[1]);
     }
 
     public function testASeedChoosesTheNumbers(): void
     {
         $question = '{"version": 1, "type": "number", "prompt": "<p>{a} + 1?</p>", "points": "1", "variables": [{"name": "a", "from": "1", "to": "50"}], "rule": {"targets": [{"value": "= a + 1"}]}}';
-        $responses = implode("\n", array_map(static fn (int $i): string => sprintf('{"id": %d, "response": {"text": "%d"}}', $i, $i), range(2, 51)));
-        $right = fn (string $seed): array => array_values(array_filter($this->check($question, $responses, $seed)[1], static fn (string $l): bool => str_contains($l, '"right"')));
+        $responses = implode(
+            "\n",
+            array_map(static fn (int $i): string => sprintf('{"id": %d, "response": {"text": "%d"}}', $i, $i), range(2, 51)),
+        );
+        $right = fn (string $seed): array => array_values(array_filter(
+            $this->check($question, $responses, $seed)[1],
+            static fn (string $l): bool => str_contains($l, '"right"'),
+        ));
 
         self::assertCount(1, $right('1'));
         self::assertSame($right('1'), $right('1'));
-        self::assertGreaterThan(3, count(array_unique(array_merge(...array_map(static fn (int $s): array => $right((string) $s), range(1, 8))))));
+        self::assertGreaterThan(
+            3,
+            count(array_unique(array_merge(...array_map(static fn (int $s): array => $right((string) $s), range(1, 8))))),
+        );
     }
 
     public function testBadInputSaysFileAndLine(): void
     {
-        foreach ([['{', '', 'question.json:1: this is not JSON'], [self::QUESTION, "{\"id\": 1, \"response\": {\"text\": \"1\"}}\nnonsense", 'responses.ndjson:2: expected'], [self::QUESTION, '{"id": 1, "response": {"text": 5}}', 'responses.ndjson:1: '], ['{"version": 1, "type": "riddle"}', '', 'question.json:1: type: This must be one of']] as [$question, $responses, $message]) {
+        foreach ([
+            ['{', '', 'question.json:1: this is not JSON'],
+            [self::QUESTION, "{\"id\": 1, \"response\": {\"text\": \"1\"}}\nnonsense", 'responses.ndjson:2: expected'],
+            [self::QUESTION, '{"id": 1, "response": {"text": 5}}', 'responses.ndjson:1: '],
+            ['{"version": 1, "type": "riddle"}', '', 'question.json:1: type: This must be one of'],
+        ] as [$question, $responses, $message]) {
             [$status, $lines] = $this->check($question, $responses);
             self::assertSame(2, $status);
             self::assertStringContainsString($message, implode("\n", $lines));

@@ -43,13 +43,22 @@ final class FilesTest extends ApiCase
         $path = (string) tempnam(sys_get_temp_dir(), 'chalk');
         file_put_contents($path, $bytes);
         $this->as($this->world->teacher);
-        $this->browser->request('POST', 'http://localhost/api/files', [], ['file' => new UploadedFile($path, $name, 'image/png', null, true)], ['HTTP_X_CHALK_LADDER' => '1']);
+        $this->browser->request(
+            'POST',
+            'http://localhost/api/files',
+            [],
+            ['file' => new UploadedFile($path, $name, 'image/png', null, true)],
+            ['HTTP_X_CHALK_LADDER' => '1'],
+        );
 
         return $this->browser->getResponse();
     }
 
     private static function png(): string
     {
-        return (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true);
+        return (string) base64_decode(
+            'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+            true,
+        );
     }
 }

@@ -32,7 +32,10 @@ final class SearchTest extends ApiCase
         $this->get('PUT', '/items/'.$this->world->items['number'], ['item' => $item, 'version' => 1]);
 
         self::assertSame(['A number question'], $this->titles("?skill=$skill"));
-        self::assertEqualsCanonicalizing(['A choice question', 'A number question', 'A open question'], $this->titles('?misconception='.$this->world->idea));
+        self::assertEqualsCanonicalizing(
+            ['A choice question', 'A number question', 'A open question'],
+            $this->titles('?misconception='.$this->world->idea),
+        );
         $list = $this->get('GET', '/items?type=open&misconception='.$this->world->idea);
         self::assertSame([1, ['choice' => 1, 'number' => 1, 'open' => 1]], [$list->at('total'), $list->map('types')]);
         self::assertSame(1, $this->get('GET', '/bank/terms')->int('skills.0.questions'));
@@ -44,13 +47,26 @@ final class SearchTest extends ApiCase
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']]]);
         $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']]]);
         $cleo = $this->as($this->world->students['Cleo Marsh'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $this->get('PUT', "/me/sittings/$cleo/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($cleo, 'b')]], 'counter' => 1, 'clientId' => 'x']]]);
+        $this->get(
+            'PUT',
+            "/me/sittings/$cleo/responses",
+            ['saves' => [[
+                'entry' => 'e-choice',
+                'try' => 1,
+                'value' => ['options' => [$this->shown($cleo, 'b')]],
+                'counter' => 1,
+                'clientId' => 'x',
+            ]]],
+        );
         $record = $this->as($this->world->teacher)->get('GET', '/items/'.$this->world->items['choice']);
 
         self::assertSame([1, 2], [$record->at('record.handouts'), $record->at('record.students')]);
         self::assertEqualsWithDelta(0.5, $record->at('record.facility'), 1e-12);
         self::assertSame(['Heights of tide'], $record->at('papers'));
-        $row = array_values(array_filter($this->get('GET', '/items')->list('items'), static fn (Json $i): bool => $i->text('type') === 'choice'))[0];
+        $row = array_values(array_filter(
+            $this->get('GET', '/items')->list('items'),
+            static fn (Json $i): bool => $i->text('type') === 'choice',
+        ))[0];
         self::assertSame([2, 1], [$row->at('students'), $row->at('usedIn')]);
     }
 
@@ -60,7 +76,13 @@ final class SearchTest extends ApiCase
         $this->get('DELETE', $path);
         self::assertNotContains('A text question', $this->titles(''));
         self::assertTrue($this->get('GET', $path)->at('archived'));
-        self::assertSame([], array_filter($this->get('GET', '/papers/'.$this->world->paperId)->list('proof.defects'), static fn (Json $d): bool => $d->at('blocks') === true));
+        self::assertSame(
+            [],
+            array_filter(
+                $this->get('GET', '/papers/'.$this->world->paperId)->list('proof.defects'),
+                static fn (Json $d): bool => $d->at('blocks') === true,
+            ),
+        );
         $this->get('POST', "$path/restore");
         self::assertContains('A text question', $this->titles(''));
     }
@@ -73,13 +95,23 @@ final class SearchTest extends ApiCase
         $problem = $this->as($this->world->lead)->refused(409, 'PUT', $path, ['item' => ['title' => 'Yours'] + $item, 'version' => 1]);
         self::assertStringContainsString('Teacher saved it while you were writing', $problem->text('detail'));
         self::assertSame('Mine', $this->get('GET', $path)->text('item.title'));
-        self::assertSame('A text question', $this->tables->row('SELECT content FROM item_revision WHERE item_id = :id AND version = 1', ['id' => $this->world->items['text']])?->json('content')['title'] ?? null, 'the version before is kept');
+        self::assertSame(
+            'A text question',
+            $this->tables->row(
+                'SELECT content FROM item_revision WHERE item_id = :id AND version = 1',
+                ['id' => $this->world->items['text']],
+            )?->json('content')['title'] ?? null,
+            'the version before is kept',
+        );
     }
 
     public function testTermsAreTheTeamsOwnAndNamedOnce(): void
     {
         $this->get('POST', '/bank/skills', ['name' => ' Bearings ']);
-        self::assertSame('There is already one called "bearings".', $this->refused(422, 'POST', '/bank/skills', ['name' => 'bearings'])->map('fields')['name'] ?? null);
+        self::assertSame(
+            'There is already one called "bearings".',
+            $this->refused(422, 'POST', '/bank/skills', ['name' => 'bearings'])->map('fields')['name'] ?? null,
+        );
         self::assertSame(['Bearings'], $this->get('GET', '/bank/terms')->column('skills', 'name'));
         $this->as($this->world->stranger);
         self::assertSame([], $this->get('GET', '/bank/terms')->at('skills'));

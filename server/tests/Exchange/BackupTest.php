@@ -31,8 +31,20 @@ final class BackupTest extends ApiCase
         $handout = $this->world->handOut();
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']], 'e-open' => ['text' => "Line\n\"two\" ½"]]);
         $this->as($this->world->lead)->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'reef']]);
-        $grouping = $this->get('POST', "/handouts/$handout/groupings", ['name' => 'G', 'groups' => [['name' => 'One', 'members' => [['studentId' => $this->world->students['Ada Okafor']->id]]]]]);
-        $this->get('POST', '/groupings/'.$grouping->text('id').'/follow-ups', ['groups' => [['groupId' => $grouping->text('groups.0.id'), 'editionId' => $this->world->editionId, 'requestId' => '01900000-0000-7000-8000-000000000009']]]);
+        $grouping = $this->get(
+            'POST',
+            "/handouts/$handout/groupings",
+            ['name' => 'G', 'groups' => [['name' => 'One', 'members' => [['studentId' => $this->world->students['Ada Okafor']->id]]]]],
+        );
+        $this->get(
+            'POST',
+            '/groupings/'.$grouping->text('id').'/follow-ups',
+            ['groups' => [[
+                'groupId' => $grouping->text('groups.0.id'),
+                'editionId' => $this->world->editionId,
+                'requestId' => '01900000-0000-7000-8000-000000000009',
+            ]]],
+        );
         $backup = self::service(TeamBackup::class);
         $first = $backup->write($team, $this->file);
 
@@ -48,7 +60,12 @@ final class BackupTest extends ApiCase
         $backup = self::service(TeamBackup::class);
         $backup->write($this->world->lead->teamId, $this->file);
         $whole = (string) file_get_contents($this->file);
-        foreach (['', substr($whole, 0, -200), str_replace('Heights of tide', 'Heights of time', $whole), '{"format":"other"}'] as $damaged) {
+        foreach ([
+            '',
+            substr($whole, 0, -200),
+            str_replace('Heights of tide', 'Heights of time', $whole),
+            '{"format":"other"}',
+        ] as $damaged) {
             file_put_contents($this->file, $damaged);
             try {
                 $backup->restore($this->file);
@@ -57,6 +74,12 @@ final class BackupTest extends ApiCase
                 $this->addToAssertionCount(1);
             }
         }
+    }
+
+    public function testATeamThatIsNotThereHasNoBackup(): void
+    {
+        $this->expectExceptionMessage('There is no such team here.');
+        self::service(TeamBackup::class)->write('01900000-0000-7000-8000-00000000dead', $this->file);
     }
 
     /** Takes every row of a team away, those last that others refer to. */

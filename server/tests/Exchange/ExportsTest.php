@@ -15,13 +15,58 @@ final class ExportsTest extends ApiCase
     public function testResponsesComeOutAsTheyWereGivenOneALine(): void
     {
         $handout = $this->world->handOut();
-        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12,34 m'], 'e-open' => ['text' => "Line one\nline \"two\", end"]]);
+        $this->world->sit(
+            'Benoît Larsen',
+            $handout,
+            [
+                'e-choice' => ['options' => ['b']],
+                'e-number' => ['text' => '12,34 m'],
+                'e-open' => ['text' => "Line one\nline \"two\", end"],
+            ],
+        );
         $this->as($this->world->teacher);
         $rows = $this->responses($handout);
 
-        self::assertSame(['8 Kestrel', 'Benoît Larsen', '1', 'yes', '1', 'A choice question', '1', 'B wrong', 'wrong', '0', '0', '1', 'machine', 'SECRET idea'], self::of($rows[0], 'class', 'student', 'attempt', 'counts', 'question', 'title', 'try', 'response', 'verdict', 'credit', 'marks', 'of', 'marked by', 'misconceptions'));
+        self::assertSame(
+            [
+                '8 Kestrel',
+                'Benoît Larsen',
+                '1',
+                'yes',
+                '1',
+                'A choice question',
+                '1',
+                'B wrong',
+                'wrong',
+                '0',
+                '0',
+                '1',
+                'machine',
+                'SECRET idea',
+            ],
+            self::of(
+                $rows[0],
+                'class',
+                'student',
+                'attempt',
+                'counts',
+                'question',
+                'title',
+                'try',
+                'response',
+                'verdict',
+                'credit',
+                'marks',
+                'of',
+                'marked by',
+                'misconceptions',
+            ),
+        );
         self::assertSame(['3', '12,34 m'], self::of($rows[1], 'question', 'response'));
-        self::assertSame(["Line one\nline \"two\", end", 'waits for a marker', '', '', ''], self::of($rows[2], 'response', 'verdict', 'credit', 'marks', 'marked by'));
+        self::assertSame(
+            ["Line one\nline \"two\", end", 'waits for a marker', '', '', ''],
+            self::of($rows[2], 'response', 'verdict', 'credit', 'marks', 'marked by'),
+        );
     }
 
     public function testAMarkSetByHandComesOutWithWhoSetIt(): void
@@ -29,9 +74,27 @@ final class ExportsTest extends ApiCase
         $handout = $this->world->handOut(['attempts' => 2, 'counts' => 'latest']);
         $first = $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The moon.'], 'e-number' => ['text' => '1']]);
         $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The sun.']]);
-        $this->as($this->world->teacher)->get('PUT', '/marks', ['sittingId' => $first, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Good', 'markVersion' => 0]);
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $first, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Good', 'markVersion' => 0],
+        );
         $this->get('PUT', '/marks', ['sittingId' => $first, 'entry' => 'e-number', 'try' => 1, 'credit' => '1/4', 'markVersion' => 0]);
-        $rows = array_map(static fn (array $r): array => self::of($r, 'attempt', 'counts', 'question', 'verdict', 'credit', 'marks', 'of', 'marked by', 'comment'), $this->responses($handout));
+        $rows = array_map(
+            static fn (array $r): array => self::of(
+                $r,
+                'attempt',
+                'counts',
+                'question',
+                'verdict',
+                'credit',
+                'marks',
+                'of',
+                'marked by',
+                'comment',
+            ),
+            $this->responses($handout),
+        );
 
         self::assertSame([
             ['1', 'no', '3', 'part', '1/4', '0.5', '2', 'Teacher', ''],
@@ -61,7 +124,13 @@ final class ExportsTest extends ApiCase
         $this->as($this->world->teacher);
         $rows = $this->csv("/handouts/$handout/marks.csv");
 
-        self::assertSame([['8 Kestrel', 'Ada Okafor', '1', 'yes', 'handed in', '0', '9', '1'], ['8 Kestrel', 'Cleo Marsh', '1', 'yes', 'marked', '2', '9', '0']], array_map(static fn (array $r): array => array_slice($r, 0, 8), array_slice($rows, 1)));
+        self::assertSame(
+            [
+                ['8 Kestrel', 'Ada Okafor', '1', 'yes', 'handed in', '0', '9', '1'],
+                ['8 Kestrel', 'Cleo Marsh', '1', 'yes', 'marked', '2', '9', '0'],
+            ],
+            array_map(static fn (array $r): array => array_slice($r, 0, 8), array_slice($rows, 1)),
+        );
         $headers = $this->browser->getResponse()->headers;
         self::assertSame('text/csv; charset=UTF-8', $headers->get('Content-Type'));
         self::assertStringContainsString('attachment; filename=marks.csv', (string) $headers->get('Content-Disposition'));
@@ -77,7 +146,14 @@ final class ExportsTest extends ApiCase
         $clock->sleep(59);
         self::assertSame('team', $tickets->check($ticket, 'paper'));
         $clock->sleep(2);
-        foreach ([[$tickets, $ticket, 'paper'], [$tickets, $tickets->issue('team', 'paper'), 'other'], [$tickets, str_replace('team', 'them', $tickets->issue('team', 'paper')), 'paper'], [new PrintTicket(new UriSigner('another secret', clock: $clock)), $tickets->issue('team', 'paper'), 'paper'], [$tickets, '', 'paper'], [$tickets, 'a.b.c.d.e', 'paper']] as [$by, $shown, $paper]) {
+        foreach ([
+            [$tickets, $ticket, 'paper'],
+            [$tickets, $tickets->issue('team', 'paper'), 'other'],
+            [$tickets, str_replace('team', 'them', $tickets->issue('team', 'paper')), 'paper'],
+            [new PrintTicket(new UriSigner('another secret', clock: $clock)), $tickets->issue('team', 'paper'), 'paper'],
+            [$tickets, '', 'paper'],
+            [$tickets, 'a.b.c.d.e', 'paper'],
+        ] as [$by, $shown, $paper]) {
             try {
                 $by->check($shown, $paper);
                 self::fail("\"$shown\" opened $paper.");

@@ -14,12 +14,19 @@ final class HandoutTest extends ApiCase
     public function testAHandoutSaysWhoIsExpectedAndHowFarTheyAre(): void
     {
         $handout = $this->handOut();
-        $this->world->sit('Ada Okafor', $handout->text('id'), ['e-choice' => ['options' => ['a']], 'e-open' => ['text' => 'The moon pulls.']]);
+        $this->world->sit(
+            'Ada Okafor',
+            $handout->text('id'),
+            ['e-choice' => ['options' => ['a']], 'e-open' => ['text' => 'The moon pulls.']],
+        );
         $this->world->sit('Benoît Larsen', $handout->text('id'), ['e-choice' => ['options' => ['a']]]);
         $this->as($this->world->students['Cleo Marsh'])->get('POST', '/me/handouts/'.$handout->text('id').'/open');
         $now = $this->as($this->world->teacher)->get('GET', '/handouts')->list('handouts')[0];
 
-        self::assertSame([3, 1, 2, 0, 1], [$now->int('expected'), $now->int('open'), $now->int('handedIn'), $now->int('returned'), $now->int('waiting')]);
+        self::assertSame(
+            [3, 1, 2, 0, 1],
+            [$now->int('expected'), $now->int('open'), $now->int('handedIn'), $now->int('returned'), $now->int('waiting')],
+        );
         self::assertSame(['8 Kestrel'], $now->at('classes'));
         self::assertSame('open', $now->text('status'));
     }
@@ -56,12 +63,20 @@ final class HandoutTest extends ApiCase
         self::assertSame('scheduled', $this->as($ada)->get('GET', '/me/work')->text('handouts.0.status'));
         $this->refused(409, 'POST', "/me$path/open");
 
-        $this->as($this->world->teacher)->get('PUT', $path, ['visible' => true, 'opensAt' => self::moment('-2 hours'), 'closesAt' => self::moment('-1 hour')]);
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            $path,
+            ['visible' => true, 'opensAt' => self::moment('-2 hours'), 'closesAt' => self::moment('-1 hour')],
+        );
         self::assertSame('closed', $this->get('GET', $path)->text('status'));
         self::assertSame('missed', $this->as($ada)->get('GET', '/me/work')->text('handouts.0.status'));
         self::assertSame('This work is closed.', $this->refused(409, 'POST', "/me$path/open")->text('title'));
 
-        self::assertSame('open', $this->as($this->world->teacher)->get('POST', "$path/reopen")->text('status'), 'opening again drops a window that has passed');
+        self::assertSame(
+            'open',
+            $this->as($this->world->teacher)->get('POST', "$path/reopen")->text('status'),
+            'opening again drops a window that has passed',
+        );
         $this->as($ada)->get('POST', "/me$path/open");
     }
 
@@ -73,7 +88,10 @@ final class HandoutTest extends ApiCase
         $second = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']]]);
         self::assertNotSame($first, $second);
         $work = $ada->get('GET', '/me/work');
-        self::assertSame([2, 2, false], [$work->at('handouts.0.attempt'), $work->at('handouts.0.attempts'), $work->at('handouts.0.mayOpen')]);
+        self::assertSame(
+            [2, 2, false],
+            [$work->at('handouts.0.attempt'), $work->at('handouts.0.attempts'), $work->at('handouts.0.mayOpen')],
+        );
         self::assertSame('You have used every attempt.', $this->refused(409, 'POST', "/me/handouts/$handout/open")->text('title'));
     }
 
@@ -131,7 +149,14 @@ final class HandoutTest extends ApiCase
     /** @return array<string, mixed> */
     private function body(): array
     {
-        return ['editionId' => $this->world->editionId, 'classes' => [$this->world->classId], 'students' => [], 'conditions' => (object) [], 'visible' => true, 'requestId' => Uuid::v7()->toRfc4122()];
+        return [
+            'editionId' => $this->world->editionId,
+            'classes' => [$this->world->classId],
+            'students' => [],
+            'conditions' => (object) [],
+            'visible' => true,
+            'requestId' => Uuid::v7()->toRfc4122(),
+        ];
     }
 
     private static function moment(string $when): string

@@ -23,7 +23,10 @@ final class CreateTeamTest extends ApiCase
         self::assertStringNotContainsString('long enough now', $made->getDisplay());
 
         $session = $this->as(null)->get('POST', '/session', ['email' => 'mira@dune.example', 'password' => 'long enough now']);
-        self::assertSame(['Mira Vale', 'lead', 'Dune'], [$session->at('staff.name'), $session->at('staff.role'), $session->at('staff.team')]);
+        self::assertSame(
+            ['Mira Vale', 'lead', 'Dune'],
+            [$session->at('staff.name'), $session->at('staff.role'), $session->at('staff.team')],
+        );
         self::assertSame([], $this->get('GET', '/papers')->list('papers'), 'a new team starts with nothing of another');
     }
 
@@ -38,7 +41,10 @@ final class CreateTeamTest extends ApiCase
     public static function refusals(): iterable
     {
         yield 'no address' => [['email' => 'mira'], 'This is not an e-mail address: mira'];
-        yield 'an address in use' => [['email' => 'TEACHER@test.example'], 'There is already an account for TEACHER@test.example. Choose another address.'];
+        yield 'an address in use' => [
+            ['email' => 'TEACHER@test.example'],
+            'There is already an account for TEACHER@test.example. Choose another address.',
+        ];
         yield 'no name' => [['name' => ' '], 'The team and its lead need a name each.'];
         yield 'no team' => [['team' => ''], 'The team and its lead need a name each.'];
         yield 'numbers in words' => [['--numbers' => 'words'], '--numbers is point or comma.'];

@@ -19,10 +19,16 @@ final class SessionTest extends ApiCase
         $this->as(null);
         self::assertNull($this->get('GET', '/session')->at('staff'));
         $session = $this->get('POST', '/session', self::RIGHT);
-        self::assertSame(['Teacher', 'teacher', 'Harbour'], [$session->at('staff.name'), $session->at('staff.role'), $session->at('staff.team')]);
+        self::assertSame(
+            ['Teacher', 'teacher', 'Harbour'],
+            [$session->at('staff.name'), $session->at('staff.role'), $session->at('staff.team')],
+        );
         $cookie = $this->browser->getResponse()->headers->getCookies()[0];
         self::assertSame([true, 'lax', '/api'], [$cookie->isHttpOnly(), $cookie->getSameSite(), $cookie->getPath()]);
-        self::assertNull($this->tables->row('SELECT 1 FROM session WHERE token_hash = :token', ['token' => (string) $cookie->getValue()]), 'the token itself is not kept');
+        self::assertNull(
+            $this->tables->row('SELECT 1 FROM session WHERE token_hash = :token', ['token' => (string) $cookie->getValue()]),
+            'the token itself is not kept',
+        );
 
         $this->get('GET', '/bank/terms');
         self::assertSame(204, $this->ask('DELETE', '/session')->getStatusCode());
@@ -44,7 +50,14 @@ final class SessionTest extends ApiCase
         $clock = new MockClock();
         Clock::set($clock);
         $this->as(null);
-        foreach (['teacher@test.example', 'TEACHER@test.example', ' Teacher@Test.example ', 'teacher@TEST.example', 'tEacher@test.example', 'teacher@test.example'] as $i => $spelling) {
+        foreach ([
+            'teacher@test.example',
+            'TEACHER@test.example',
+            ' Teacher@Test.example ',
+            'teacher@TEST.example',
+            'tEacher@test.example',
+            'teacher@test.example',
+        ] as $i => $spelling) {
             $this->refused(422, 'POST', '/session', ['email' => $spelling, 'password' => "guess $i"]);
         }
         self::assertSame(2, $this->refused(429, 'POST', '/session', self::RIGHT)->int('retryAfter'));
@@ -80,7 +93,10 @@ final class SessionTest extends ApiCase
         $clock = new MockClock();
         Clock::set($clock);
         $this->as(null)->get('POST', '/session', self::RIGHT);
-        $device = array_values(array_filter($this->browser->getResponse()->headers->getCookies(), static fn ($c): bool => $c->getName() === 'chalk_device'))[0];
+        $device = array_values(array_filter(
+            $this->browser->getResponse()->headers->getCookies(),
+            static fn ($c): bool => $c->getName() === 'chalk_device',
+        ))[0];
         $this->as(null);
         for ($i = 0; $i < 6; ++$i) {
             $this->refused(422, 'POST', '/session', ['password' => "guess $i"] + self::RIGHT);
@@ -89,7 +105,13 @@ final class SessionTest extends ApiCase
         $this->browser->getCookieJar()->set(new Cookie('chalk_device', (string) $device->getValue(), null, '/api', 'localhost'));
         $this->get('POST', '/session', self::RIGHT);
         $this->as(null);
-        $this->browser->getCookieJar()->set(new Cookie('chalk_device', 'f'.substr((string) $device->getValue(), 1), null, '/api', 'localhost'));
+        $this->browser->getCookieJar()->set(new Cookie(
+            'chalk_device',
+            'f'.substr((string) $device->getValue(), 1),
+            null,
+            '/api',
+            'localhost',
+        ));
         $this->refused(429, 'POST', '/session', self::RIGHT);
     }
 

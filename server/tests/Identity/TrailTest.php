@@ -28,14 +28,29 @@ final class TrailTest extends ApiCase
             ['Teacher', 'added 2 students to', '9 Quay'],
             ['Teacher', 'made the class', '9 Quay'],
         ], array_slice($this->lines(), 0, 3));
-        self::assertSame(['Teacher added 2 students to 9 Quay', 'Teacher made the class 9 Quay'], array_slice(array_map(static fn (array $l): string => implode(' ', $l), $this->lines('?kind=class&by='.$this->world->teacher->id)), 0, 2));
-        self::assertSame([], array_filter($this->as($this->world->stranger)->lines(), static fn (array $l): bool => $l[2] === '9 Quay'), 'another team has a trail of its own');
+        self::assertSame(
+            ['Teacher added 2 students to 9 Quay', 'Teacher made the class 9 Quay'],
+            array_slice(
+                array_map(static fn (array $l): string => implode(' ', $l), $this->lines('?kind=class&by='.$this->world->teacher->id)),
+                0,
+                2,
+            ),
+        );
+        self::assertSame(
+            [],
+            array_filter($this->as($this->world->stranger)->lines(), static fn (array $l): bool => $l[2] === '9 Quay'),
+            'another team has a trail of its own',
+        );
     }
 
     public function testSavesOfAPaperInARowAreOneLine(): void
     {
         for ($version = 1; $version <= 3; ++$version) {
-            $this->get('PUT', '/papers/'.$this->world->paperId, ['paper' => ['title' => "Heights $version"] + $this->world->paperDocument(), 'version' => $version]);
+            $this->get(
+                'PUT',
+                '/papers/'.$this->world->paperId,
+                ['paper' => ['title' => "Heights $version"] + $this->world->paperDocument(), 'version' => $version],
+            );
         }
         $line = $this->get('GET', '/trail?kind=paper')->list('lines')[0];
 
@@ -44,7 +59,11 @@ final class TrailTest extends ApiCase
 
     public function testWhatWasArchivedAndWhoWasTakenOutCanBeBroughtBack(): void
     {
-        $paper = $this->get('POST', '/papers', ['paper' => ['title' => 'Spare'] + $this->world->paperDocument(), 'version' => 0])->text('id');
+        $paper = $this->get(
+            'POST',
+            '/papers',
+            ['paper' => ['title' => 'Spare'] + $this->world->paperDocument(), 'version' => 0],
+        )->text('id');
         $this->get('DELETE', "/papers/$paper");
         $student = $this->world->students['Cleo Marsh']->id;
         $this->get('DELETE', '/classes/'.$this->world->classId."/students/$student");
@@ -61,7 +80,11 @@ final class TrailTest extends ApiCase
     public function testAChangedKeyCanBeTakenBackWhileItIsTheLatest(): void
     {
         $handout = $this->world->handOut();
-        $accept = fn (string $text): string => $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => $text]])->text('changeId');
+        $accept = fn (string $text): string => $this->get(
+            'POST',
+            "/handouts/$handout/keys/e-text",
+            ['accept' => ['text' => $text]],
+        )->text('changeId');
         $accept('Secret Reef');
         $second = $accept('Secret Bay');
 
@@ -87,13 +110,20 @@ final class TrailTest extends ApiCase
         self::assertSame([], array_intersect($ids($latest), $ids($older)));
         self::assertGreaterThanOrEqual(5, count($older->list('lines')));
         self::assertNull($older->at('older'));
-        self::assertCount(200, $this->get('GET', '/trail?before=nonsense&by=nobody&kind=moon')->list('lines'), 'a filter that names nothing is none');
+        self::assertCount(
+            200,
+            $this->get('GET', '/trail?before=nonsense&by=nobody&kind=moon')->list('lines'),
+            'a filter that names nothing is none',
+        );
     }
 
     /** @return list<array{string, string, string}> who, did, what */
     private function lines(string $query = ''): array
     {
-        return array_map(static fn ($l): array => [$l->text('by'), $l->text('did'), $l->text('subject')], $this->get('GET', "/trail$query")->list('lines'));
+        return array_map(
+            static fn ($l): array => [$l->text('by'), $l->text('did'), $l->text('subject')],
+            $this->get('GET', "/trail$query")->list('lines'),
+        );
     }
 
     /** @return list<mixed>|null kind, id and class of what takes a line back */

@@ -53,11 +53,21 @@ final class LookoutTest extends ApiCase
 
     public function testOneStudentsWorkShowsWhatWasGivenAndHowItWasRead(): void
     {
-        $id = $this->world->sit('Benoît Larsen', $this->handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => ' 12.34 m ']]);
+        $id = $this->world->sit(
+            'Benoît Larsen',
+            $this->handout,
+            ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => ' 12.34 m ']],
+        );
         $work = $this->as($this->world->teacher)->get('GET', "/sittings/$id");
 
-        self::assertSame(['Benoît Larsen', 'marked', '0', '9'], [$work->at('student'), $work->at('state'), $work->at('marks'), $work->at('of')]);
-        self::assertSame(['B wrong', '', '12.34 m', ''], array_map(static fn (Json $a): string => trim($a->text('given')), $work->list('answers')));
+        self::assertSame(
+            ['Benoît Larsen', 'marked', '0', '9'],
+            [$work->at('student'), $work->at('state'), $work->at('marks'), $work->at('of')],
+        );
+        self::assertSame(
+            ['B wrong', '', '12.34 m', ''],
+            array_map(static fn (Json $a): string => trim($a->text('given')), $work->list('answers')),
+        );
         self::assertSame(['wrong', 'none', 'wrong', 'none'], $work->column('answers', 'verdict'));
         self::assertSame([['SECRET idea'], [], ['SECRET idea'], []], $work->column('answers', 'misconceptions'));
     }
@@ -70,7 +80,10 @@ final class LookoutTest extends ApiCase
         self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
         self::assertSame(1, $this->get('POST', "/handouts/$this->handout/close")->int('handedIn'));
         self::assertSame(['marked', 'expected', 'expected'], $this->lookout()->column('rows', 'state'));
-        self::assertSame('close', $this->tables->row('SELECT handed_in_by FROM sitting WHERE id = :id', ['id' => $id])?->text('handed_in_by'));
+        self::assertSame(
+            'close',
+            $this->tables->row('SELECT handed_in_by FROM sitting WHERE id = :id', ['id' => $id])?->text('handed_in_by'),
+        );
         self::assertCount(1, $this->tables->rows("SELECT 1 FROM trail WHERE act = 'close'"));
     }
 
@@ -78,9 +91,16 @@ final class LookoutTest extends ApiCase
     {
         $id = $this->open('Ada Okafor');
         $this->as($this->world->teacher)->ask('GET', "/handouts/$this->handout/live");
-        self::assertMatchesRegularExpression("#^/internal/live/staff/handout-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#", (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'));
+        self::assertMatchesRegularExpression(
+            "#^/internal/live/staff/handout-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#",
+            (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'),
+        );
         $this->as($this->world->students['Ada Okafor'])->ask('GET', "/me/sittings/$id/live");
-        self::assertMatchesRegularExpression("#^/internal/live/student/sitters-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#", (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'), 'students hear of closing, never of each other');
+        self::assertMatchesRegularExpression(
+            "#^/internal/live/student/sitters-$this->handout/session-[0-9a-f]{32}/[0-9a-f]{32}$#",
+            (string) $this->browser->getResponse()->headers->get('X-Accel-Redirect'),
+            'students hear of closing, never of each other',
+        );
         $this->as($this->world->students['Benoît Larsen'])->refused(404, 'GET', "/me/sittings/$id/live");
     }
 
@@ -102,6 +122,10 @@ final class LookoutTest extends ApiCase
     /** @param array<string, mixed> $value */
     private function save(string $name, string $id, string $entry, array $value): void
     {
-        $this->as($this->world->students[$name])->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => 1, 'clientId' => 'x']], 'at' => $entry]);
+        $this->as($this->world->students[$name])->get(
+            'PUT',
+            "/me/sittings/$id/responses",
+            ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => 1, 'clientId' => 'x']], 'at' => $entry],
+        );
     }
 }

@@ -35,7 +35,10 @@ final class PublisherTest extends ApiCase
         self::assertSame(['GET', 'POST'], array_column($this->sent, 0));
         self::assertStringEndsWith('channel=handout-'.$handout, $this->sent[1][1]);
         $message = Json::of($this->sent[1][2]);
-        self::assertSame(['row', 'Ada Okafor', 'right', 'marked'], [$message->text('kind'), $message->text('row.name'), $message->text('row.cells.e-choice.code'), $message->text('row.state')]);
+        self::assertSame(
+            ['row', 'Ada Okafor', 'right', 'marked'],
+            [$message->text('kind'), $message->text('row.name'), $message->text('row.cells.e-choice.code'), $message->text('row.state')],
+        );
     }
 
     public function testNobodyWatchingNothingSent(): void

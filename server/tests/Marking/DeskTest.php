@@ -17,8 +17,16 @@ final class DeskTest extends ApiCase
     {
         parent::setUp();
         $this->handout = $this->world->handOut();
-        foreach (['Ada Okafor' => 'The moon pulls the water.', 'Benoît Larsen' => 'the moon pulls the waters', 'Cleo Marsh' => 'Wind.'] as $name => $text) {
-            $this->sittings[$name] = $this->world->sit($name, $this->handout, ['e-open' => ['text' => $text], 'e-text' => ['text' => 'reef']]);
+        foreach ([
+            'Ada Okafor' => 'The moon pulls the water.',
+            'Benoît Larsen' => 'the moon pulls the waters',
+            'Cleo Marsh' => 'Wind.',
+        ] as $name => $text) {
+            $this->sittings[$name] = $this->world->sit(
+                $name,
+                $this->handout,
+                ['e-open' => ['text' => $text], 'e-text' => ['text' => 'reef']],
+            );
         }
         $this->as($this->world->teacher);
     }
@@ -27,9 +35,24 @@ final class DeskTest extends ApiCase
     {
         $waiting = $this->get('GET', '/marking');
         self::assertSame([3, 1], [$waiting->int('waiting'), count($waiting->list('questions'))]);
-        self::assertSame(['e-open', 4, 3, 3], [$waiting->at('questions.0.entry'), $waiting->at('questions.0.number'), $waiting->at('questions.0.waiting'), $waiting->at('questions.0.answers')]);
+        self::assertSame(
+            ['e-open', 4, 3, 3],
+            [
+                $waiting->at('questions.0.entry'),
+                $waiting->at('questions.0.number'),
+                $waiting->at('questions.0.waiting'),
+                $waiting->at('questions.0.answers'),
+            ],
+        );
         $this->mark('Ada Okafor', ['levels' => [1]]);
-        self::assertSame([2, 2, 3], [$this->get('GET', '/marking')->at('waiting'), $this->get('GET', '/marking')->at('questions.0.waiting'), $this->get('GET', '/marking')->at('questions.0.answers')]);
+        self::assertSame(
+            [2, 2, 3],
+            [
+                $this->get('GET', '/marking')->at('waiting'),
+                $this->get('GET', '/marking')->at('questions.0.waiting'),
+                $this->get('GET', '/marking')->at('questions.0.answers'),
+            ],
+        );
     }
 
     public function testAnswersThatLookAlikeStandTogether(): void
@@ -47,7 +70,10 @@ final class DeskTest extends ApiCase
         foreach (['Ada Okafor' => '11 m', 'Benoît Larsen' => '11.0m', 'Cleo Marsh' => 'eleven'] as $name => $text) {
             $this->world->sit($name, $handout, ['e-number' => ['text' => $text]]);
         }
-        $sets = array_map(static fn (Json $s): array => $s->map('answers'), $this->get('GET', "/handouts/$handout/marking/e-number")->list('sets'));
+        $sets = array_map(
+            static fn (Json $s): array => $s->map('answers'),
+            $this->get('GET', "/handouts/$handout/marking/e-number")->list('sets'),
+        );
 
         self::assertSame([[0, 1], [2]], $sets);
     }
@@ -67,7 +93,10 @@ final class DeskTest extends ApiCase
     public function testLevelsBecomeCreditMarksAndAState(): void
     {
         $mark = $this->mark('Ada Okafor', ['levels' => [1], 'comment' => ' Say where the water goes. ']);
-        self::assertSame(['1', 'right', true, 'Say where the water goes.', 1], [$mark->at('credit'), $mark->at('verdict'), $mark->at('byHand'), $mark->at('comment'), $mark->at('markVersion')]);
+        self::assertSame(
+            ['1', 'right', true, 'Say where the water goes.', 1],
+            [$mark->at('credit'), $mark->at('verdict'), $mark->at('byHand'), $mark->at('comment'), $mark->at('markVersion')],
+        );
         self::assertSame(['marked', 4.0], $this->sitting('Ada Okafor'));
         self::assertSame('handed in', $this->sitting('Cleo Marsh')[0], 'another still waits');
 
@@ -83,14 +112,29 @@ final class DeskTest extends ApiCase
         $back = $this->mark('Ada Okafor', ['markVersion' => 1]);
         self::assertSame([null, 'by hand', false], [$back->at('credit'), $back->at('verdict'), $back->at('byHand')]);
         self::assertSame('handed in', $this->sitting('Ada Okafor')[0]);
-        self::assertSame([[null, '1'], ['1', null]], array_map(static fn ($r): array => [$r->textOrNull('before_credit'), $r->textOrNull('after_credit')], $this->tables->rows('SELECT before_credit, after_credit FROM mark_event WHERE entry = :entry ORDER BY at, id', ['entry' => 'e-open'])), 'both acts are on record');
+        self::assertSame(
+            [[null, '1'], ['1', null]],
+            array_map(
+                static fn ($r): array => [$r->textOrNull('before_credit'), $r->textOrNull('after_credit')],
+                $this->tables->rows(
+                    'SELECT before_credit, after_credit FROM mark_event WHERE entry = :entry ORDER BY at, id',
+                    ['entry' => 'e-open'],
+                ),
+            ),
+            'both acts are on record',
+        );
     }
 
     public function testTwoMarkersAtOnceDoNotOverwriteEachOther(): void
     {
         $this->mark('Ada Okafor', ['levels' => [1]]);
         $this->as($this->world->lead);
-        $problem = $this->refused(409, 'PUT', '/marks', ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 0]);
+        $problem = $this->refused(
+            409,
+            'PUT',
+            '/marks',
+            ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 0],
+        );
         self::assertSame(1, $problem->int('markVersion'));
         self::assertSame(4.0, $this->sitting('Ada Okafor')[1]);
     }
@@ -98,7 +142,14 @@ final class DeskTest extends ApiCase
     public function testWhatIsNoMarkIsRefusedAtItsField(): void
     {
         $base = ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-open', 'try' => 1, 'markVersion' => 0];
-        foreach ([['levels', ['levels' => [7]]], ['credit', ['credit' => '5/4']], ['credit', ['credit' => '1/0']], ['credit', ['credit' => '-1']], ['comment', ['comment' => str_repeat('x', 2001)]], ['try', ['try' => 0]]] as [$field, $change]) {
+        foreach ([
+            ['levels', ['levels' => [7]]],
+            ['credit', ['credit' => '5/4']],
+            ['credit', ['credit' => '1/0']],
+            ['credit', ['credit' => '-1']],
+            ['comment', ['comment' => str_repeat('x', 2001)]],
+            ['try', ['try' => 0]],
+        ] as [$field, $change]) {
             self::assertArrayHasKey($field, $this->refused(422, 'PUT', '/marks', $change + $base)->map('fields'));
         }
         $this->refused(404, 'PUT', '/marks', ['entry' => 'e-none'] + $base);
@@ -115,12 +166,21 @@ final class DeskTest extends ApiCase
             self::assertMatchesRegularExpression('/^Student [123]$/', $name);
         }
         $this->mark('Ada Okafor', ['levels' => [1]]);
-        $this->refused(403, 'PUT', '/marks', ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-text', 'try' => 1, 'credit' => '1', 'markVersion' => 0]);
+        $this->refused(
+            403,
+            'PUT',
+            '/marks',
+            ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-text', 'try' => 1, 'credit' => '1', 'markVersion' => 0],
+        );
     }
 
     public function testATeacherCorrectsTheMachineForOneStudentAndTakesItBack(): void
     {
-        $fix = fn (?string $credit, int $version): Json => $this->get('PUT', '/marks', ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-text', 'try' => 1, 'credit' => $credit, 'markVersion' => $version]);
+        $fix = fn (?string $credit, int $version): Json => $this->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-text', 'try' => 1, 'credit' => $credit, 'markVersion' => $version],
+        );
         self::assertSame('part', $fix('1/2', 0)->text('verdict'));
         self::assertSame(1.0, $this->sitting('Ada Okafor')[1]);
         $work = $this->get('GET', '/sittings/'.$this->sittings['Ada Okafor']);
@@ -132,7 +192,11 @@ final class DeskTest extends ApiCase
     /** @param array<string, mixed> $how */
     private function mark(string $name, array $how): Json
     {
-        return $this->get('PUT', '/marks', $how + ['sittingId' => $this->sittings[$name], 'entry' => 'e-open', 'try' => 1, 'markVersion' => 0]);
+        return $this->get(
+            'PUT',
+            '/marks',
+            $how + ['sittingId' => $this->sittings[$name], 'entry' => 'e-open', 'try' => 1, 'markVersion' => 0],
+        );
     }
 
     private function desk(): Json
@@ -151,6 +215,9 @@ final class DeskTest extends ApiCase
     /** @return array<array-key, mixed> */
     private function misconceptions(string $name): array
     {
-        return $this->tables->row("SELECT array_to_json(misconceptions) AS ids FROM response WHERE sitting_id = :id AND entry = 'e-open'", ['id' => $this->sittings[$name]])?->json('ids') ?? [];
+        return $this->tables->row(
+            "SELECT array_to_json(misconceptions) AS ids FROM response WHERE sitting_id = :id AND entry = 'e-open'",
+            ['id' => $this->sittings[$name]],
+        )?->json('ids') ?? [];
     }
 }

@@ -13,7 +13,13 @@ final class KeysTest extends ApiCase
         $handout = $this->world->handOut();
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']]]);
         $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['a']]]);
-        $option = static fn (string $id, bool $key): array => ['id' => $id, 'text' => "<p>$id</p>", 'key' => $key, 'feedback' => '', 'misconception' => null];
+        $option = static fn (string $id, bool $key): array => [
+            'id' => $id,
+            'text' => "<p>$id</p>",
+            'key' => $key,
+            'feedback' => '',
+            'misconception' => null,
+        ];
         $body = ['rule' => ['options' => [$option('a', false), $option('b', true)]]];
         $this->as($this->world->teacher);
 
@@ -26,12 +32,19 @@ final class KeysTest extends ApiCase
         self::assertSame([1.0, 0.0], $this->marks($handout));
         self::assertTrue($applied->at('bankToo'));
         $line = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('keyChanges')[0];
-        self::assertSame([$applied->text('changeId'), 'Teacher', 'The log says so.', '<p>b</p>', 1, 1, true], array_map($line->at(...), ['id', 'by', 'reason', 'after', 'gains', 'loses', 'undoable']));
+        self::assertSame(
+            [$applied->text('changeId'), 'Teacher', 'The log says so.', '<p>b</p>', 1, 1, true],
+            array_map($line->at(...), ['id', 'by', 'reason', 'after', 'gains', 'loses', 'undoable']),
+        );
         $this->get('POST', '/key-changes/'.$applied->text('changeId').'/undo');
         self::assertSame([0.0, 1.0], $this->marks($handout));
         $this->refused(409, 'POST', '/key-changes/'.$applied->text('changeId').'/undo');
         $line = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('keyChanges')[0];
-        self::assertSame([false, 'Teacher', 1, 1], array_map($line->at(...), ['undoable', 'undoneBy', 'gains', 'loses']), 'the history stays');
+        self::assertSame(
+            [false, 'Teacher', 1, 1],
+            array_map($line->at(...), ['undoable', 'undoneBy', 'gains', 'loses']),
+            'the history stays',
+        );
     }
 
     public function testOnlyTheLatestOfSeveralChangesCanBeTakenBack(): void
@@ -39,17 +52,49 @@ final class KeysTest extends ApiCase
         $handout = $this->world->handOut();
         $this->world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'Secret Reef']]);
         $this->as($this->world->teacher);
-        $first = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Secret Reef'], 'credit' => '1/2'])->text('changeId');
-        $second = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'Secret Bay'], 'credit' => '1'])->text('changeId');
-        $lines = fn (): array => array_map(static fn ($l): array => [$l->text('id'), $l->at('undoable')], $this->get('GET', "/handouts/$handout/marking/e-text")->list('keyChanges'));
+        $first = $this->get(
+            'POST',
+            "/handouts/$handout/keys/e-text",
+            ['accept' => ['text' => 'Secret Reef'], 'credit' => '1/2'],
+        )->text('changeId');
+        $second = $this->get(
+            'POST',
+            "/handouts/$handout/keys/e-text",
+            ['accept' => ['text' => 'Secret Bay'], 'credit' => '1'],
+        )->text('changeId');
+        $lines = fn (): array => array_map(
+            static fn ($l): array => [$l->text('id'), $l->at('undoable')],
+            $this->get('GET', "/handouts/$handout/marking/e-text")->list('keyChanges'),
+        );
 
         self::assertSame([[$second, true], [$first, false]], $lines());
-        self::assertSame(['“Secret Bay” for credit 1', '“Secret Reef” for credit 1/2'], $this->get('GET', "/handouts/$handout/marking/e-text")->column('keyChanges', 'accepted'));
+        self::assertSame(
+            ['“Secret Bay” for credit 1', '“Secret Reef” for credit 1/2'],
+            $this->get('GET', "/handouts/$handout/marking/e-text")->column('keyChanges', 'accepted'),
+        );
         $this->refused(409, 'POST', "/key-changes/$first/undo");
         $this->get('POST', "/key-changes/$second/undo");
         self::assertSame([[$second, false], [$first, true]], $lines());
         $this->get('POST', "/key-changes/$first/undo");
         self::assertSame([0.0], $this->marks($handout));
+    }
+
+    public function testAChangedKeyBringsNothingThatActsToStudents(): void
+    {
+        $handout = $this->world->handOut();
+        $hostile = '<p>b</p><meta http-equiv="refresh" content="0;url=http://127.0.0.1:1/"><div style="position:fixed">over</div>'
+            .'<img src=x onerror=alert(1)><iframe src="//x.example"></iframe>';
+        $option = static fn (string $id, bool $key, string $text): array => ['id' => $id, 'text' => $text, 'key' => $key, 'feedback' => $hostile, 'misconception' => null];
+        $rule = ['options' => [$option('a', true, '<p>a</p>'), $option('b', false, $hostile)]];
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/keys/e-choice", ['rule' => $rule]);
+
+        $seen = (string) $this->as($this->world->students['Ada Okafor'])->ask('POST', "/me/handouts/$handout/open")->getContent();
+        self::assertStringContainsString('<p>b<\/p>', $seen);
+        foreach (['http-equiv', 'position', 'onerror', 'iframe'] as $word) {
+            self::assertStringNotContainsString($word, $seen);
+        }
+        $bank = (string) $this->as($this->world->teacher)->ask('GET', '/items/'.$this->world->items['choice'])->getContent();
+        self::assertStringNotContainsString('http-equiv', $bank, 'nor home to the bank');
     }
 
     public function testAMarkKeepsItsHistory(): void
@@ -59,11 +104,17 @@ final class KeysTest extends ApiCase
         $this->as($this->world->teacher);
         $mark = ['sittingId' => $id, 'entry' => 'e-choice', 'try' => 1];
         $event = $this->get('PUT', '/marks', $mark + ['credit' => '1/2', 'comment' => 'Half right', 'markVersion' => 0]);
-        self::assertSame(['override', '0', '1/2', 'Half right', 'Teacher'], array_map($event->at(...), ['event.kind', 'event.before', 'event.after', 'event.comment', 'event.by']));
+        self::assertSame(
+            ['override', '0', '1/2', 'Half right', 'Teacher'],
+            array_map($event->at(...), ['event.kind', 'event.before', 'event.after', 'event.comment', 'event.by']),
+        );
         $this->as($this->world->lead)->get('PUT', '/marks', $mark + ['credit' => null, 'markVersion' => 1]);
 
         $history = $this->get('GET', "/handouts/$handout/marking/e-choice")->list('answers.0.history');
-        self::assertSame([['override', '1/2', null, 'Lead'], ['override', '0', '1/2', 'Teacher']], array_map(static fn ($e): array => array_map($e->at(...), ['kind', 'before', 'after', 'by']), $history));
+        self::assertSame(
+            [['override', '1/2', null, 'Lead'], ['override', '0', '1/2', 'Teacher']],
+            array_map(static fn ($e): array => array_map($e->at(...), ['kind', 'before', 'after', 'by']), $history),
+        );
     }
 
     public function testAnAcceptedAnswerHoldsForAllWhoGaveItButNotOverAHandMark(): void
@@ -71,7 +122,11 @@ final class KeysTest extends ApiCase
         $handout = $this->world->handOut();
         $this->world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'Secret Reef']]);
         $hand = $this->world->sit('Benoît Larsen', $handout, ['e-text' => ['text' => 'secret reef']]);
-        $this->as($this->world->teacher)->get('PUT', '/marks', ['sittingId' => $hand, 'entry' => 'e-text', 'try' => 1, 'credit' => '0', 'markVersion' => 0]);
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $hand, 'entry' => 'e-text', 'try' => 1, 'credit' => '0', 'markVersion' => 0],
+        );
         $this->refused(409, 'PUT', '/marks', ['sittingId' => $hand, 'entry' => 'e-text', 'try' => 1, 'credit' => '1', 'markVersion' => 0]);
         $done = $this->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'SECRET  reef'], 'credit' => '1/2']);
 
@@ -101,6 +156,12 @@ final class KeysTest extends ApiCase
     /** @return list<float> marks by name */
     private function marks(string $handout): array
     {
-        return array_map(static fn ($r): float => $r->float('marks'), $this->tables->rows('SELECT s.marks FROM sitting s JOIN student st ON st.id = s.student_id WHERE s.handout_id = :id ORDER BY st.name', ['id' => $handout]));
+        return array_map(
+            static fn ($r): float => $r->float('marks'),
+            $this->tables->rows(
+                'SELECT s.marks FROM sitting s JOIN student st ON st.id = s.student_id WHERE s.handout_id = :id ORDER BY st.name',
+                ['id' => $handout],
+            ),
+        );
     }
 }

@@ -24,9 +24,15 @@ final class ReturningTest extends ApiCase
         $done = $this->get('POST', "/handouts/$this->handout/return", ['message' => 'Look at question 1 again.']);
         self::assertSame([[$this->world->students['Ada Okafor']->id], ['Benoît Larsen']], [$done->at('students'), $done->at('waiting')]);
         $mail = $this->get('GET', '/outbox')->list('messages');
-        self::assertSame([['Ada Okafor', 'Heights of tide is back', 'Look at question 1 again.', 'Teacher']], array_map(static fn ($m): array => [$m->at('to'), $m->at('subject'), $m->at('body'), $m->at('sentBy')], $mail));
+        self::assertSame(
+            [['Ada Okafor', 'Heights of tide is back', 'Look at question 1 again.', 'Teacher']],
+            array_map(static fn ($m): array => [$m->at('to'), $m->at('subject'), $m->at('body'), $m->at('sentBy')], $mail),
+        );
         self::assertSame('returned', $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->text('handouts.0.status'));
-        self::assertSame('handed in', $this->as($this->world->students['Benoît Larsen'])->get('GET', '/me/work')->text('handouts.0.status'));
+        self::assertSame(
+            'handed in',
+            $this->as($this->world->students['Benoît Larsen'])->get('GET', '/me/work')->text('handouts.0.status'),
+        );
     }
 
     public function testSomeAreReturnedBeforeTheOthers(): void
@@ -48,7 +54,10 @@ final class ReturningTest extends ApiCase
         self::assertNotNull($this->get('GET', "/me/sittings/$id")->at('marks'));
         $this->get('POST', "/me/sittings/$id/reply", ['text' => 'Thank you']);
 
-        self::assertSame([$this->world->students['Cleo Marsh']->id], $this->as($this->world->teacher)->get('POST', "/handouts/$this->handout/take-back", [])->at('students'));
+        self::assertSame(
+            [$this->world->students['Cleo Marsh']->id],
+            $this->as($this->world->teacher)->get('POST', "/handouts/$this->handout/take-back", [])->at('students'),
+        );
         self::assertSame('Thank you', $this->get('GET', "/sittings/$id")->text('reply'));
         $cleo = $this->as($this->world->students['Cleo Marsh'])->get('GET', '/me/work');
         self::assertSame('handed in', $cleo->text('handouts.0.status'));
@@ -65,8 +74,20 @@ final class ReturningTest extends ApiCase
 
         self::assertSame([], $this->get('POST', "/handouts/$this->handout/take-back", ['students' => []])->at('students'));
         self::assertSame([$cleo], $this->get('POST', "/handouts/$this->handout/take-back", ['students' => [$cleo]])->at('students'));
-        self::assertArrayHasKey('students[0]', $this->refused(422, 'POST', "/handouts/$this->handout/take-back", ['students' => ['Cleo']])->map('fields'));
-        self::assertSame([$ada], array_values(array_map(static fn ($s): string => $s->text('studentId'), array_filter($this->get('GET', "/handouts/$this->handout/return")->list('students'), static fn ($s): bool => $s->int('returned') === 1))));
+        self::assertArrayHasKey(
+            'students[0]',
+            $this->refused(422, 'POST', "/handouts/$this->handout/take-back", ['students' => ['Cleo']])->map('fields'),
+        );
+        self::assertSame(
+            [$ada],
+            array_values(array_map(
+                static fn ($s): string => $s->text('studentId'),
+                array_filter(
+                    $this->get('GET', "/handouts/$this->handout/return")->list('students'),
+                    static fn ($s): bool => $s->int('returned') === 1,
+                ),
+            )),
+        );
     }
 
     public function testTheTeacherSeesWhoseTurnItIsBeforeReturning(): void
@@ -86,7 +107,16 @@ final class ReturningTest extends ApiCase
         self::assertSame([0, 2, 0], [$lines[1]->int('ready'), $lines[1]->int('waiting'), $lines[1]->int('returned')]);
 
         $list = $this->get('GET', '/marking');
-        self::assertSame([[$this->handout, 1, 1, 1]], array_values(array_filter(array_map(static fn ($h): array => [$h->text('handoutId'), $h->int('ready'), $h->int('waiting'), $h->int('returned')], $list->list('handouts')), fn (array $h): bool => $h[0] === $this->handout)));
+        self::assertSame(
+            [[$this->handout, 1, 1, 1]],
+            array_values(array_filter(
+                array_map(
+                    static fn ($h): array => [$h->text('handoutId'), $h->int('ready'), $h->int('waiting'), $h->int('returned')],
+                    $list->list('handouts'),
+                ),
+                fn (array $h): bool => $h[0] === $this->handout,
+            )),
+        );
         self::assertSame([], $this->as($this->world->marker)->get('GET', '/marking')->at('handouts'), 'a marker returns nothing');
     }
 
@@ -97,7 +127,10 @@ final class ReturningTest extends ApiCase
         $this->as($this->world->teacher)->get('POST', "/handouts/$this->handout/return", []);
         $this->as($this->world->students['Ada Okafor']);
         self::assertArrayHasKey('text', $this->refused(422, 'POST', "/me/sittings/$id/reply", ['text' => '  '])->map('fields'));
-        self::assertArrayHasKey('text', $this->refused(422, 'POST', "/me/sittings/$id/reply", ['text' => str_repeat('x', 5000)])->map('fields'));
+        self::assertArrayHasKey(
+            'text',
+            $this->refused(422, 'POST', "/me/sittings/$id/reply", ['text' => str_repeat('x', 5000)])->map('fields'),
+        );
     }
 
     /**

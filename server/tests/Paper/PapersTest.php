@@ -55,17 +55,34 @@ final class PapersTest extends ApiCase
 
     public function testTheProofCountsOverAllRoutes(): void
     {
-        $proof = $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 's2', 'else' => 'end']), 'version' => 1]);
+        $proof = $this->get(
+            'PUT',
+            $this->path,
+            ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 's2', 'else' => 'end']), 'version' => 1],
+        );
 
         self::assertTrue($proof->at('proof.mayPublish'));
-        self::assertSame(['3', '9', 2, 4], [$proof->at('proof.leastPoints'), $proof->at('proof.mostPoints'), $proof->at('proof.leastQuestions'), $proof->at('proof.mostQuestions')]);
+        self::assertSame(
+            ['3', '9', 2, 4],
+            [
+                $proof->at('proof.leastPoints'),
+                $proof->at('proof.mostPoints'),
+                $proof->at('proof.leastQuestions'),
+                $proof->at('proof.mostQuestions'),
+            ],
+        );
     }
 
     public function testEachDefectSaysWhatAndWhere(): void
     {
         $paper = $this->world->paperDocument(['below' => '1/2', 'then' => 's9', 'else' => 'end']);
         self::assertIsArray($paper['sections']);
-        $paper['sections'][] = ['id' => 's3', 'title' => 'Harbour', 'entries' => [['id' => 'gone', 'kind' => 'question', 'item' => '01900000-0000-7000-8000-000000000000', 'points' => '0']], 'route' => null];
+        $paper['sections'][] = [
+            'id' => 's3',
+            'title' => 'Harbour',
+            'entries' => [['id' => 'gone', 'kind' => 'question', 'item' => '01900000-0000-7000-8000-000000000000', 'points' => '0']],
+            'route' => null,
+        ];
         $defects = $this->get('PUT', $this->path, ['paper' => ['title' => ' '] + $paper, 'version' => 1])->list('proof.defects');
         $said = array_map(static fn ($d): string => $d->text('message'), $defects);
 
@@ -85,7 +102,16 @@ final class PapersTest extends ApiCase
         $paper = $this->world->paperDocument();
         self::assertIsArray($paper['sections']);
         $with = static function (string $picture) use ($paper): array {
-            $paper['sections'][] = ['id' => 's3', 'title' => 'Chart', 'entries' => [['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'Chart', 'html' => '<p>See<script>x()</script></p>', 'picture' => $picture, 'alt' => 'A chart']]], 'route' => null];
+            $paper['sections'][] = [
+                'id' => 's3',
+                'title' => 'Chart',
+                'entries' => [[
+                    'id' => 'chart',
+                    'kind' => 'source',
+                    'source' => ['title' => 'Chart', 'html' => '<p>See<script>x()</script></p>', 'picture' => $picture, 'alt' => 'A chart'],
+                ]],
+                'route' => null,
+            ];
 
             return $paper;
         };
@@ -98,7 +124,11 @@ final class PapersTest extends ApiCase
         $this->as($ada)->refused(404, 'GET', "/me/files/$own");
         $edition = $this->as($this->world->teacher)->get('GET', $this->path)->text('editionId');
         $this->world->handOut([], $edition);
-        self::assertSame(200, $this->as($ada)->ask('GET', "/me/files/$own")->getStatusCode(), 'a picture is shown to those whose paper holds it');
+        self::assertSame(
+            200,
+            $this->as($ada)->ask('GET', "/me/files/$own")->getStatusCode(),
+            'a picture is shown to those whose paper holds it',
+        );
     }
 
     public function testAPaperPutAwayComesBack(): void
@@ -107,16 +137,35 @@ final class PapersTest extends ApiCase
         self::assertSame([], $this->get('GET', '/papers')->list('papers'));
         $this->get('POST', "$this->path/restore");
         self::assertCount(1, $this->get('GET', '/papers')->list('papers'));
-        self::assertSame(['archive', 'restore'], array_map(static fn ($r): string => $r->text('act'), $this->tables->rows("SELECT act FROM trail WHERE subject_id = :id AND act IN ('archive', 'restore') ORDER BY at, act", ['id' => $this->world->paperId])));
+        self::assertSame(
+            ['archive', 'restore'],
+            array_map(
+                static fn ($r): string => $r->text('act'),
+                $this->tables->rows(
+                    "SELECT act FROM trail WHERE subject_id = :id AND act IN ('archive', 'restore') ORDER BY at, act",
+                    ['id' => $this->world->paperId],
+                ),
+            ),
+        );
     }
 
     public function testThePreviewAnswersAsAStudentWouldAndKeepsNothing(): void
     {
-        $this->get('PUT', $this->path, ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 'end', 'else' => 's2']), 'version' => 1]);
+        $this->get(
+            'PUT',
+            $this->path,
+            ['paper' => $this->world->paperDocument(['below' => '1/2', 'then' => 'end', 'else' => 's2']), 'version' => 1],
+        );
         $start = $this->get('POST', "$this->path/preview", []);
         self::assertSame(['e-choice', 'e-text'], $start->column('steps', 'entry'));
         $named = array_combine(['a', 'b'], array_map(static fn (Json $o): string => $o->text('id'), $start->list('steps.0.face.options')));
-        $save = static fn (string $option): array => ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$named[$option]]], 'counter' => 1, 'clientId' => 'p'];
+        $save = static fn (string $option): array => [
+            'entry' => 'e-choice',
+            'try' => 1,
+            'value' => ['options' => [$named[$option]]],
+            'counter' => 1,
+            'clientId' => 'p',
+        ];
         $settled = $this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'settled' => [['entry' => 'e-choice', 'try' => 1]]]);
         self::assertSame('SECRET feedback', $settled->text('steps.0.told.feedback'));
         self::assertTrue($this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'left' => 1])->at('ended'));

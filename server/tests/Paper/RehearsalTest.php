@@ -25,15 +25,27 @@ final class RehearsalTest extends ApiCase
 
         self::assertSame([300, 4, 0, 0], [$found->int('students'), $found->int('questions'), $found->int('known'), $found->int('timed')]);
         self::assertEqualsCanonicalizing(['First look', 'First look → Further out'], $found->column('ways', 'way'));
-        self::assertSame([300, 300], array_map(static fn (string $list): int => (int) array_sum($found->column($list, 'students')), ['lengths', 'abilities']));
+        self::assertSame(
+            [300, 300],
+            array_map(static fn (string $list): int => (int) array_sum($found->column($list, 'students')), ['lengths', 'abilities']),
+        );
         self::assertSame(300, array_sum(array_map(static fn (Json $w): int => $w->int('students.count'), $found->list('ways'))));
-        foreach ([...$found->list('ways'), ...array_map(static fn (string $side): Json => Json::of((string) json_encode(['students' => $found->map("routes.0.$side")])), ['below', 'above'])] as $said) {
+        foreach ([
+            ...$found->list('ways'),
+            ...array_map(
+                static fn (string $side): Json => Json::of((string) json_encode(['students' => $found->map("routes.0.$side")])),
+                ['below', 'above'],
+            ),
+        ] as $said) {
             self::assertEqualsWithDelta($said->int('students.count') / 300, $said->at('students.share'), 1e-12);
             self::assertLessThan($said->at('students.share'), $said->at('students.low'));
             self::assertGreaterThan($said->at('students.share'), $said->at('students.high'));
         }
         self::assertSame([2, 4], $found->column('lengths', 'questions'));
-        self::assertSame([['First look', 300]], array_map(static fn (Json $r): array => [$r->text('section'), $r->int('students')], $found->list('routes')));
+        self::assertSame(
+            [['First look', 300]],
+            array_map(static fn (Json $r): array => [$r->text('section'), $r->int('students')], $found->list('routes')),
+        );
         // Nothing is recorded yet: choice and text take half a minute, number one, open four.
         self::assertEquals([60.0, 360.0], [$found->at('seconds.0'), $found->at('seconds.2')]);
         self::assertEquals($found, $this->rehearse(['students' => 300, 'seed' => 'a']));
@@ -44,14 +56,31 @@ final class RehearsalTest extends ApiCase
     public function testTheBanksRecordSetsHowHardAndHowLongAQuestionIs(): void
     {
         $this->write($this->world->paperDocument(['below' => '1/2', 'then' => 's2', 'else' => 'end']));
-        $sentOn = fn (): int => (int) array_sum(array_map(static fn (Json $w): int => $w->text('way') === 'First look' ? $w->int('students.count') : 0, $this->rehearse(['students' => 500])->list('ways')));
+        $sentOn = fn (): int => (int) array_sum(array_map(
+            static fn (Json $w): int => $w->text('way') === 'First look' ? $w->int('students.count') : 0,
+            $this->rehearse(['students' => 500])->list('ways'),
+        ));
         $before = $sentOn();
         $handout = $this->world->handOut();
         foreach (array_keys($this->world->students) as $name) {
             $id = $this->as($this->world->students[$name])->get('POST', "/me/handouts/$handout/open")->text('id');
             $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [
-                ['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'a')]], 'counter' => 1, 'clientId' => 'x', 'millis' => 12_000],
-                ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'SECRETROCK'], 'counter' => 1, 'clientId' => 'y', 'millis' => 9_000],
+                [
+                    'entry' => 'e-choice',
+                    'try' => 1,
+                    'value' => ['options' => [$this->shown($id, 'a')]],
+                    'counter' => 1,
+                    'clientId' => 'x',
+                    'millis' => 12_000,
+                ],
+                [
+                    'entry' => 'e-text',
+                    'try' => 1,
+                    'value' => ['text' => 'SECRETROCK'],
+                    'counter' => 1,
+                    'clientId' => 'y',
+                    'millis' => 9_000,
+                ],
             ]]);
             $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
             $this->get('POST', "/me/sittings/$id/hand-in", ['visit' => 2]);
@@ -69,7 +98,10 @@ final class RehearsalTest extends ApiCase
     public function testWrongIdeasLeadAstrayWhereThePaperCanShowThem(): void
     {
         $this->write($this->world->paperDocument(['below' => '1', 'then' => 's2', 'else' => 'end']));
-        $share = fn (float $holders): float => array_sum($this->rehearse(['students' => 500, 'holders' => $holders])->column('abilities', 'share'));
+        $share = fn (float $holders): float => array_sum($this->rehearse([
+            'students' => 500,
+            'holders' => $holders,
+        ])->column('abilities', 'share'));
         self::assertLessThan($share(0.0), $share(0.5));
     }
 

@@ -37,33 +37,49 @@ final class AccessTest extends RouteCase
         'GET /bank/terms' => self::TEACHERS, 'POST /bank/skills' => self::TEACHERS, 'POST /bank/misconceptions' => self::TEACHERS,
         'PUT /bank/skills/{skill}' => self::TEAM, 'PUT /bank/misconceptions/{idea}' => self::TEAM,
         'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS,
-        'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM, 'POST /items/{item}/restore' => self::TEAM,
+        'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM,
+        'POST /items/{item}/restore' => self::TEAM,
         'POST /files' => [401, 401, 401, 422, 403, 422, 422], 'GET /files/{file}' => self::STAFF_OF_TEAM,
         'GET /papers' => self::TEACHERS, 'POST /papers' => self::TEACHERS,
-        'GET /papers/{paper}' => self::TEAM, 'PUT /papers/{paper}' => self::TEAM, 'POST /papers/{paper}/publish' => self::TEAM, 'DELETE /papers/{paper}' => self::TEAM,
-        'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM, 'POST /papers/{paper}/rehearsal' => self::TEAM,
+        'GET /papers/{paper}' => self::TEAM, 'PUT /papers/{paper}' => self::TEAM, 'POST /papers/{paper}/publish' => self::TEAM,
+        'DELETE /papers/{paper}' => self::TEAM,
+        'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM,
+        'POST /papers/{paper}/rehearsal' => self::TEAM,
         'POST /papers/{paper}/pdf' => self::TEAM, 'GET /pdfs/{pdf}' => self::ONE_OWN, 'DELETE /pdfs/{pdf}' => self::ONE_OWN,
         // Printing needs a browser; who may is proved by those who may not.
         'POST /pdfs/{pdf}/file' => [401, 401, 401, 404, 403, null, 404],
-        'GET /account' => self::STAFF, 'DELETE /account/sessions/{session}' => [401, 401, 401, 404, 404, 'ok', 404], 'PUT /account/password' => self::STAFF,
-        'PUT /account/colleagues/{marker}/password' => [401, 401, 401, 404, 403, 403, 'ok'], 'PUT /account/team' => [401, 401, 401, 'ok', 403, 403, 'ok'],
-        'GET /classes' => self::TEACHERS, 'POST /classes' => self::TEACHERS, 'GET /classes/{class}' => self::TEAM, 'PUT /classes/{class}' => self::TEAM,
-        'POST /classes/{class}/roster/preview' => self::TEAM, 'POST /classes/{class}/roster' => self::TEAM, 'POST /classes/{class}/slips' => self::TEAM,
+        'GET /account' => self::STAFF, 'DELETE /account/sessions/{session}' => [401, 401, 401, 404, 404, 'ok', 404],
+        'PUT /account/password' => self::STAFF,
+        'PUT /account/colleagues/{marker}/password' => [401, 401, 401, 404, 403, 403, 'ok'],
+        'PUT /account/team' => [401, 401, 401, 'ok', 403, 403, 'ok'],
+        'GET /classes' => self::TEACHERS, 'POST /classes' => self::TEACHERS, 'GET /classes/{class}' => self::TEAM,
+        'PUT /classes/{class}' => self::TEAM,
+        'POST /classes/{class}/roster/preview' => self::TEAM, 'POST /classes/{class}/roster' => self::TEAM,
+        'POST /classes/{class}/slips' => self::TEAM,
         'POST /classes/{class}/students/{student}/pin' => self::TEAM, 'PUT /classes/{class}/students/{student}' => self::TEAM,
         'DELETE /classes/{class}/students/{student}' => self::TEAM, 'POST /classes/{class}/students/{student}/return' => self::TEAM,
-        'GET /handouts' => self::TEACHERS, 'POST /handouts' => [401, 401, 401, 422, 403, 'ok', 'ok'], 'GET /handouts/{handout}' => self::TEAM, 'PUT /handouts/{handout}' => self::TEAM,
+        'GET /handouts' => self::TEACHERS, 'POST /handouts' => [401, 401, 401, 422, 403, 'ok', 'ok'],
+        'GET /handouts/{handout}' => self::TEAM, 'PUT /handouts/{handout}' => self::TEAM,
         'POST /handouts/{handout}/close' => self::TEAM, 'POST /handouts/{handout}/reopen' => self::TEAM,
-        'GET /handouts/{handout}/lookout' => self::TEAM, 'GET /sittings/{sitting}' => self::TEAM, 'POST /sittings/{handedIn}/reopen' => self::TEAM, 'GET /handouts/{handout}/live' => self::TEAM,
-        'GET /marking' => self::STAFF, 'GET /handouts/{handout}/marking/{entry}' => self::STAFF_OF_TEAM, 'PUT /marks' => self::STAFF_OF_TEAM,
+        'GET /handouts/{handout}/lookout' => self::TEAM, 'GET /sittings/{sitting}' => self::TEAM,
+        'POST /sittings/{handedIn}/reopen' => self::TEAM, 'GET /handouts/{handout}/live' => self::TEAM,
+        'GET /marking' => self::STAFF, 'GET /handouts/{handout}/marking/{entry}' => self::STAFF_OF_TEAM,
+        'PUT /marks' => self::STAFF_OF_TEAM,
         // The lead gave the first mark, so a second one has to come from somebody else.
         'PUT /second-marks' => [401, 401, 401, 404, 'ok', 'ok', 409],
-        'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM, 'POST /key-changes/{change}/undo' => self::TEAM,
-        'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/take-back' => self::TEAM,
+        'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM,
+        'POST /key-changes/{change}/undo' => self::TEAM,
+        'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM,
+        'POST /handouts/{handout}/take-back' => self::TEAM,
         'GET /outbox' => self::TEACHERS, 'GET /trail' => self::TEACHERS,
-        'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM, 'GET /handouts/{handout}/results/skills' => self::TEAM,
-        'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/results/change' => self::TEAM, 'GET /handouts/{handout}/results/markers' => self::TEAM,
-        'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groupings' => self::TEAM,
-        'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => self::TEAM, 'POST /groupings/{grouping}/follow-ups' => self::TEAM, 'DELETE /groupings/{grouping}' => self::TEAM,
+        'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM,
+        'GET /handouts/{handout}/results/skills' => self::TEAM,
+        'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/results/change' => self::TEAM,
+        'GET /handouts/{handout}/results/markers' => self::TEAM,
+        'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM,
+        'POST /handouts/{handout}/groupings' => self::TEAM,
+        'GET /groupings' => self::TEACHERS, 'GET /groupings/{grouping}' => self::TEAM,
+        'POST /groupings/{grouping}/follow-ups' => self::TEAM, 'DELETE /groupings/{grouping}' => self::TEAM,
         'POST /groupings/{grouping}/restore' => self::TEAM, 'POST /groupings/{grouping}/moves' => self::TEAM,
         'GET /handouts/{handout}/responses.csv' => self::TEAM, 'GET /handouts/{handout}/marks.csv' => self::TEAM,
 
@@ -71,8 +87,10 @@ final class AccessTest extends RouteCase
         'GET /me/files/{file}' => [401, 404, 404, 401, 401, 401, 401], 'GET /me/files/{shown}' => self::STUDENTS,
         // The other student is of the same class and may open the same handout, but never this sitting.
         'POST /me/handouts/{handout}/open' => self::STUDENTS,
-        'GET /me/sittings/{sitting}' => self::OWN, 'PUT /me/sittings/{sitting}/responses' => self::OWN, 'POST /me/sittings/{sitting}/settle' => self::OWN, 'POST /me/sittings/{sitting}/hint' => self::OWN,
-        'POST /me/sittings/{sitting}/go-on' => self::OWN, 'POST /me/sittings/{last}/hand-in' => self::OWN, 'POST /me/sittings/{returned}/reply' => self::OWN, 'GET /me/sittings/{sitting}/live' => self::OWN,
+        'GET /me/sittings/{sitting}' => self::OWN, 'PUT /me/sittings/{sitting}/responses' => self::OWN,
+        'POST /me/sittings/{sitting}/settle' => self::OWN, 'POST /me/sittings/{sitting}/hint' => self::OWN,
+        'POST /me/sittings/{sitting}/go-on' => self::OWN, 'POST /me/sittings/{last}/hand-in' => self::OWN,
+        'POST /me/sittings/{returned}/reply' => self::OWN, 'GET /me/sittings/{sitting}/live' => self::OWN,
     ];
 
     public function testEveryRouteIsInTheTable(): void
@@ -108,7 +126,15 @@ final class AccessTest extends RouteCase
     {
         $ids = $this->subjects();
         $bodies = $this->bodies($ids);
-        $who = ['nobody' => null, 'student' => $this->world->students['Ada Okafor'], 'other student' => $this->world->students['Benoît Larsen'], 'stranger' => $this->world->stranger, 'marker' => $this->world->marker, 'teacher' => $this->world->teacher, 'lead' => $this->world->lead][$actor];
+        $who = [
+            'nobody' => null,
+            'student' => $this->world->students['Ada Okafor'],
+            'other student' => $this->world->students['Benoît Larsen'],
+            'stranger' => $this->world->stranger,
+            'marker' => $this->world->marker,
+            'teacher' => $this->world->teacher,
+            'lead' => $this->world->lead,
+        ][$actor];
         $wrong = [];
         foreach (self::TABLE as $key => $row) {
             $expected = $row[(int) array_search($actor, self::ACTORS, true)];
@@ -140,8 +166,19 @@ final class AccessTest extends RouteCase
     public function testWhatChangesSomethingMustComeFromOurOwnPages(): void
     {
         $this->as($this->world->teacher);
-        foreach ([[], ['HTTP_X_CHALK_LADDER' => '1', 'HTTP_SEC_FETCH_SITE' => 'cross-site'], ['HTTP_X_CHALK_LADDER' => '1', 'HTTP_ORIGIN' => 'http://evil.example']] as $headers) {
-            $this->browser->request('POST', 'http://localhost/api/bank/skills', [], [], ['CONTENT_TYPE' => 'application/json'] + $headers, '{"name": "Forged"}');
+        foreach ([
+            [],
+            ['HTTP_X_CHALK_LADDER' => '1', 'HTTP_SEC_FETCH_SITE' => 'cross-site'],
+            ['HTTP_X_CHALK_LADDER' => '1', 'HTTP_ORIGIN' => 'http://evil.example'],
+        ] as $headers) {
+            $this->browser->request(
+                'POST',
+                'http://localhost/api/bank/skills',
+                [],
+                [],
+                ['CONTENT_TYPE' => 'application/json'] + $headers,
+                '{"name": "Forged"}',
+            );
             self::assertSame(403, $this->browser->getResponse()->getStatusCode());
         }
         self::assertNull($this->tables->row("SELECT 1 FROM skill WHERE name = 'Forged'"));

@@ -22,14 +22,36 @@ final class AgreementTest extends ApiCase
     {
         $now = new \DateTimeImmutable('2026-11-26 10:00:00 UTC');
         $handout = $this->world->handOut();
-        $moments = [null, $now->modify('-2 hours'), $now->modify('-60 seconds'), $now->modify('-59 seconds'), $now, $now->modify('+1 second')];
+        $moments = [
+            null,
+            $now->modify('-2 hours'),
+            $now->modify('-60 seconds'),
+            $now->modify('-59 seconds'),
+            $now,
+            $now->modify('+1 second'),
+        ];
         foreach ([true, false] as $visible) {
             foreach ($moments as $closes) {
                 foreach ([null, $now->modify('-1 minute')] as $closed) {
                     $window = new Window($visible, null, $closes, $closed);
-                    $this->tables->run('UPDATE handout SET visible = :visible, closes_at = :closes, closed_at = :closed', ['visible' => $visible ? 't' : 'f', 'closes' => $closes === null ? null : Moment::stored($closes), 'closed' => $closed === null ? null : Moment::stored($closed)]);
-                    $row = $this->tables->row('SELECT '.HandoutTables::CLOSED.' AS closed, '.HandoutTables::TAKES_ANSWERS.' AS takes, '.HandoutTables::DUE.' AS due FROM handout h WHERE id = :id', ['id' => $handout, 'now' => Moment::stored($now)]);
-                    self::assertSame([$window->isClosedAt($now), $window->takesAnswersAt($now), $window->isDueAt($now)], [$row?->bool('closed'), $row?->bool('takes'), $row?->bool('due')], json_encode([$visible, $closes, $closed], JSON_THROW_ON_ERROR));
+                    $this->tables->run(
+                        'UPDATE handout SET visible = :visible, closes_at = :closes, closed_at = :closed',
+                        [
+                            'visible' => $visible ? 't' : 'f',
+                            'closes' => $closes === null ? null : Moment::stored($closes),
+                            'closed' => $closed === null ? null : Moment::stored($closed),
+                        ],
+                    );
+                    $row = $this->tables->row(
+                        'SELECT '.HandoutTables::CLOSED.' AS closed, '.HandoutTables::TAKES_ANSWERS.' AS takes, '.HandoutTables::DUE
+                            .' AS due FROM handout h WHERE id = :id',
+                        ['id' => $handout, 'now' => Moment::stored($now)],
+                    );
+                    self::assertSame(
+                        [$window->isClosedAt($now), $window->takesAnswersAt($now), $window->isDueAt($now)],
+                        [$row?->bool('closed'), $row?->bool('takes'), $row?->bool('due')],
+                        json_encode([$visible, $closes, $closed], JSON_THROW_ON_ERROR),
+                    );
                 }
             }
         }
@@ -43,7 +65,10 @@ final class AgreementTest extends ApiCase
                 $this->world->sit('Ada Okafor', $handout, ['e-text' => ['text' => $text]]);
             }
             $marks = $counting = [];
-            foreach ($this->tables->rows('SELECT a.attempt, a.marks, a.counts FROM '.SittingTables::ATTEMPTS.' a WHERE a.handout_id = :id ORDER BY a.attempt', ['id' => $handout]) as $row) {
+            foreach ($this->tables->rows(
+                'SELECT a.attempt, a.marks, a.counts FROM '.SittingTables::ATTEMPTS.' a WHERE a.handout_id = :id ORDER BY a.attempt',
+                ['id' => $handout],
+            ) as $row) {
                 $marks[$row->int('attempt')] = $row->float('marks');
                 if ($row->bool('counts')) {
                     $counting[] = $row->int('attempt');
@@ -58,14 +83,30 @@ final class AgreementTest extends ApiCase
     public function testWhatAnAnswerIs(): void
     {
         $handout = $this->world->handOut();
-        $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The moon.'], 'e-text' => ['text' => 'reef'], 'e-number' => ['text' => ' ']]);
-        $outcomes = ['e-open' => Outcome::byHand(''), 'e-text' => Outcome::of(BigRational::zero(), '', ''), 'e-number' => Outcome::nothing()];
+        $this->world->sit(
+            'Ada Okafor',
+            $handout,
+            ['e-open' => ['text' => 'The moon.'], 'e-text' => ['text' => 'reef'], 'e-number' => ['text' => ' ']],
+        );
+        $outcomes = [
+            'e-open' => Outcome::byHand(''),
+            'e-text' => Outcome::of(BigRational::zero(), '', ''),
+            'e-number' => Outcome::nothing(),
+        ];
         foreach ($outcomes as $entry => $outcome) {
             foreach ([null, '1/2'] as $hand) {
                 $this->tables->run('UPDATE response SET hand_credit = :hand WHERE entry = :entry', ['hand' => $hand, 'entry' => $entry]);
                 $answer = new Answer($entry, 1, Response::ofText(''), 1, true, $outcome, $hand === null ? null : BigRational::of($hand));
-                $row = $this->tables->row('SELECT '.SittingTables::CREDIT.' AS credit, '.SittingTables::WAITS.' AS waits, '.SittingTables::SAYS.' AS says FROM response r WHERE entry = :entry', ['entry' => $entry]);
-                self::assertSame([$answer->credit() === null ? null : (string) $answer->credit(), $answer->waits(), $answer->says()], [$row?->textOrNull('credit'), $row?->bool('waits'), $row?->bool('says')], $entry);
+                $row = $this->tables->row(
+                    'SELECT '.SittingTables::CREDIT.' AS credit, '.SittingTables::WAITS.' AS waits, '.SittingTables::SAYS.' AS says
+                        FROM response r WHERE entry = :entry',
+                    ['entry' => $entry],
+                );
+                self::assertSame(
+                    [$answer->credit() === null ? null : (string) $answer->credit(), $answer->waits(), $answer->says()],
+                    [$row?->textOrNull('credit'), $row?->bool('waits'), $row?->bool('says')],
+                    $entry,
+                );
             }
         }
     }

@@ -13,10 +13,30 @@ final class BadInputTest extends ApiCase
         $handout = $this->world->handOut();
         $this->as($this->world->teacher);
         $cases = [
-            ['POST', '/items', '{'], ['POST', '/items', '[]'], ['POST', '/items', ['item' => 'x']], ['POST', '/items', ['item' => ['type' => 'riddle']]],
-            ['POST', '/papers', ['paper' => ['version' => 9]]], ['POST', '/classes', ['name' => ' ']], ['POST', '/classes', ['name' => str_repeat('x', 61)]], ['POST', '/classes', ['name' => ['a']]],
-            ['POST', '/handouts', ['editionId' => 'x']], ['POST', '/handouts', ['editionId' => $this->world->editionId, 'classes' => ['01900000-0000-7000-8000-000000000000'], 'requestId' => '01900000-0000-7000-8000-000000000000']],
-            ['PUT', '/marks', ['sittingId' => 'x']], ['POST', "/handouts/$handout/keys/e-choice", ['accept' => []]], ['POST', "/handouts/$handout/keys/e-open", ['rule' => []]],
+            ['POST', '/items', '{'], ['POST', '/items', '[]'], ['POST', '/items', ['item' => 'x']], [
+                'POST',
+                '/items',
+                ['item' => ['type' => 'riddle']],
+            ],
+            ['POST', '/papers', ['paper' => ['version' => 9]]], ['POST', '/classes', ['name' => ' ']], [
+                'POST',
+                '/classes',
+                ['name' => str_repeat('x', 61)],
+            ], ['POST', '/classes', ['name' => ['a']]],
+            ['POST', '/handouts', ['editionId' => 'x']], [
+                'POST',
+                '/handouts',
+                [
+                    'editionId' => $this->world->editionId,
+                    'classes' => ['01900000-0000-7000-8000-000000000000'],
+                    'requestId' => '01900000-0000-7000-8000-000000000000',
+                ],
+            ],
+            ['PUT', '/marks', ['sittingId' => 'x']], [
+                'POST',
+                "/handouts/$handout/keys/e-choice",
+                ['accept' => []],
+            ], ['POST', "/handouts/$handout/keys/e-open", ['rule' => []]],
             ['POST', '/bank/skills', ['name' => '']], ['POST', "/handouts/$handout/groupings", ['name' => 'x', 'groups' => []]],
         ];
         foreach ($cases as [$method, $path, $body]) {
@@ -45,7 +65,12 @@ final class BadInputTest extends ApiCase
         $this->get('PUT', $path, ['paper' => ['title' => 'Newer'] + $this->world->paperDocument(), 'version' => 1]);
         $this->refused(409, 'PUT', $path, ['paper' => ['title' => 'Older'] + $this->world->paperDocument(), 'version' => 1]);
         self::assertSame('Newer', $this->get('GET', $path)->text('paper.title'));
-        $body = ['editionId' => $this->world->editionId, 'classes' => [$this->world->classId], 'conditions' => (object) [], 'requestId' => '01900000-0000-7000-8000-000000000001'];
+        $body = [
+            'editionId' => $this->world->editionId,
+            'classes' => [$this->world->classId],
+            'conditions' => (object) [],
+            'requestId' => '01900000-0000-7000-8000-000000000001',
+        ];
         self::assertSame($this->get('POST', '/handouts', $body)->text('id'), $this->get('POST', '/handouts', $body)->text('id'));
     }
 

@@ -17,13 +17,26 @@ final class BodyTest extends ApiCase
         for ($i = 0; $i < 20; ++$i) {
             $this->refused(400, 'POST', '/join', array_fill_keys(array_map(static fn (int $n): string => "k$i-$n", range(1, 100)), 1));
         }
-        $this->as($this->world->lead)->refused(400, 'POST', '/handouts/'.$this->world->handOut().'/groupings', ['name' => 'x', 'groups' => [['name' => 'y', 'evil' => 1]]]);
+        $this->as($this->world->lead)->refused(
+            400,
+            'POST',
+            '/handouts/'.$this->world->handOut().'/groupings',
+            ['name' => 'x', 'groups' => [['name' => 'y', 'evil' => 1]]],
+        );
         self::assertSame($before, self::cached());
     }
 
     public function testAnUnknownMemberIsNamed(): void
     {
-        self::assertSame(['groups.0.evil' => 'This is not known here.'], $this->as($this->world->lead)->refused(400, 'POST', '/handouts/'.$this->world->handOut().'/groupings', ['name' => 'x', 'groups' => [['name' => 'y', 'evil' => 1]]])->map('fields'));
+        self::assertSame(
+            ['groups.0.evil' => 'This is not known here.'],
+            $this->as($this->world->lead)->refused(
+                400,
+                'POST',
+                '/handouts/'.$this->world->handOut().'/groupings',
+                ['name' => 'x', 'groups' => [['name' => 'y', 'evil' => 1]]],
+            )->map('fields'),
+        );
     }
 
     /** @return iterable<string, array{int, string, string, string}> status, method, path, body */
@@ -39,9 +52,19 @@ final class BodyTest extends ApiCase
         yield 'a NUL in a name' => [422, 'POST', '/classes', '{"na\\u0000me": "b"}'];
         yield 'a list' => [400, 'POST', '/classes', '[1]'];
         yield 'an empty moment' => [422, 'PUT', '/handouts/HANDOUT', '{"opensAt": ""}'];
-        yield 'nested levels' => [422, 'PUT', '/marks', '{"sittingId": "01900000-0000-7000-8000-000000000000", "entry": "e-open", "levels": [[1]]}'];
+        yield 'nested levels' => [
+            422,
+            'PUT',
+            '/marks',
+            '{"sittingId": "01900000-0000-7000-8000-000000000000", "entry": "e-open", "levels": [[1]]}',
+        ];
         yield 'a pair of nobody' => [422, 'POST', '/handouts/HANDOUT/groups', '{"together": [null]}'];
-        yield 'no credit' => [422, 'PUT', '/marks', '{"sittingId": "01900000-0000-7000-8000-000000000000", "entry": "e-text", "credit": ""}'];
+        yield 'no credit' => [
+            422,
+            'PUT',
+            '/marks',
+            '{"sittingId": "01900000-0000-7000-8000-000000000000", "entry": "e-text", "credit": ""}',
+        ];
         yield 'half a version' => [422, 'POST', '/papers/PAPER/publish', '{"version": 1.5}'];
         yield 'a query that is no text' => [400, 'GET', '/items?type=%ff', ''];
         yield 'an id that is none' => [404, 'GET', '/items?skill=------------------------------------', ''];
@@ -61,7 +84,11 @@ final class BodyTest extends ApiCase
 
     public function testAnotherTeamsRequestIdIsNobodysBusiness(): void
     {
-        $body = ['editionId' => $this->world->editionId, 'classes' => [$this->world->classId], 'requestId' => '01900000-0000-7000-8000-000000000001'];
+        $body = [
+            'editionId' => $this->world->editionId,
+            'classes' => [$this->world->classId],
+            'requestId' => '01900000-0000-7000-8000-000000000001',
+        ];
         $first = $this->as($this->world->teacher)->get('POST', '/handouts', $body)->text('id');
         $this->tables->run('UPDATE handout SET team_id = :team WHERE id = :id', ['team' => $this->world->stranger->teamId, 'id' => $first]);
         self::assertNotSame($first, $this->get('POST', '/handouts', $body)->text('id'));

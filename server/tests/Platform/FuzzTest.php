@@ -45,7 +45,13 @@ final class FuzzTest extends RouteCase
         for ($i = 0; $i < $tries; ++$i) {
             $key = $routes[$this->random->getInt(0, count($routes) - 1)];
             [$method, $pattern] = explode(' ', $key);
-            $path = self::path($pattern, $this->random->getInt(0, 9) === 0 ? array_map(fn (): string => '01900000-0000-7000-8000-00000000'.sprintf('%04d', $this->random->getInt(0, 9999)), $this->ids) : $this->ids);
+            $path = self::path(
+                $pattern,
+                $this->random->getInt(0, 9) === 0 ? array_map(
+                    fn (): string => '01900000-0000-7000-8000-00000000'.sprintf('%04d', $this->random->getInt(0, 9999)),
+                    $this->ids,
+                ) : $this->ids,
+            );
             if ($method === 'GET') {
                 $path .= '?'.http_build_query($this->query());
             }
@@ -123,10 +129,14 @@ final class FuzzTest extends RouteCase
     private function oddity(): mixed
     {
         $all = [
-            null, '', ' ', "\u{FEFF}", "a\0b", 'x', str_repeat('x', 300), str_repeat("\u{1F419}", 3000), '<script>', '01900000-0000-7000-8000-000000000000', '------------------------------------',
-            $this->ids['item'], $this->ids['student'], $this->ids['handout'], 'e-choice', 'open', 'choice', 'text', 'number', '2026-02-30T00:00:00.000Z', '2026-11-26T09:00:00.000Z', '9999999999-01-01T00:00:00.000Z',
-            '1/0', '1/3', '-1', '1e400', '٣', '½', '=1+1', '%', '_', '{h}', '= h / 0', 'q1.answer', '\\', "'", '"', "'; DROP TABLE item; --", '../../etc/passwd',
-            0, -1, 1, 2, 99, PHP_INT_MAX, PHP_INT_MIN, 1.5, 1e308, -0.0, true, false, [], [[]], [null], [1], ['a'], ['a' => 'b'], ['id' => []], [['id' => 'a']], array_fill(0, 600, 'x'), ['a' => ['b' => ['c' => ['d' => ['e' => 1]]]]],
+            null, '', ' ', "\u{FEFF}", "a\0b", 'x', str_repeat('x', 300), str_repeat("\u{1F419}", 3000), '<script>',
+            '01900000-0000-7000-8000-000000000000', '------------------------------------',
+            $this->ids['item'], $this->ids['student'], $this->ids['handout'], 'e-choice', 'open', 'choice', 'text', 'number',
+            '2026-02-30T00:00:00.000Z', '2026-11-26T09:00:00.000Z', '9999999999-01-01T00:00:00.000Z',
+            '1/0', '1/3', '-1', '1e400', '٣', '½', '=1+1', '%', '_', '{h}', '= h / 0', 'q1.answer', '\\', "'", '"',
+            "'; DROP TABLE item; --", '../../etc/passwd',
+            0, -1, 1, 2, 99, PHP_INT_MAX, PHP_INT_MIN, 1.5, 1e308, -0.0, true, false, [], [[]], [null], [1], ['a'], ['a' => 'b'],
+            ['id' => []], [['id' => 'a']], array_fill(0, 600, 'x'), ['a' => ['b' => ['c' => ['d' => ['e' => 1]]]]],
         ];
 
         return $all[$this->random->getInt(0, count($all) - 1)];

@@ -16,7 +16,11 @@ final class RegroupTest extends ApiCase
     {
         parent::setUp();
         $this->handout = $this->world->handOut();
-        $this->world->sit('Ada Okafor', $this->handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76 m']]);
+        $this->world->sit(
+            'Ada Okafor',
+            $this->handout,
+            ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-number' => ['text' => '98.76 m']],
+        );
         $this->world->sit('Benoît Larsen', $this->handout, ['e-choice' => ['options' => ['b']], 'e-number' => ['text' => '12.34']]);
         $this->as($this->world->teacher);
     }
@@ -60,10 +64,24 @@ final class RegroupTest extends ApiCase
         self::assertSame([], $kept->at('fit.broken'));
         self::assertGreaterThan($formed->at('fit.value'), $kept->at('fit.value'));
 
-        $byHand = $this->get('POST', "/handouts/$this->handout/groups", ['fixed' => [$id['Ada Okafor'] => 0, $id['Benoît Larsen'] => 0, $id['Cleo Marsh'] => 0]] + $plan);
-        self::assertStringContainsString('Group 1 has 3 students, more than 2.', implode(' ', array_filter($byHand->map('fit.broken'), is_string(...))));
-        $clash = $this->get('POST', "/handouts/$this->handout/groups", ['apart' => [[$id['Ada Okafor'], $id['Cleo Marsh']]], 'groups' => 1] + ['aim' => 'mixed', 'least' => 1]);
-        self::assertSame('Ada Okafor and Cleo Marsh are to be apart from each other: that needs 2 groups, and there is 1.', $clash->text('fit.clash'));
+        $byHand = $this->get(
+            'POST',
+            "/handouts/$this->handout/groups",
+            ['fixed' => [$id['Ada Okafor'] => 0, $id['Benoît Larsen'] => 0, $id['Cleo Marsh'] => 0]] + $plan,
+        );
+        self::assertStringContainsString(
+            'Group 1 has 3 students, more than 2.',
+            implode(' ', array_filter($byHand->map('fit.broken'), is_string(...))),
+        );
+        $clash = $this->get(
+            'POST',
+            "/handouts/$this->handout/groups",
+            ['apart' => [[$id['Ada Okafor'], $id['Cleo Marsh']]], 'groups' => 1] + ['aim' => 'mixed', 'least' => 1],
+        );
+        self::assertSame(
+            'Ada Okafor and Cleo Marsh are to be apart from each other: that needs 2 groups, and there is 1.',
+            $clash->text('fit.clash'),
+        );
         self::assertNull($this->tables->row('SELECT 1 FROM grouping'), 'nothing is kept by asking');
     }
 
@@ -71,7 +89,15 @@ final class RegroupTest extends ApiCase
     {
         $stranger = '01900000-0000-7000-8000-000000000000';
         $ada = $this->world->students['Ada Okafor']->id;
-        foreach ([['aim', ['aim' => 'best']], ['groups', ['groups' => 0]], ['apart[0]', ['apart' => [[$ada]]]], ['apart[0]', ['apart' => [[$ada, $ada]]]], ['apart', ['apart' => [[$ada, $stranger]]]], ['together', ['together' => [[$ada, $stranger]]]], ['fixed', ['fixed' => [$stranger => 0]]]] as [$field, $body]) {
+        foreach ([
+            ['aim', ['aim' => 'best']],
+            ['groups', ['groups' => 0]],
+            ['apart[0]', ['apart' => [[$ada]]]],
+            ['apart[0]', ['apart' => [[$ada, $ada]]]],
+            ['apart', ['apart' => [[$ada, $stranger]]]],
+            ['together', ['together' => [[$ada, $stranger]]]],
+            ['fixed', ['fixed' => [$stranger => 0]]],
+        ] as [$field, $body]) {
             $fields = array_keys($this->refused(422, 'POST', "/handouts/$this->handout/groups", $body)->map('fields'));
             self::assertStringStartsWith(substr($field, 0, 4), (string) ($fields[0] ?? ''), $field);
         }
@@ -83,7 +109,11 @@ final class RegroupTest extends ApiCase
         $id = $kept->text('id');
         self::assertSame(['Monday'], $this->get('GET', '/groupings')->column('groupings', 'name'));
 
-        $body = ['groups' => [['groupId' => $kept->text('groups.1.id'), 'editionId' => $this->world->editionId, 'requestId' => Uuid::v7()->toRfc4122()]]];
+        $body = ['groups' => [[
+            'groupId' => $kept->text('groups.1.id'),
+            'editionId' => $this->world->editionId,
+            'requestId' => Uuid::v7()->toRfc4122(),
+        ]]];
         $this->get('POST', "/groupings/$id/follow-ups", $body);
         $twice = $this->get('POST', "/groupings/$id/follow-ups", $body);
         self::assertSame([], $twice->at('groups.0.handouts'));
@@ -100,20 +130,41 @@ final class RegroupTest extends ApiCase
         $kept = $this->keep('Ada Okafor', 'Benoît Larsen');
         $id = $kept->text('id');
         $ada = $this->world->students['Ada Okafor']->id;
-        $at = static fn (Json $g): array => array_map(static fn (Json $one): array => array_map(static fn (Json $m): array => [$m->text('name'), $m->text('reason')], $one->list('members')), $g->list('groups'));
+        $at = static fn (Json $g): array => array_map(
+            static fn (Json $one): array => array_map(
+                static fn (Json $m): array => [$m->text('name'), $m->text('reason')],
+                $one->list('members'),
+            ),
+            $g->list('groups'),
+        );
 
         $moved = $this->get('POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $kept->text('groups.1.id')]);
         self::assertSame([[], [['Ada Okafor', 'Moved here by hand.'], ['Benoît Larsen', 'by hand']]], $at($moved));
         $line = $this->get('GET', '/trail')->list('lines')[0];
-        self::assertSame(['moved Ada Okafor in', 'Monday', 'to “With Benoît Larsen”'], array_map($line->at(...), ['did', 'subject', 'detail']));
-        $back = $this->get('POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $kept->text('groups.0.id'), 'reason' => 'by hand']);
+        self::assertSame(
+            ['moved Ada Okafor in', 'Monday', 'to “With Benoît Larsen”'],
+            array_map($line->at(...), ['did', 'subject', 'detail']),
+        );
+        $back = $this->get(
+            'POST',
+            "/groupings/$id/moves",
+            ['studentId' => $ada, 'groupId' => $kept->text('groups.0.id'), 'reason' => 'by hand'],
+        );
         self::assertSame($at($kept), $at($back));
 
         $other = $this->keep('Cleo Marsh');
         $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $ada, 'groupId' => $other->text('groups.0.id')]);
-        $this->refused(404, 'POST', "/groupings/$id/moves", ['studentId' => $this->world->students['Cleo Marsh']->id, 'groupId' => $kept->text('groups.0.id')]);
+        $this->refused(
+            404,
+            'POST',
+            "/groupings/$id/moves",
+            ['studentId' => $this->world->students['Cleo Marsh']->id, 'groupId' => $kept->text('groups.0.id')],
+        );
         self::assertSame(['studentId', 'groupId'], array_keys($this->refused(422, 'POST', "/groupings/$id/moves", [])->map('fields')));
-        self::assertSame(['studentId', 'groupId'], array_keys($this->refused(422, 'POST', "/groupings/$id/moves", ['studentId' => 'Ada', 'groupId' => '1'])->map('fields')));
+        self::assertSame(
+            ['studentId', 'groupId'],
+            array_keys($this->refused(422, 'POST', "/groupings/$id/moves", ['studentId' => 'Ada', 'groupId' => '1'])->map('fields')),
+        );
         self::assertSame($at($kept), $at($this->get('GET', "/groupings/$id")), 'groupings do not mix');
     }
 
@@ -121,10 +172,22 @@ final class RegroupTest extends ApiCase
     {
         $kept = $this->keep('Ada Okafor');
         $id = $kept->text('id');
-        $this->get('POST', "/groupings/$id/follow-ups", ['groups' => [['groupId' => $kept->text('groups.0.id'), 'editionId' => $this->world->editionId, 'requestId' => Uuid::v7()->toRfc4122()]]]);
+        $this->get(
+            'POST',
+            "/groupings/$id/follow-ups",
+            ['groups' => [[
+                'groupId' => $kept->text('groups.0.id'),
+                'editionId' => $this->world->editionId,
+                'requestId' => Uuid::v7()->toRfc4122(),
+            ]]],
+        );
         $this->get('DELETE', "/groupings/$id");
         self::assertSame([], $this->get('GET', '/groupings')->list('groupings'));
-        self::assertCount(2, $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->list('handouts'), 'what was handed out stays');
+        self::assertCount(
+            2,
+            $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->list('handouts'),
+            'what was handed out stays',
+        );
         $line = $this->as($this->world->teacher)->get('GET', '/trail')->list('lines')[0];
         self::assertSame(['grouping', $id], [$line->at('undo.kind'), $line->at('undo.id')]);
         $this->get('POST', "/groupings/$id/restore");
@@ -135,8 +198,18 @@ final class RegroupTest extends ApiCase
     {
         $ada = ['studentId' => $this->world->students['Ada Okafor']->id, 'reason' => ''];
         $group = static fn (array ...$members): array => ['name' => 'A', 'members' => $members];
-        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'Twice', 'aim' => 'rung', 'groups' => [$group($ada), $group($ada)]]);
-        $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'Unknown', 'aim' => 'rung', 'groups' => [$group(['studentId' => Uuid::v7()->toRfc4122(), 'reason' => ''])]]);
+        $this->refused(
+            422,
+            'POST',
+            "/handouts/$this->handout/groupings",
+            ['name' => 'Twice', 'aim' => 'rung', 'groups' => [$group($ada), $group($ada)]],
+        );
+        $this->refused(
+            422,
+            'POST',
+            "/handouts/$this->handout/groupings",
+            ['name' => 'Unknown', 'aim' => 'rung', 'groups' => [$group(['studentId' => Uuid::v7()->toRfc4122(), 'reason' => ''])]],
+        );
         $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => ' ', 'aim' => 'rung', 'groups' => [$group($ada)]]);
         $this->refused(422, 'POST', "/handouts/$this->handout/groupings", ['name' => 'None', 'aim' => 'rung', 'groups' => []]);
         self::assertSame([], $this->get('GET', '/groupings')->list('groupings'), 'nothing is half stored');
@@ -153,8 +226,18 @@ final class RegroupTest extends ApiCase
 
     private function keep(string ...$students): Json
     {
-        $groups = array_map(fn (string $name): array => ['name' => "With $name", 'members' => [['studentId' => $this->world->students[$name]->id, 'reason' => 'by hand']]], $students);
+        $groups = array_map(
+            fn (string $name): array => [
+                'name' => "With $name",
+                'members' => [['studentId' => $this->world->students[$name]->id, 'reason' => 'by hand']],
+            ],
+            $students,
+        );
 
-        return $this->get('POST', "/handouts/$this->handout/groupings", ['name' => 'Monday', 'aim' => 'rung', 'groups' => array_values($groups)]);
+        return $this->get(
+            'POST',
+            "/handouts/$this->handout/groupings",
+            ['name' => 'Monday', 'aim' => 'rung', 'groups' => array_values($groups)],
+        );
     }
 }

@@ -33,11 +33,22 @@ final class ChangesTest extends ApiCase
         $this->as($this->world->students['Cleo Marsh'])->get('POST', "/me/handouts/$now/open");
         $change = $this->change($now);
 
-        self::assertSame([[$second, 2], [$first, 2]], array_map(static fn (Json $e): array => [$e->text('id'), $e->int('students')], $change->list('earlier')), 'one student is no comparison');
+        self::assertSame(
+            [[$second, 2], [$first, 2]],
+            array_map(static fn (Json $e): array => [$e->text('id'), $e->int('students')], $change->list('earlier')),
+            'one student is no comparison',
+        );
         self::assertSame([$second, true], [$change->text('since'), $change->at('same')]);
-        self::assertEquals([['Benoît Larsen', 5 / 9, 5 / 9], ['Ada Okafor', 5 / 9, 1 / 9]], array_map(static fn (Json $s): array => [$s->text('name'), $s->at('before'), $s->at('after')], $change->list('students')));
+        self::assertEquals(
+            [['Benoît Larsen', 5 / 9, 5 / 9], ['Ada Okafor', 5 / 9, 1 / 9]],
+            array_map(static fn (Json $s): array => [$s->text('name'), $s->at('before'), $s->at('after')], $change->list('students')),
+        );
         self::assertNull($change->at('lines.0.skill'));
-        self::assertEqualsWithDelta([5 / 9, 3 / 9, -2 / 9], [$change->at('lines.0.before'), $change->at('lines.0.after'), $change->at('lines.0.change.value')], 1e-12);
+        self::assertEqualsWithDelta(
+            [5 / 9, 3 / 9, -2 / 9],
+            [$change->at('lines.0.before'), $change->at('lines.0.after'), $change->at('lines.0.change.value')],
+            1e-12,
+        );
         self::assertSame([2, 'few'], [$change->at('lines.0.change.n'), $change->at('lines.0.change.note')]);
         self::assertSame($first, $this->change($now, $first)->text('since'));
     }
@@ -55,7 +66,11 @@ final class ChangesTest extends ApiCase
 
         self::assertSame([null, 'Heights'], array_map(static fn (Json $l): mixed => $l->at('skill'), $lines));
         // Choice (1 mark) before; choice and number (3 marks) now: 1/3 and 2/3.
-        self::assertEqualsWithDelta([1.0, 0.5, -0.5], [$lines[1]->at('before'), $lines[1]->at('after'), $lines[1]->at('change.value')], 1e-12);
+        self::assertEqualsWithDelta(
+            [1.0, 0.5, -0.5],
+            [$lines[1]->at('before'), $lines[1]->at('after'), $lines[1]->at('change.value')],
+            1e-12,
+        );
         self::assertTrue($this->change($after)->at('same'), 'the same questions in another edition');
     }
 
@@ -75,7 +90,11 @@ final class ChangesTest extends ApiCase
     /** Gives one more question the skill and publishes. */
     private function publish(string $type, string $skill, int $version): string
     {
-        $this->as($this->world->teacher)->get('PUT', '/items/'.$this->world->items[$type], ['item' => ['skill' => $skill] + $this->world->itemDocuments()[$type], 'version' => 1]);
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            '/items/'.$this->world->items[$type],
+            ['item' => ['skill' => $skill] + $this->world->itemDocuments()[$type], 'version' => 1],
+        );
         $this->get('PUT', '/papers/'.$this->world->paperId, ['paper' => $this->world->paperDocument(), 'version' => $version]);
 
         return $this->get('POST', '/papers/'.$this->world->paperId.'/publish', ['version' => $version + 1])->text('editionId');

@@ -19,7 +19,10 @@ final class MeasureTest extends TestCase
 {
     public function testItemsByCredit(): void
     {
-        [$status, $text] = $this->measure(new MeasureItemsCommand(), ['responses' => "\u{FEFF}student,q1,q2,q3\r\na,1,1,1\r\nb,1,1,0\r\nc,0,,1\r\nd,0,0,\r\n"]);
+        [$status, $text] = $this->measure(
+            new MeasureItemsCommand(),
+            ['responses' => "\u{FEFF}student,q1,q2,q3\r\na,1,1,1\r\nb,1,1,0\r\nc,0,,1\r\nd,0,0,\r\n"],
+        );
         self::assertSame(0, $status);
         $json = Json::of($text);
 
@@ -39,7 +42,10 @@ final class MeasureTest extends TestCase
             // The able take B on question 2, the key is A.
             $rows .= sprintf("s%d,%s,%s\n", $i, $i < 20 ? 'A' : 'C', $i < 20 ? 'B' : 'A');
         }
-        $json = Json::of($this->measure(new MeasureItemsCommand(), ['responses' => $rows, '--key' => "question,key,points\nq1,a,2\nq2,A,1\n"])[1]);
+        $json = Json::of($this->measure(
+            new MeasureItemsCommand(),
+            ['responses' => $rows, '--key' => "question,key,points\nq1,a,2\nq2,A,1\n"],
+        )[1]);
 
         self::assertSame(['A', 'C'], $json->column('questions.0.options', 'id'));
         self::assertSame('perhaps mis-keyed', $json->at('questions.1.flags.0.kind'));
@@ -50,7 +56,10 @@ final class MeasureTest extends TestCase
 
     public function testAgreementAndPairs(): void
     {
-        $json = Json::of($this->measure(new MeasureAgreementCommand(), ['ratings' => "unit,m1,m2\n1,0,0\n2,1,1\n3,2,1\n4,2,\n", '--levels' => '0,1,2'])[1]);
+        $json = Json::of($this->measure(
+            new MeasureAgreementCommand(),
+            ['ratings' => "unit,m1,m2\n1,0,0\n2,1,1\n3,2,1\n4,2,\n", '--levels' => '0,1,2'],
+        )[1]);
         self::assertEqualsWithDelta(2 / 3, $json->at('exact'), 1e-12);
         self::assertEqualsWithDelta(1.0, $json->at('adjacent'), 1e-12);
         self::assertSame([], $json->map('notes'));
@@ -59,7 +68,11 @@ final class MeasureTest extends TestCase
         self::assertNotSame('', $alone->text('notes.kappa'));
 
         $pairs = Json::of($this->measure(new MeasurePairsCommand(), ['pairs' => "winner,loser\na,b\nb,c\nc,a\na,c\n"])[1]);
-        self::assertEqualsWithDelta(0.0, array_sum(array_map(static fn (mixed $x): float => is_numeric($x) ? (float) $x : NAN, $pairs->column('objects', 'ability'))), 1e-9);
+        self::assertEqualsWithDelta(
+            0.0,
+            array_sum(array_map(static fn (mixed $x): float => is_numeric($x) ? (float) $x : NAN, $pairs->column('objects', 'ability'))),
+            1e-9,
+        );
     }
 
     public function testDegenerateDataGiveNullsWithAReason(): void
@@ -76,7 +89,16 @@ final class MeasureTest extends TestCase
     public function testTheModelsAreFittedToATableOfRightAndWrong(): void
     {
         $rows = "student,q1,q2,q3\n";
-        foreach (['1,1,0' => 30, '1,0,0' => 25, '0,1,0' => 12, '1,0,1' => 9, '0,0,1' => 4, '1,1,1' => 20, '0,0,0' => 10, '0,1,1' => 5] as $pattern => $count) {
+        foreach ([
+            '1,1,0' => 30,
+            '1,0,0' => 25,
+            '0,1,0' => 12,
+            '1,0,1' => 9,
+            '0,0,1' => 4,
+            '1,1,1' => 20,
+            '0,0,0' => 10,
+            '0,1,1' => 5,
+        ] as $pattern => $count) {
             for ($i = 0; $i < $count; ++$i) {
                 $rows .= "$pattern-$i,$pattern\n";
             }
@@ -105,14 +127,20 @@ final class MeasureTest extends TestCase
     public function testGroupsAreFormedByAPlan(): void
     {
         $students = "student,level,name,class,idea:even\na,0.2,Ada,H,3/3\nb,0.3,Benoît,K,2/3\nc,0.8,Cleo,H,\nd,0.9,Dee,K,0/3\n";
-        [$status, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"groups": 2, "aim": "alike", "least": 2, "apart": [["a", "b"]]}']);
+        [$status, $text] = $this->measure(
+            new MeasureGroupsCommand(),
+            ['students' => $students, 'plan' => '{"groups": 2, "aim": "alike", "least": 2, "apart": [["a", "b"]]}'],
+        );
         self::assertSame(0, $status, $text);
         $found = Json::of($text);
         self::assertSame([[], null], [$found->at('broken'), $found->at('clash')]);
         self::assertGreaterThan($found->at('bound'), $found->at('value'), 'keeping two apart costs something');
         [, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"groups": 1, "apart": [["a", "b"]]}']);
         self::assertStringContainsString('Ada and Benoît', Json::of($text)->text('broken.0'));
-        [, $text] = $this->measure(new MeasureGroupsCommand(), ['students' => $students, 'plan' => '{"size": 2, "aim": "by misconception"}']);
+        [, $text] = $this->measure(
+            new MeasureGroupsCommand(),
+            ['students' => $students, 'plan' => '{"size": 2, "aim": "by misconception"}'],
+        );
         self::assertContains('even', Json::of($text)->column('groups', 'name'));
     }
 
@@ -125,16 +153,36 @@ final class MeasureTest extends TestCase
             [new MeasureItemsCommand(), ['responses' => "student,q1\na,1\na,0\n"], ':3:1: the student "a" stands twice'],
             [new MeasureItemsCommand(), ['responses' => "student,q1\n\"a\nb\",1\nc\n"], ':4:2: this row has 1 cells'],
             [new MeasureItemsCommand(), ['responses' => "student,q1,q1\n"], ':1:3: the column "q1" stands twice'],
-            [new MeasureItemsCommand(), ['responses' => "student,q1\na,AB\n", '--key' => "question,key,points\nq1,A,1\n"], ':2:2: "AB" is not the letter'],
+            [
+                new MeasureItemsCommand(),
+                ['responses' => "student,q1\na,AB\n", '--key' => "question,key,points\nq1,A,1\n"],
+                ':2:2: "AB" is not the letter',
+            ],
             [new MeasureItemsCommand(), ['responses' => "student,q1\na,\xE9\n"], ':2:2: this is not UTF-8'],
             [new MeasureAgreementCommand(), ['ratings' => "unit,m\n1,7\n", '--levels' => '0,1'], ':2:2: 7 is not one of the levels'],
             [new MeasureRaschCommand(), ['responses' => "student,q1,q2\na,0.5,1\n"], 'question "q1" has part credit'],
             [new MeasureTwoParameterCommand(), ['responses' => "student,q1,q2\na,1\n"], ':2:3: this row has 2 cells'],
-            [new MeasureGroupsCommand(), ['students' => "student,mark\n", 'plan' => '{"groups": 2}'], ':1:2: the header begins with student,level'],
-            [new MeasureGroupsCommand(), ['students' => "student,level,idea:x\na,0.5,4/3\n", 'plan' => '{"groups": 2}'], ':2:3: "4/3" is not shown/offered'],
-            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\na,0.5\n", 'plan' => '{"groups": 2}'], ':3:1: the student "a" stands twice'],
+            [
+                new MeasureGroupsCommand(),
+                ['students' => "student,mark\n", 'plan' => '{"groups": 2}'],
+                ':1:2: the header begins with student,level',
+            ],
+            [
+                new MeasureGroupsCommand(),
+                ['students' => "student,level,idea:x\na,0.5,4/3\n", 'plan' => '{"groups": 2}'],
+                ':2:3: "4/3" is not shown/offered',
+            ],
+            [
+                new MeasureGroupsCommand(),
+                ['students' => "student,level\na,0.5\na,0.5\n", 'plan' => '{"groups": 2}'],
+                ':3:1: the student "a" stands twice',
+            ],
             [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 2'], 'this is not JSON'],
-            [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "fixed": {"z": 1}}'], 'there is no student "z"'],
+            [
+                new MeasureGroupsCommand(),
+                ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "fixed": {"z": 1}}'],
+                'there is no student "z"',
+            ],
             [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "aim": "best"}'], 'aim'],
             [new MeasurePairsCommand(), ['pairs' => "winner,loser\na,a\n"], ':2:2: a comparison names two different things'],
         ];

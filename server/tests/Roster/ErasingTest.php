@@ -13,8 +13,16 @@ final class ErasingTest extends ApiCase
     {
         $handout = $this->world->handOut();
         $ada = $this->world->students['Ada Okafor'];
-        $id = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-open' => ['text' => 'I am Ada and I live here.']]);
-        $this->as($this->world->teacher)->get('PUT', '/marks', ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Dear Ada', 'markVersion' => 0]);
+        $id = $this->world->sit(
+            'Ada Okafor',
+            $handout,
+            ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK'], 'e-open' => ['text' => 'I am Ada and I live here.']],
+        );
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Dear Ada', 'markVersion' => 0],
+        );
         $this->get('POST', "/handouts/$handout/return", ['message' => 'Well, Ada']);
         $this->as($ada)->get('POST', "/me/sittings/$id/reply", ['text' => 'Thanks, Ada']);
         $cookie = $this->browser->getCookieJar()->all()[0];
@@ -25,7 +33,15 @@ final class ErasingTest extends ApiCase
         $after = $this->get('GET', "/handouts/$handout/results");
         self::assertSame($before->at('mean.value'), $after->at('mean.value'));
         self::assertSame('Erased student', $after->text('students.0.name'));
-        foreach (["/handouts/$handout/results", "/sittings/$id", '/marking', '/outbox', "/handouts/$handout/responses.csv", "/handouts/$handout/marking/e-open", '/classes/'.$this->world->classId] as $path) {
+        foreach ([
+            "/handouts/$handout/results",
+            "/sittings/$id",
+            '/marking',
+            '/outbox',
+            "/handouts/$handout/responses.csv",
+            "/handouts/$handout/marking/e-open",
+            '/classes/'.$this->world->classId,
+        ] as $path) {
             self::assertStringNotContainsString('Ada', (string) $this->ask('GET', $path)->getContent(), $path);
         }
         $this->as(null);

@@ -53,7 +53,10 @@ final class RosterTest extends ApiCase
         $join = ['code' => strtolower($slips->text('code')), 'name' => 'benoit larsen', 'pin' => $slips->text('slips.1.pin')];
         $this->as(null)->refused(422, 'POST', '/join', ['pin' => '000000x'] + $join);
         self::assertSame('Benoît Larsen', $this->get('POST', '/join', $join)->text('name'));
-        $this->as($this->world->teacher)->get('POST', '/classes/'.$this->world->classId.'/students/'.$this->world->students['Benoît Larsen']->id.'/pin');
+        $this->as($this->world->teacher)->get(
+            'POST',
+            '/classes/'.$this->world->classId.'/students/'.$this->world->students['Benoît Larsen']->id.'/pin',
+        );
         $this->as(null)->refused(422, 'POST', '/join', $join);
     }
 
@@ -63,7 +66,10 @@ final class RosterTest extends ApiCase
         $made = $this->get('POST', '/classes', ['name' => '  8 Heron ']);
         self::assertSame(['8 Heron', []], [$made->text('name'), $made->list('students')]);
         self::assertMatchesRegularExpression('/^[BCDFGHJKLMNPRSTVWXZ]{5}$/', $made->text('code'));
-        self::assertSame('There is already a class called "8 heron".', $this->refused(422, 'POST', '/classes', ['name' => '8 heron'])->text('fields.name'));
+        self::assertSame(
+            'There is already a class called "8 heron".',
+            $this->refused(422, 'POST', '/classes', ['name' => '8 heron'])->text('fields.name'),
+        );
         self::assertSame(['8 Heron', '8 Kestrel'], $this->get('GET', '/classes')->column('classes', 'name'));
 
         $this->as($this->world->stranger);
@@ -74,9 +80,16 @@ final class RosterTest extends ApiCase
     public function testLinesThatCannotBeNamesSayWhy(): void
     {
         $this->as($this->world->teacher);
-        $preview = $this->get('POST', '/classes/'.$this->world->classId.'/roster/preview', ['text' => str_repeat('x', 81)."\n42\nDee Fox\nDEE FOX\nAda Okafor\n"]);
+        $preview = $this->get(
+            'POST',
+            '/classes/'.$this->world->classId.'/roster/preview',
+            ['text' => str_repeat('x', 81)."\n42\nDee Fox\nDEE FOX\nAda Okafor\n"],
+        );
 
-        self::assertSame(['Longer than 80 characters.', 'No letter in it.', '', 'The same as line 3. If they are two people, add an initial.', ''], $preview->column('lines', 'note'));
+        self::assertSame(
+            ['Longer than 80 characters.', 'No letter in it.', '', 'The same as line 3. If they are two people, add an initial.', ''],
+            $preview->column('lines', 'note'),
+        );
         self::assertSame(1, $preview->int('adds'));
         self::assertCount(3, $this->get('GET', '/classes/'.$this->world->classId)->list('students'), 'a preview adds nobody');
     }
@@ -84,7 +97,11 @@ final class RosterTest extends ApiCase
     public function testLinesThatAreUntickedAreNotAdded(): void
     {
         $this->as($this->world->teacher);
-        $roster = $this->get('POST', '/classes/'.$this->world->classId.'/roster', ['text' => "Dee Fox\nEmil Gray\nFay Hill", 'skip' => [2]]);
+        $roster = $this->get(
+            'POST',
+            '/classes/'.$this->world->classId.'/roster',
+            ['text' => "Dee Fox\nEmil Gray\nFay Hill", 'skip' => [2]],
+        );
 
         self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox', 'Fay Hill'], $roster->column('students', 'name'));
     }
@@ -125,7 +142,10 @@ final class RosterTest extends ApiCase
         $pin = $this->as($this->world->teacher)->get('POST', "/classes/{$this->world->classId}/students/{$ada->id}/pin")->text('pin');
         self::assertMatchesRegularExpression('/^\d{6}$/', $pin);
         self::assertContains($pin, $this->get('POST', "/classes/{$this->world->classId}/slips")->column('slips', 'pin'));
-        self::assertStringNotContainsString($pin, (string) $this->tables->row('SELECT pin_sealed FROM student WHERE id = :id', ['id' => $ada->id])?->text('pin_sealed'));
+        self::assertStringNotContainsString(
+            $pin,
+            (string) $this->tables->row('SELECT pin_sealed FROM student WHERE id = :id', ['id' => $ada->id])?->text('pin_sealed'),
+        );
 
         $this->browser->getCookieJar()->clear();
         foreach ($cookies as $cookie) {
@@ -148,6 +168,13 @@ final class RosterTest extends ApiCase
     /** @return list<string> names */
     private function handedTo(string $handoutId): array
     {
-        return array_map(static fn (Row $r): string => $r->text('name'), $this->tables->rows('SELECT s.name FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE hs.handout_id = :id ORDER BY s.name_folded', ['id' => $handoutId]));
+        return array_map(
+            static fn (Row $r): string => $r->text('name'),
+            $this->tables->rows(
+                'SELECT s.name FROM handout_student hs JOIN student s ON s.id = hs.student_id WHERE hs.handout_id = :id
+                    ORDER BY s.name_folded',
+                ['id' => $handoutId],
+            ),
+        );
     }
 }

@@ -26,7 +26,11 @@ final class DeadlineTest extends ApiCase
         Clock::set($this->clock);
         $this->ada = $this->world->students['Ada Okafor'];
         $this->handout = $this->world->handOut();
-        $this->as($this->world->teacher)->get('PUT', "/handouts/$this->handout", ['visible' => true, 'closesAt' => '2026-11-26T10:00:00.000Z']);
+        $this->as($this->world->teacher)->get(
+            'PUT',
+            "/handouts/$this->handout",
+            ['visible' => true, 'closesAt' => '2026-11-26T10:00:00.000Z'],
+        );
         $this->sitting = $this->as($this->ada)->get('POST', "/me/handouts/$this->handout/open")->text('id');
         self::assertSame('kept', $this->save('before', 1));
     }
@@ -45,7 +49,10 @@ final class DeadlineTest extends ApiCase
     public function testNothingBeginsAfterIt(): void
     {
         $this->clock->sleep(3600);
-        self::assertSame('This work is closed.', $this->as($this->world->students['Cleo Marsh'])->refused(409, 'POST', "/me/handouts/$this->handout/open")->text('title'));
+        self::assertSame(
+            'This work is closed.',
+            $this->as($this->world->students['Cleo Marsh'])->refused(409, 'POST', "/me/handouts/$this->handout/open")->text('title'),
+        );
         self::assertSame('missed', $this->get('GET', '/me/work')->text('handouts.0.status'));
     }
 
@@ -55,7 +62,10 @@ final class DeadlineTest extends ApiCase
         $this->clock->sleep(3600 + Window::GRACE);
         self::assertSame(1, self::service(Deadlines::class)->keep());
         self::assertSame(0, self::service(Deadlines::class)->keep());
-        self::assertSame(['marked', 'close'], [$this->state(), $this->tables->row('SELECT handed_in_by FROM sitting')?->text('handed_in_by')]);
+        self::assertSame(
+            ['marked', 'close'],
+            [$this->state(), $this->tables->row('SELECT handed_in_by FROM sitting')?->text('handed_in_by')],
+        );
         self::assertSame(1, $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/results")->int('mean.n'));
     }
 
@@ -101,7 +111,17 @@ final class DeadlineTest extends ApiCase
 
     private function save(string $text, int $counter): mixed
     {
-        return $this->as($this->ada)->get('PUT', "/me/sittings/$this->sitting/responses", ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => $text], 'counter' => $counter, 'clientId' => "c$counter"]]])->at('kept.0.fate');
+        return $this->as($this->ada)->get(
+            'PUT',
+            "/me/sittings/$this->sitting/responses",
+            ['saves' => [[
+                'entry' => 'e-text',
+                'try' => 1,
+                'value' => ['text' => $text],
+                'counter' => $counter,
+                'clientId' => "c$counter",
+            ]]],
+        )->at('kept.0.fate');
     }
 
     private function state(): string

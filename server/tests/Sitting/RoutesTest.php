@@ -17,7 +17,11 @@ final class RoutesTest extends ApiCase
 
     public function testTheRouteLeadsByWhatTheSectionEarned(): void
     {
-        foreach ([['a', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']], ['b', 'reef', ['e-choice', 'e-text']]] as $i => [$option, $text, $way]) {
+        foreach ([
+            ['a', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']],
+            ['b', 'SECRETROCK', ['e-choice', 'e-text', 'e-number', 'e-open']],
+            ['b', 'reef', ['e-choice', 'e-text']],
+        ] as $i => [$option, $text, $way]) {
             $this->begin(array_keys($this->world->students)[$i], ['below' => '1/2', 'then' => 'end', 'else' => 's2']);
             $this->save('e-choice', ['options' => [$this->shown($this->sitting, $option)]]);
             $this->save('e-text', ['text' => $text]);
@@ -43,7 +47,12 @@ final class RoutesTest extends ApiCase
         $this->save('e-number', ['text' => '98.76 m']);
         self::assertTrue($this->step('go-on', ['visit' => 4])->at('ended'));
         $this->step('hand-in', ['visit' => 4]);
-        self::assertEqualsWithDelta(4.5, $this->tables->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, 'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half');
+        self::assertEqualsWithDelta(
+            4.5,
+            $this->tables->row('SELECT marks FROM sitting')?->float('marks'),
+            1e-9,
+            'two for the text, two for the number, a quarter for the third try, rounded half up to the step of a half',
+        );
     }
 
     public function testAMendedKeyCallsBackWhatWasRightAllAlong(): void
@@ -51,9 +60,17 @@ final class RoutesTest extends ApiCase
         $handout = $this->begin('Ada Okafor', null, ['returns' => 2, 'credits' => ['1', '1/2']]);
         $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]);
         $this->save('e-text', ['text' => 'The Shelf']);
-        self::assertSame([['e-choice', 1], ['e-text', 1], ['e-text', 2]], self::steps($this->step('go-on', ['visit' => 1])), 'under the wrong key');
+        self::assertSame(
+            [['e-choice', 1], ['e-text', 1], ['e-text', 2]],
+            self::steps($this->step('go-on', ['visit' => 1])),
+            'under the wrong key',
+        );
 
-        $change = $this->as($this->world->teacher)->get('POST', "/handouts/$handout/keys/e-text", ['accept' => ['text' => 'the shelf'], 'credit' => '1'])->text('changeId');
+        $change = $this->as($this->world->teacher)->get(
+            'POST',
+            "/handouts/$handout/keys/e-text",
+            ['accept' => ['text' => 'the shelf'], 'credit' => '1'],
+        )->text('changeId');
         $view = $this->as($this->world->students['Ada Okafor'])->get('GET', "/me/sittings/$this->sitting");
         self::assertSame('Further out', $view->text('section'), 'the key has been mended, and there is nothing to come back to');
         self::assertSame([['e-choice', 1], ['e-text', 1], ['e-number', 1], ['e-open', 1]], self::steps($view));
@@ -78,7 +95,10 @@ final class RoutesTest extends ApiCase
     public function testHandingInBeforeTheEndIsRefused(): void
     {
         $this->begin('Ada Okafor');
-        self::assertSame('There is more to do.', $this->refused(409, 'POST', "/me/sittings/$this->sitting/hand-in", ['visit' => 1])->text('title'));
+        self::assertSame(
+            'There is more to do.',
+            $this->refused(409, 'POST', "/me/sittings/$this->sitting/hand-in", ['visit' => 1])->text('title'),
+        );
     }
 
     public function testShuffledOrderIsEachStudentsOwnAndStays(): void
@@ -90,7 +110,10 @@ final class RoutesTest extends ApiCase
             $again = $this->get('GET', '/me/sittings/'.$first->text('id'));
             self::assertSame($first->column('steps', 'entry'), $again->column('steps', 'entry'));
             self::assertSame(self::options($first), self::options($again));
-            self::assertEqualsCanonicalizing([$this->shown($first->text('id'), 'a'), $this->shown($first->text('id'), 'b')], self::options($first));
+            self::assertEqualsCanonicalizing(
+                [$this->shown($first->text('id'), 'a'), $this->shown($first->text('id'), 'b')],
+                self::options($first),
+            );
             self::assertEqualsCanonicalizing(['e-choice', 'e-text'], $first->column('steps', 'entry'));
             $orders[] = $first->column('steps', 'entry');
         }
@@ -104,7 +127,10 @@ final class RoutesTest extends ApiCase
         $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]]);
         $this->step('settle', ['entry' => 'e-choice', 'try' => 1]);
         self::assertSame('older', $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]], counter: 2));
-        self::assertSame([$this->shown($this->sitting, 'b')], $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.value.options'));
+        self::assertSame(
+            [$this->shown($this->sitting, 'b')],
+            $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.value.options'),
+        );
     }
 
     public function testAHintIsShownOnceAskedForAndRemembered(): void
@@ -114,7 +140,11 @@ final class RoutesTest extends ApiCase
         $this->step('hint', ['entry' => 'e-choice', 'try' => 1]);
         self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'));
         self::assertSame('kept', $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]));
-        self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'), 'answering does not close it');
+        self::assertSame(
+            '<p>A hint</p>',
+            $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'),
+            'answering does not close it',
+        );
     }
 
     public function testAKeyThatChangesBetweenTwoSavesHoldsForTheNext(): void
@@ -143,7 +173,12 @@ final class RoutesTest extends ApiCase
     {
         $this->begin('Ada Okafor');
         $this->save('e-text', ['text' => 'one']);
-        $this->as($this->world->students['Benoît Larsen'])->refused(404, 'PUT', "/me/sittings/$this->sitting/responses", $this->body('e-text', ['text' => 'two'], 1, 2));
+        $this->as($this->world->students['Benoît Larsen'])->refused(
+            404,
+            'PUT',
+            "/me/sittings/$this->sitting/responses",
+            $this->body('e-text', ['text' => 'two'], 1, 2),
+        );
     }
 
     /**
@@ -154,7 +189,10 @@ final class RoutesTest extends ApiCase
     {
         $papers = $this->world->get(Papers::class);
         $paper = $papers->create($this->world->lead, new PaperInput($this->world->paperDocument($route, $mastery)));
-        $handout = $this->world->handOut([], $papers->publish($this->world->lead, $paper->id, new PublishInput($paper->version))->editionId);
+        $handout = $this->world->handOut(
+            [],
+            $papers->publish($this->world->lead, $paper->id, new PublishInput($paper->version))->editionId,
+        );
         $this->sitting = $this->as($this->world->students[$name])->get('POST', "/me/handouts/$handout/open")->text('id');
 
         return $handout;

@@ -13,7 +13,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 
 final class SittingTest extends ApiCase
 {
-    private const ANSWERS = ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'reef'], 'e-number' => ['text' => '12.34'], 'e-open' => ['text' => 'The moon pulls.']];
+    private const ANSWERS = [
+        'e-choice' => ['options' => ['b']],
+        'e-text' => ['text' => 'reef'],
+        'e-number' => ['text' => '12.34'],
+        'e-open' => ['text' => 'The moon pulls.'],
+    ];
 
     /** @return iterable<string, array{string}> */
     public static function plans(): iterable
@@ -41,7 +46,15 @@ final class SittingTest extends ApiCase
         $see('GET', '/me/files/{id}', $this->world->items['choice']);
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
-                $see('PUT', '/me/sittings/{id}/responses', $id, ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => $visit, 'clientId' => 'x']], 'at' => $entry]);
+                $see(
+                    'PUT',
+                    '/me/sittings/{id}/responses',
+                    $id,
+                    [
+                        'saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => $visit, 'clientId' => 'x']],
+                        'at' => $entry,
+                    ],
+                );
                 $see('POST', '/me/sittings/{id}/settle', $id, ['entry' => $entry, 'try' => 1]);
                 $see('POST', '/me/sittings/{id}/hint', $id, ['entry' => $entry, 'try' => 1]);
             }
@@ -74,7 +87,17 @@ final class SittingTest extends ApiCase
     {
         $handout = $this->world->handOut(['feedback' => 'at once']);
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'b')]], 'counter' => 1, 'clientId' => 'x']]]);
+        $this->get(
+            'PUT',
+            "/me/sittings/$id/responses",
+            ['saves' => [[
+                'entry' => 'e-choice',
+                'try' => 1,
+                'value' => ['options' => [$this->shown($id, 'b')]],
+                'counter' => 1,
+                'clientId' => 'x',
+            ]]],
+        );
         $view = $this->get('POST', "/me/sittings/$id/settle", ['entry' => 'e-choice', 'try' => 1]);
 
         self::assertSame('wrong', $view->text('steps.0.told.verdict'));
@@ -86,15 +109,27 @@ final class SittingTest extends ApiCase
 
     public function testAStudentBeginsWithTheSourceThatStandsFirst(): void
     {
-        $source = ['id' => 'chart', 'kind' => 'source', 'source' => ['title' => 'The chart', 'html' => '<p>Soundings in metres</p>', 'picture' => null, 'alt' => '']];
+        $source = [
+            'id' => 'chart',
+            'kind' => 'source',
+            'source' => ['title' => 'The chart', 'html' => '<p>Soundings in metres</p>', 'picture' => null, 'alt' => ''],
+        ];
         $question = ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2'];
-        $paper = ['sections' => [['id' => 's1', 'title' => 'Chart', 'entries' => [$source, $question], 'route' => null]]] + $this->world->paperDocument();
+        $paper = ['sections' => [[
+            'id' => 's1',
+            'title' => 'Chart',
+            'entries' => [$source, $question],
+            'route' => null,
+        ]]] + $this->world->paperDocument();
         $path = '/papers/'.$this->world->paperId;
         $this->as($this->world->teacher)->get('PUT', $path, ['paper' => $paper, 'version' => 1]);
         $handout = $this->world->handOut([], $this->get('POST', "$path/publish", ['version' => 2])->text('editionId'));
         $view = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open");
 
-        self::assertSame(['chart', 'chart', 'The chart'], [$view->text('at'), $view->text('steps.0.entry'), $view->text('steps.0.source.title')]);
+        self::assertSame(
+            ['chart', 'chart', 'The chart'],
+            [$view->text('at'), $view->text('steps.0.entry'), $view->text('steps.0.source.title')],
+        );
         // Where they have gone since is where they go on.
         $this->get('PUT', '/me/sittings/'.$view->text('id').'/responses', ['saves' => [], 'at' => 'e-text']);
         self::assertSame('e-text', $this->get('POST', "/me/handouts/$handout/open")->text('at'));
@@ -104,7 +139,17 @@ final class SittingTest extends ApiCase
     {
         $handout = $this->world->handOut();
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $save = fn (string $text, int $counter): mixed => $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => $text], 'counter' => $counter, 'clientId' => 'c'.$counter]]])->at('kept.0.fate');
+        $save = fn (string $text, int $counter): mixed => $this->get(
+            'PUT',
+            "/me/sittings/$id/responses",
+            ['saves' => [[
+                'entry' => 'e-text',
+                'try' => 1,
+                'value' => ['text' => $text],
+                'counter' => $counter,
+                'clientId' => 'c'.$counter,
+            ]]],
+        )->at('kept.0.fate');
 
         self::assertSame('kept', $save('second', 5));
         self::assertSame('older', $save('second', 5));
@@ -121,12 +166,26 @@ final class SittingTest extends ApiCase
         $store = self::service(SittingReader::class);
         $before = $store->ofStudent($ada->id, $id);
         $this->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
-        $late = new Answer('e-text', 1, Response::ofText('reef'), 1, false, $before->checking()->outcome('e-text', Response::ofText('reef')));
+        $late = new Answer(
+            'e-text',
+            1,
+            Response::ofText('reef'),
+            1,
+            false,
+            $before->checking()->outcome('e-text', Response::ofText('reef')),
+        );
 
         self::assertNull(self::service(Saving::class)->all($before, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));
         self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));
         // Through the front door the same answer is kept beside the work.
-        self::assertSame('closed', $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'reef'], 'counter' => 1, 'clientId' => 'x']]])->at('kept.0.fate'));
+        self::assertSame(
+            'closed',
+            $this->get(
+                'PUT',
+                "/me/sittings/$id/responses",
+                ['saves' => [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'reef'], 'counter' => 1, 'clientId' => 'x']]],
+            )->at('kept.0.fate'),
+        );
     }
 
     public function testASaveWithFaultsNamesEachPlaceAndKeepsNothing(): void
@@ -134,13 +193,30 @@ final class SittingTest extends ApiCase
         $handout = $this->world->handOut();
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         $path = "/me/sittings/$id/responses";
-        $fields = $this->refused(422, 'PUT', $path, ['saves' => [['entry' => 'e-text', 'try' => 0, 'value' => ['text' => 1], 'counter' => 'x', 'clientId' => 'x', 'marks' => 9]], 'at' => 7])->map('fields');
+        $fields = $this->refused(
+            422,
+            'PUT',
+            $path,
+            [
+                'saves' => [['entry' => 'e-text', 'try' => 0, 'value' => ['text' => 1], 'counter' => 'x', 'clientId' => 'x', 'marks' => 9]],
+                'at' => 7,
+            ],
+        )->map('fields');
 
         self::assertSame(['saves.0.try', 'saves.0.value.text', 'saves.0.counter', 'saves.0.marks', 'at'], array_keys($fields));
         foreach (['[1]', '{', '"x"', ''] as $body) {
             $this->refused(400, 'PUT', $path, $body);
         }
-        $this->refused(422, 'PUT', $path, ['saves' => array_fill(0, 101, ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'a'], 'counter' => 1, 'clientId' => 'x'])]);
+        $this->refused(
+            422,
+            'PUT',
+            $path,
+            ['saves' => array_fill(
+                0,
+                101,
+                ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'a'], 'counter' => 1, 'clientId' => 'x'],
+            )],
+        );
         self::assertNull($this->tables->row('SELECT 1 FROM response'));
     }
 
@@ -148,12 +224,21 @@ final class SittingTest extends ApiCase
     {
         $handout = $this->world->handOut();
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
-        $save = ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$this->shown($id, 'a')]], 'counter' => 1, 'clientId' => 'x']]];
+        $save = ['saves' => [[
+            'entry' => 'e-choice',
+            'try' => 1,
+            'value' => ['options' => [$this->shown($id, 'a')]],
+            'counter' => 1,
+            'clientId' => 'x',
+        ]]];
         $this->get('PUT', "/me/sittings/$id/responses", $save);
         self::assertSame(1, $this->as($this->world->teacher)->get('POST', "/handouts/$handout/close")->int('handedIn'));
         $save['saves'][0]['entry'] = 'e-text';
         $save['saves'][0]['value'] = ['text' => 'typed offline'];
-        self::assertSame('closed', $this->as($this->world->students['Ada Okafor'])->get('PUT', "/me/sittings/$id/responses", $save)->at('kept.0.fate'));
+        self::assertSame(
+            'closed',
+            $this->as($this->world->students['Ada Okafor'])->get('PUT', "/me/sittings/$id/responses", $save)->at('kept.0.fate'),
+        );
         $this->as($this->world->students['Benoît Larsen'])->refused(409, 'POST', "/me/handouts/$handout/open");
         self::assertSame('typed offline', $this->as($this->world->teacher)->get('GET', "/sittings/$id")->text('late.0.given'));
     }
@@ -163,8 +248,16 @@ final class SittingTest extends ApiCase
         $handout = $this->world->handOut();
         $id = $this->world->sit('Ada Okafor', $handout, self::ANSWERS);
         $this->as($this->world->teacher);
-        self::assertSame(['Ada Okafor'], $this->get('POST', "/handouts/$handout/return", [])->at('waiting'), 'an open answer waits for its marker');
-        $this->get('PUT', '/marks', ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Name the sun too.', 'markVersion' => 0]);
+        self::assertSame(
+            ['Ada Okafor'],
+            $this->get('POST', "/handouts/$handout/return", [])->at('waiting'),
+            'an open answer waits for its marker',
+        );
+        $this->get(
+            'PUT',
+            '/marks',
+            ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'levels' => [1], 'comment' => 'Name the sun too.', 'markVersion' => 0],
+        );
         self::assertCount(1, $this->get('POST', "/handouts/$handout/return", ['message' => 'Well read.'])->list('students'));
         self::assertSame('Well read.', $this->get('GET', '/outbox')->text('messages.0.body'));
 

@@ -48,7 +48,17 @@ final class VeilTest extends ApiCase
 
     private function save(string $id, string $option, int $counter = 1): void
     {
-        $this->get('PUT', "/me/sittings/$id/responses", ['saves' => [['entry' => 'e-choice', 'try' => 1, 'value' => ['options' => [$option]], 'counter' => $counter, 'clientId' => "c$counter"]]]);
+        $this->get(
+            'PUT',
+            "/me/sittings/$id/responses",
+            ['saves' => [[
+                'entry' => 'e-choice',
+                'try' => 1,
+                'value' => ['options' => [$option]],
+                'counter' => $counter,
+                'clientId' => "c$counter",
+            ]]],
+        );
     }
 
     /** @return list<string> */

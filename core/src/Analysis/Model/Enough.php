@@ -20,7 +20,8 @@ final class Enough
     {
         foreach ($question->cells as $s => $cell) {
             $credit = $question->credits[$s];
-            if ($cell === Cell::Waiting || (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0)) {
+            if ($cell === Cell::Waiting
+                || (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0)) {
                 return false;
             }
         }
@@ -37,8 +38,16 @@ final class Enough
     public static function missingForMap(int $questions, ?int $telling): ?string
     {
         return match (true) {
-            $questions < self::LEAST_QUESTIONS => sprintf('A map needs at least %d questions that are right or wrong as a whole; here there are %d.', self::LEAST_QUESTIONS, $questions),
-            $telling !== null && $telling < self::LEAST_STUDENTS => sprintf('A map needs at least %d students with neither all nor nothing right; here there are %d.', self::LEAST_STUDENTS, $telling),
+            $questions < self::LEAST_QUESTIONS => sprintf(
+                'A map needs at least %d questions that are right or wrong as a whole; here there are %d.',
+                self::LEAST_QUESTIONS,
+                $questions,
+            ),
+            $telling !== null && $telling < self::LEAST_STUDENTS => sprintf(
+                'A map needs at least %d students with neither all nor nothing right; here there are %d.',
+                self::LEAST_STUDENTS,
+                $telling,
+            ),
             default => null,
         };
     }

@@ -25,8 +25,14 @@ final readonly class Marginal
      * @param list<int>                                                                                       $answered how many answered each question
      * @param list<int>                                                                                       $right    how many of them have it right
      */
-    private function __construct(private array $nodes, private array $logPrior, private array $groups, private array $answered, private array $right, private int $k)
-    {
+    private function __construct(
+        private array $nodes,
+        private array $logPrior,
+        private array $groups,
+        private array $answered,
+        private array $right,
+        private int $k,
+    ) {
     }
 
     /** @param list<int> $columns the questions that count */
@@ -64,7 +70,10 @@ final readonly class Marginal
         return new self(
             $nodes,
             array_map(static fn (float $p): float => log($p / $sum), $prior),
-            array_values(array_map(static fn (array $g): array => ['items' => $g['items'], 'patterns' => array_values($g['patterns'])], $groups)),
+            array_values(array_map(
+                static fn (array $g): array => ['items' => $g['items'], 'patterns' => array_values($g['patterns'])],
+                $groups,
+            )),
             array_values($answered),
             array_values($right),
             $k,
@@ -74,7 +83,14 @@ final readonly class Marginal
     /** @return list<float> slopes of one, intercepts by the share right */
     public function start(): array
     {
-        return [...array_fill(0, $this->k, 1.0), ...array_map(static fn (int $right, int $n): float => 1.2 * log(($right + 0.5) / ($n - $right + 0.5)), $this->right, $this->answered)];
+        return [
+            ...array_fill(0, $this->k, 1.0),
+            ...array_map(
+                static fn (int $right, int $n): float => 1.2 * log(($right + 0.5) / ($n - $right + 0.5)),
+                $this->right,
+                $this->answered,
+            ),
+        ];
     }
 
     /**
@@ -159,7 +175,11 @@ final readonly class Marginal
             $ahead = $behind = $at;
             $ahead[$j] = $v + $h;
             $behind[$j] = $v - $h;
-            $rows[] = array_map(static fn (float $a, float $b): float => ($b - $a) / (2 * $h), $this->slope(array_values($ahead))[1], $this->slope(array_values($behind))[1]);
+            $rows[] = array_map(
+                static fn (float $a, float $b): float => ($b - $a) / (2 * $h),
+                $this->slope(array_values($ahead))[1],
+                $this->slope(array_values($behind))[1],
+            );
         }
         $symmetric = [];
         foreach ($rows as $i => $row) {

@@ -43,7 +43,26 @@ final readonly class Rasch
         $n = count($data->rows);
         $k = count($columns);
         if ($k < 2 || $rows === []) {
-            return new self(array_map(static fn (string $id): array => ['id' => $id, 'difficulty' => null, 'se' => null, 'infit' => null, 'outfit' => null, 'note' => 'Nothing tells this question from the others.'], $data->ids), array_fill(0, $n, null), array_fill(0, $n, null), $n, count($rows), 0.0, 0, 'At least two questions are needed that some have right and some wrong.');
+            return new self(
+                array_map(
+                    static fn (string $id): array => [
+                        'id' => $id,
+                        'difficulty' => null,
+                        'se' => null,
+                        'infit' => null,
+                        'outfit' => null,
+                        'note' => 'Nothing tells this question from the others.',
+                    ],
+                    $data->ids,
+                ),
+                array_fill(0, $n, null),
+                array_fill(0, $n, null),
+                $n,
+                count($rows),
+                0.0,
+                0,
+                'At least two questions are needed that some have right and some wrong.',
+            );
         }
         $groups = self::groups($data, $rows, $columns);
         $right = array_fill(0, $k, 0.0);
@@ -62,7 +81,14 @@ final readonly class Rasch
             $i = $place[$c] ?? null;
             $questions[] = $i === null
                 ? ['id' => $id, 'difficulty' => null, 'se' => null, 'infit' => null, 'outfit' => null, 'note' => self::constant($data, $c)]
-                : ['id' => $id, 'difficulty' => $difficulty[$i], 'se' => $note === null ? $errors[$i] : null, 'infit' => $infit[$i], 'outfit' => $outfit[$i], 'note' => null];
+                : [
+                    'id' => $id,
+                    'difficulty' => $difficulty[$i],
+                    'se' => $note === null ? $errors[$i] : null,
+                    'infit' => $infit[$i],
+                    'outfit' => $outfit[$i],
+                    'note' => null,
+                ];
         }
 
         return new self($questions, $abilities, $abilityErrors, $n, count($rows), $likelihood, $rounds, $note);
@@ -140,7 +166,15 @@ final readonly class Rasch
         }
         $far = self::largest($difficulty) > self::FARTHEST;
 
-        return [$difficulty, self::inverse($groups, $difficulty, $k), $likelihood, $rounds, $far || $size > 1e-5 * max(1, $n) ? 'The answers fall into parts that nothing ties together, so no finite difficulties fit best.' : null];
+        return [
+            $difficulty,
+            self::inverse($groups, $difficulty, $k),
+            $likelihood,
+            $rounds,
+            $far || $size > 1e-5 * max(1, $n)
+                ? 'The answers fall into parts that nothing ties together, so no finite difficulties fit best.'
+                : null,
+        ];
     }
 
     /**
@@ -256,7 +290,10 @@ final readonly class Rasch
                 }
             }
             $key = $score.'|'.(count($items) === count($columns) ? '' : implode(',', $items));
-            $known[$key] ??= $score === 0 || $score === count($items) ? [null, null] : self::ability(array_map(static fn (int $i): float => $difficulty[$i], $items), $score);
+            $known[$key] ??= $score === 0 || $score === count($items) ? [null, null] : self::ability(
+                array_map(static fn (int $i): float => $difficulty[$i], $items),
+                $score,
+            );
             $abilities[] = $known[$key][0];
             $errors[] = $known[$key][1];
         }

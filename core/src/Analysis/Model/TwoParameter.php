@@ -24,17 +24,39 @@ final readonly class TwoParameter
      * @param list<float>                                                                                                                                                  $abilities     of each student: mean of the posterior (EAP; Bock & Mislevy 1982)
      * @param list<float>                                                                                                                                                  $abilityErrors its standard deviation
      */
-    private function __construct(public array $questions, public array $abilities, public array $abilityErrors, public int $n, public float $logLikelihood, public int $rounds, public ?string $note)
-    {
+    private function __construct(
+        public array $questions,
+        public array $abilities,
+        public array $abilityErrors,
+        public int $n,
+        public float $logLikelihood,
+        public int $rounds,
+        public ?string $note,
+    ) {
     }
 
     public static function of(Binary $data): self
     {
         $columns = self::varying($data);
         $n = count($data->rows);
-        $none = static fn (string $id, string $why): array => ['id' => $id, 'slope' => null, 'intercept' => null, 'difficulty' => null, 'se' => ['slope' => null, 'intercept' => null], 'note' => $why];
+        $none = static fn (string $id, string $why): array => [
+            'id' => $id,
+            'slope' => null,
+            'intercept' => null,
+            'difficulty' => null,
+            'se' => ['slope' => null, 'intercept' => null],
+            'note' => $why,
+        ];
         if (count($columns) < 3 || $n < 2) {
-            return new self(array_map(static fn (string $id): array => $none($id, 'Too little to tell slopes apart.'), $data->ids), array_fill(0, $n, 0.0), array_fill(0, $n, 1.0), $n, 0.0, 0, 'At least three questions are needed that some have right and some wrong.');
+            return new self(
+                array_map(static fn (string $id): array => $none($id, 'Too little to tell slopes apart.'), $data->ids),
+                array_fill(0, $n, 0.0),
+                array_fill(0, $n, 1.0),
+                $n,
+                0.0,
+                0,
+                'At least three questions are needed that some have right and some wrong.',
+            );
         }
         $marginal = Marginal::of($data, $columns);
         [$at, $inverse, $rounds, $likelihood, $note] = self::fit($marginal);
@@ -51,19 +73,36 @@ final readonly class TwoParameter
             [$slope, $intercept] = [$at[$i], $at[$k + $i]];
             $questions[] = [
                 'id' => $id, 'slope' => $slope, 'intercept' => $intercept, 'difficulty' => abs($slope) < 1e-6 ? null : -$intercept / $slope,
-                'se' => ['slope' => $inverse === null ? null : sqrt(max(0.0, $inverse[$i][$i])), 'intercept' => $inverse === null ? null : sqrt(max(0.0, $inverse[$k + $i][$k + $i]))],
+                'se' => [
+                    'slope' => $inverse === null ? null : sqrt(max(0.0, $inverse[$i][$i])),
+                    'intercept' => $inverse === null ? null : sqrt(max(0.0, $inverse[$k + $i][$k + $i])),
+                ],
                 'note' => $slope < 0 ? 'Who knows more is less often right here.' : null,
             ];
         }
         [$abilities, $errors] = $marginal->abilities($at, $n);
 
-        return new self($questions, $abilities, $errors, $n, $likelihood, $rounds, $note ?? ($inverse === null ? 'The likelihood is flat at its top, so standard errors cannot be told.' : null));
+        return new self(
+            $questions,
+            $abilities,
+            $errors,
+            $n,
+            $likelihood,
+            $rounds,
+            $note ?? ($inverse === null ? 'The likelihood is flat at its top, so standard errors cannot be told.' : null),
+        );
     }
 
     /** @return list<int> the questions that some have right and some wrong */
     private static function varying(Binary $data): array
     {
-        return array_values(array_filter(array_keys($data->ids), static fn (int $c): bool => count(array_unique(array_filter(array_column($data->rows, $c), static fn (?int $x): bool => $x !== null))) === 2));
+        return array_values(array_filter(
+            array_keys($data->ids),
+            static fn (int $c): bool => count(array_unique(array_filter(
+                array_column($data->rows, $c),
+                static fn (?int $x): bool => $x !== null,
+            ))) === 2,
+        ));
     }
 
     /** @return array{list<float>, list<list<float>>|null, int, float, string|null} slopes then intercepts, their covariances, rounds, log-likelihood, what is wrong */

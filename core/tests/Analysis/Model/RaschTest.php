@@ -29,7 +29,10 @@ final class RaschTest extends TestCase
     public function testTwoQuestionsHaveTheClosedForm(): void
     {
         // Of those with one right, 30 have the first and 10 the second: the difference of difficulties is ln(10/30).
-        $fit = Rasch::of(new Binary(['a', 'b'], [...array_fill(0, 30, [1, 0]), ...array_fill(0, 10, [0, 1]), ...array_fill(0, 7, [1, 1]), ...array_fill(0, 3, [0, 0])]));
+        $fit = Rasch::of(new Binary(
+            ['a', 'b'],
+            [...array_fill(0, 30, [1, 0]), ...array_fill(0, 10, [0, 1]), ...array_fill(0, 7, [1, 1]), ...array_fill(0, 3, [0, 0])],
+        ));
 
         self::assertEqualsWithDelta(log(10 / 30) / 2, $fit->questions[0]['difficulty'], 1e-9);
         self::assertEqualsWithDelta(-log(10 / 30) / 2, $fit->questions[1]['difficulty'], 1e-9);
@@ -44,8 +47,18 @@ final class RaschTest extends TestCase
             $true[] = -2.0 + $i * 4 / 19;
         }
         foreach (['complete' => 0.0, 'with gaps' => 0.1] as $name => $missing) {
-            $fit = Rasch::of(Simulated::answers(array_fill(0, 20, 1.0), array_map(static fn (float $d): float => -$d, $true), 400, 'rasch', $missing));
-            $z = array_map(static fn (array $q, float $d): float => (($q['difficulty'] ?? 9) - $d) / ($q['se'] ?? 1), $fit->questions, $true);
+            $fit = Rasch::of(Simulated::answers(
+                array_fill(0, 20, 1.0),
+                array_map(static fn (float $d): float => -$d, $true),
+                400,
+                'rasch',
+                $missing,
+            ));
+            $z = array_map(
+                static fn (array $q, float $d): float => (($q['difficulty'] ?? 9) - $d) / ($q['se'] ?? 1),
+                $fit->questions,
+                $true,
+            );
             self::assertLessThan(1.9, array_sum(array_map(static fn (float $v): float => $v * $v, $z)) / 20, $name);
             self::assertSame([], array_filter($z, static fn (float $v): bool => abs($v) > 4.0), $name);
             foreach ($fit->questions as $q) {
@@ -70,8 +83,14 @@ final class RaschTest extends TestCase
 
     public function testWhatSaysNothingIsNamedNotGuessed(): void
     {
-        $fit = Rasch::of(new Binary(['all', 'none', 'a', 'b', 'unseen'], [[1, 0, 1, 0, null], [1, 0, 0, 1, null], [1, 0, 1, 0, null], [1, 0, 1, 1, null]]));
-        self::assertSame(['All who answered it have it right.', 'All who answered it have it wrong.', null, null, 'Nobody answered it.'], array_column($fit->questions, 'note'));
+        $fit = Rasch::of(new Binary(
+            ['all', 'none', 'a', 'b', 'unseen'],
+            [[1, 0, 1, 0, null], [1, 0, 0, 1, null], [1, 0, 1, 0, null], [1, 0, 1, 1, null]],
+        ));
+        self::assertSame(
+            ['All who answered it have it right.', 'All who answered it have it wrong.', null, null, 'Nobody answered it.'],
+            array_column($fit->questions, 'note'),
+        );
         self::assertSame([null, null], [$fit->questions[0]['difficulty'], $fit->questions[0]['se']]);
         self::assertNull($fit->abilities[3], 'all of the questions that count');
         foreach ([[], [[1]], [[1, 1], [1, 1]], [[null, null]]] as $rows) {
@@ -83,7 +102,10 @@ final class RaschTest extends TestCase
     public function testAnswersInPartsThatNothingTiesAreSaidToHaveNoBestFit(): void
     {
         // Whoever has the third right has the others right too: its difficulty has no finite best value.
-        $fit = Rasch::of(new Binary(['a', 'b', 'c'], [...array_fill(0, 5, [1, 0, 0]), ...array_fill(0, 5, [0, 1, 0]), ...array_fill(0, 5, [1, 1, 0]), [1, 1, 1]]));
+        $fit = Rasch::of(new Binary(
+            ['a', 'b', 'c'],
+            [...array_fill(0, 5, [1, 0, 0]), ...array_fill(0, 5, [0, 1, 0]), ...array_fill(0, 5, [1, 1, 0]), [1, 1, 1]],
+        ));
         foreach ($fit->questions as $q) {
             self::assertTrue($q['difficulty'] === null || is_finite($q['difficulty']));
         }

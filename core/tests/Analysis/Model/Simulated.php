@@ -22,7 +22,13 @@ final class Simulated
         $rows = [];
         for ($s = 0; $s < $students; ++$s) {
             $ability = sqrt(-2 * log(1 - $chance())) * cos(2 * M_PI * $chance());
-            $rows[] = array_map(static fn (float $a, float $d): ?int => $chance() < $missing ? null : ($chance() < 1 / (1 + exp(-$a * $ability - $d)) ? 1 : 0), $slopes, $intercepts);
+            $rows[] = array_map(
+                static fn (float $a, float $d): ?int => $chance() < $missing
+                    ? null
+                    : ($chance() < 1 / (1 + exp(-$a * $ability - $d)) ? 1 : 0),
+                $slopes,
+                $intercepts,
+            );
         }
 
         return new Binary(array_map(static fn (int $i): string => 'q'.$i, array_keys($slopes)), $rows);

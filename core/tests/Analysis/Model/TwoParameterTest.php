@@ -45,7 +45,9 @@ final class TwoParameterTest extends TestCase
             $fit = TwoParameter::of(Simulated::answers($slopes, $intercepts, 800, '2pl', $missing));
             $squares = 0.0;
             foreach ($fit->questions as $i => $q) {
-                $squares += ((($q['slope'] ?? 9) - $slopes[$i]) / ($q['se']['slope'] ?? 1)) ** 2 + ((($q['intercept'] ?? 9) - $intercepts[$i]) / ($q['se']['intercept'] ?? 1)) ** 2;
+                $squares += ((($q['slope'] ?? 9) - $slopes[$i]) / ($q['se']['slope']
+                    ?? 1)) ** 2 + ((($q['intercept'] ?? 9) - $intercepts[$i]) / ($q['se']['intercept']
+                    ?? 1)) ** 2;
             }
             self::assertLessThan(1.9, $squares / 20, $name);
             self::assertGreaterThan(0.3, $squares / 20, "$name: errors that are far too wide would hide anything");
@@ -59,7 +61,12 @@ final class TwoParameterTest extends TestCase
         $of = static fn (array $row): float => $fit->abilities[(int) array_search($row, $rows, true)];
         self::assertLessThan($of([1, 0, 0, 0, 1]), $of([0, 0, 0, 0, 0]));
         self::assertLessThan($of([1, 1, 1, 1, 1]), $of([1, 1, 0, 1, 1]));
-        self::assertEqualsWithDelta(0.0, array_sum($fit->abilities) / 1000, 1e-6, 'posterior means average to the prior mean at the maximum');
+        self::assertEqualsWithDelta(
+            0.0,
+            array_sum($fit->abilities) / 1000,
+            1e-6,
+            'posterior means average to the prior mean at the maximum',
+        );
         foreach ($fit->abilityErrors as $error) {
             self::assertTrue($error > 0.5 && $error < 1.0);
         }
@@ -98,7 +105,11 @@ final class TwoParameterTest extends TestCase
             foreach (Symmetric::times($inverse, $row) as $j => $v) {
                 self::assertEqualsWithDelta($i === $j ? 1.0 : 0.0, $v, 1e-12);
             }
-            self::assertEqualsWithDelta($inverse[$i][$i], Symmetric::inverseDiagonal([[4.0, 2.0, 0.6], [2.0, 5.0, 1.0], [0.6, 1.0, 3.0]])[$i], 1e-12);
+            self::assertEqualsWithDelta(
+                $inverse[$i][$i],
+                Symmetric::inverseDiagonal([[4.0, 2.0, 0.6], [2.0, 5.0, 1.0], [0.6, 1.0, 3.0]])[$i],
+                1e-12,
+            );
         }
         self::assertNull(Symmetric::inverse([[1.0, 2.0], [2.0, 1.0]]), 'not positive definite');
         self::assertNull(Symmetric::inverse([[1.0, 1.0], [1.0, 1.0]]), 'flat');

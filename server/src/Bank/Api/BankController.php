@@ -67,8 +67,14 @@ final readonly class BankController
     public function list(
         #[CurrentUser] StaffUser $who,
         #[MapQueryParameter] string $q = '',
-        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'])] ?string $skill = null,
-        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'])] ?string $misconception = null,
+        #[MapQueryParameter(
+            filter: FILTER_VALIDATE_REGEXP,
+            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
+        )] ?string $skill = null,
+        #[MapQueryParameter(
+            filter: FILTER_VALIDATE_REGEXP,
+            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
+        )] ?string $misconception = null,
         #[MapQueryParameter] ?string $type = null,
     ): ItemListView {
         return $this->bank->search($who->teamId, new Search($q, $skill, $misconception, $type));

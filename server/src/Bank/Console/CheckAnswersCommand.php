@@ -63,14 +63,17 @@ final class CheckAnswersCommand extends Command
     {
         $json = json_decode(is_file($path) ? (string) file_get_contents($path) : '', true, 64);
         if (!is_array($json)) {
-            throw new \UnexpectedValueException(is_file($path) ? "$path:".self::faultyLine((string) file_get_contents($path)).': this is not JSON: '.json_last_error_msg() : "$path: cannot be read");
+            throw new \UnexpectedValueException(is_file($path)
+                ? "$path:".self::faultyLine((string) file_get_contents($path)).': this is not JSON: '.json_last_error_msg()
+                : "$path: cannot be read");
         }
         try {
             if (!ItemTemplate::isOne($json)) {
                 return [ItemReader::read($json), []];
             }
             $template = ItemTemplate::read($json);
-            $values = $template->draw($seed) ?? throw new \UnexpectedValueException("$path:1: no draw of its variables is fit to be handed out");
+            $values = $template->draw($seed)
+                ?? throw new \UnexpectedValueException("$path:1: no draw of its variables is fit to be handed out");
 
             return [$template->item($values), $values];
         } catch (DocumentInvalid $e) {
@@ -94,8 +97,11 @@ final class CheckAnswersCommand extends Command
         }
 
         return json_encode([
-            'id' => $json['id'], 'credit' => $outcome->credit === null ? null : (string) $outcome->credit, 'verdict' => $outcome->verdict->value, 'line' => $outcome->line, 'readAs' => $outcome->readAs,
-            'feedback' => $outcome->feedback, 'misconception' => $outcome->misconceptions[0] ?? null, 'misconceptions' => $outcome->misconceptions,
+            'id' => $json['id'], 'credit' => $outcome->credit === null
+                ? null
+                : (string) $outcome->credit, 'verdict' => $outcome->verdict->value, 'line' => $outcome->line, 'readAs' => $outcome->readAs,
+            'feedback' => $outcome->feedback, 'misconception' => $outcome->misconceptions[0]
+                ?? null, 'misconceptions' => $outcome->misconceptions,
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
     }
 

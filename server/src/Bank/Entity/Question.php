@@ -164,7 +164,10 @@ class Question implements Root, TeamOwned
     private function describe(): void
     {
         $item = $this->content->sample();
-        $options = $item->rule instanceof ChoiceRule ? implode(' ', array_map(static fn (Option $o): string => $o->text, $item->rule->options)) : '';
+        $options = $item->rule instanceof ChoiceRule ? implode(
+            ' ',
+            array_map(static fn (Option $o): string => $o->text, $item->rule->options),
+        ) : '';
         $title = trim($item->title);
         $prompt = Plain::text($item->prompt);
         $this->type = $item->type()->value;

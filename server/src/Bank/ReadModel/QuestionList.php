@@ -44,8 +44,10 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
             $parameters['type'] = $search->type;
         }
         /** @var list<array{id: string, title: string, type: string, search: string, points: string, skill_id: string|null, misconceptions: string, updated_at: string, author: string}> $rows */
-        $rows = $this->rows("SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id, array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author
-            FROM item i JOIN ".StaffList::NAMES." a ON a.id = i.created_by WHERE $where ORDER BY i.updated_at DESC, i.id LIMIT ".self::MOST_LISTED, $parameters);
+        $rows = $this->rows("SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id,
+            array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author
+            FROM item i JOIN ".StaffList::NAMES." a ON a.id = i.created_by WHERE $where
+            ORDER BY i.updated_at DESC, i.id LIMIT ".self::MOST_LISTED, $parameters);
         $ids = array_column($rows, 'id');
         $records = $this->records->of($ids);
         $uses = $this->uses->counts($ids);
@@ -77,9 +79,11 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
     public function named(string $teamId, array $ids): array
     {
         /** @var list<array{id: string, name: string, away: bool}> $rows */
-        $rows = $this->rows('SELECT id::text, title AS name, archived_at IS NOT NULL AS away FROM item WHERE team_id = :team AND id IN (:ids)
+        $rows = $this->rows('SELECT id::text, title AS name, archived_at IS NOT NULL AS away FROM item
+            WHERE team_id = :team AND id IN (:ids)
             UNION ALL SELECT id::text, name, false FROM skill WHERE team_id = :team AND id IN (:ids)
-            UNION ALL SELECT id::text, name, false FROM misconception WHERE team_id = :team AND id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+            UNION ALL SELECT id::text, name, false FROM misconception
+            WHERE team_id = :team AND id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
 
         return TrailSubject::byId($rows);
     }

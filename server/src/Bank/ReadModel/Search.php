@@ -9,8 +9,12 @@ final readonly class Search
 {
     private const LONGEST = 200;
 
-    public function __construct(public string $text = '', public ?string $skill = null, public ?string $misconception = null, public ?string $type = null)
-    {
+    public function __construct(
+        public string $text = '',
+        public ?string $skill = null,
+        public ?string $misconception = null,
+        public ?string $type = null,
+    ) {
     }
 
     /** @return list<string> in small letters */

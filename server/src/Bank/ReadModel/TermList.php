@@ -14,9 +14,13 @@ final readonly class TermList extends ReadModel
     {
         /** @var list<array{id: string, name: string, parent_id: string|null, questions: int}> $rows */
         $rows = $this->rows('SELECT s.id, s.name, s.parent_id, count(i.id) AS questions FROM skill s
-            LEFT JOIN item i ON i.skill_id = s.id AND i.archived_at IS NULL WHERE s.team_id = :team GROUP BY s.id ORDER BY s.name', ['team' => $teamId]);
+            LEFT JOIN item i ON i.skill_id = s.id AND i.archived_at IS NULL WHERE s.team_id = :team GROUP BY s.id
+            ORDER BY s.name', ['team' => $teamId]);
 
-        return array_map(static fn (array $r): TermView => new TermView($r['id'], $r['name'], $r['parent_id'], '', '', $r['questions']), $rows);
+        return array_map(
+            static fn (array $r): TermView => new TermView($r['id'], $r['name'], $r['parent_id'], '', '', $r['questions']),
+            $rows,
+        );
     }
 
     /** @return list<TermView> */
@@ -24,9 +28,13 @@ final readonly class TermList extends ReadModel
     {
         /** @var list<array{id: string, name: string, looks_like: string, next_step: string, questions: int}> $rows */
         $rows = $this->rows('SELECT m.id, m.name, m.looks_like, m.next_step, count(i.id) AS questions FROM misconception m
-            LEFT JOIN item i ON m.id = ANY(i.misconceptions) AND i.archived_at IS NULL WHERE m.team_id = :team GROUP BY m.id ORDER BY m.name', ['team' => $teamId]);
+            LEFT JOIN item i ON m.id = ANY(i.misconceptions) AND i.archived_at IS NULL WHERE m.team_id = :team GROUP BY m.id
+            ORDER BY m.name', ['team' => $teamId]);
 
-        return array_map(static fn (array $r): TermView => new TermView($r['id'], $r['name'], null, $r['looks_like'], $r['next_step'], $r['questions']), $rows);
+        return array_map(
+            static fn (array $r): TermView => new TermView($r['id'], $r['name'], null, $r['looks_like'], $r['next_step'], $r['questions']),
+            $rows,
+        );
     }
 
     /** @return array<string, string> by id */

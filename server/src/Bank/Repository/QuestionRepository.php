@@ -19,7 +19,9 @@ final readonly class QuestionRepository extends Repository
     public function contents(string $teamId, array $ids): array
     {
         $contents = [];
-        foreach ($ids === [] ? [] : $this->entities->getRepository(Question::class)->findBy(['teamId' => $teamId, 'id' => $ids]) as $question) {
+        foreach ($ids === []
+            ? []
+            : $this->entities->getRepository(Question::class)->findBy(['teamId' => $teamId, 'id' => $ids]) as $question) {
             $contents[$question->id()] = $question->content();
         }
 

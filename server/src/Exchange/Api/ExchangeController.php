@@ -85,6 +85,15 @@ final readonly class ExchangeController
 
     private static function file(string $body, string $type, string $name): Response
     {
-        return new Response($body, 200, ['Content-Type' => $type, 'Cache-Control' => 'no-store', 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name), 'X-Content-Type-Options' => 'nosniff']);
+        return new Response(
+            $body,
+            200,
+            [
+                'Content-Type' => $type,
+                'Cache-Control' => 'no-store',
+                'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name),
+                'X-Content-Type-Options' => 'nosniff',
+            ],
+        );
     }
 }

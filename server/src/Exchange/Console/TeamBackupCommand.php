@@ -23,7 +23,11 @@ final class TeamBackupCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('team', InputArgument::REQUIRED, 'The team’s id; team:list names them')->addArgument('file', InputArgument::REQUIRED, 'The file');
+        $this->addArgument(
+            'team',
+            InputArgument::REQUIRED,
+            'The team’s id; team:list names them',
+        )->addArgument('file', InputArgument::REQUIRED, 'The file');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

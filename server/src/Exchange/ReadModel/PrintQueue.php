@@ -16,7 +16,11 @@ final readonly class PrintQueue extends ReadModel
     public function before(string $id, \DateTimeImmutable $now): int
     {
         /** @var array{n: int} $row */
-        $row = $this->row("SELECT count(*) AS n FROM print_job o JOIN print_job j ON j.id = :id WHERE o.state IN ('waiting', 'working') AND o.asked_at > :since AND (o.asked_at, o.id) < (j.asked_at, j.id)", ['id' => $id, 'since' => self::since($now)]);
+        $row = $this->row(
+            "SELECT count(*) AS n FROM print_job o JOIN print_job j ON j.id = :id
+                WHERE o.state IN ('waiting', 'working') AND o.asked_at > :since AND (o.asked_at, o.id) < (j.asked_at, j.id)",
+            ['id' => $id, 'since' => self::since($now)],
+        );
 
         return $row['n'];
     }
@@ -25,7 +29,10 @@ final readonly class PrintQueue extends ReadModel
     public function of(string $staffId, \DateTimeImmutable $now): int
     {
         /** @var array{n: int} $row */
-        $row = $this->row("SELECT count(*) AS n FROM print_job WHERE staff_id = :id AND state IN ('waiting', 'working') AND asked_at > :since", ['id' => $staffId, 'since' => self::since($now)]);
+        $row = $this->row(
+            "SELECT count(*) AS n FROM print_job WHERE staff_id = :id AND state IN ('waiting', 'working') AND asked_at > :since",
+            ['id' => $staffId, 'since' => self::since($now)],
+        );
 
         return $row['n'];
     }

@@ -26,7 +26,10 @@ final readonly class TeamCopy
     public function rows(string $teamId): iterable
     {
         foreach ($this->tables() as $table => $condition) {
-            foreach ($this->connection->iterateColumn("SELECT to_jsonb(t)::text FROM \"$table\" t WHERE $condition ORDER BY to_jsonb(t)::text COLLATE \"C\"", ['team' => $teamId]) as $row) {
+            foreach ($this->connection->iterateColumn(
+                "SELECT to_jsonb(t)::text FROM \"$table\" t WHERE $condition ORDER BY to_jsonb(t)::text COLLATE \"C\"",
+                ['team' => $teamId],
+            ) as $row) {
                 yield [$table, is_string($row) ? $row : ''];
             }
         }
@@ -46,7 +49,10 @@ final readonly class TeamCopy
                 if (!isset($known[$table])) {
                     throw new \UnexpectedValueException("There is no table $table here.");
                 }
-                $this->connection->executeStatement("INSERT INTO \"$table\" SELECT * FROM jsonb_populate_record(NULL::\"$table\", :row::jsonb)", ['row' => $row]);
+                $this->connection->executeStatement(
+                    "INSERT INTO \"$table\" SELECT * FROM jsonb_populate_record(NULL::\"$table\", :row::jsonb)",
+                    ['row' => $row],
+                );
             }
         });
     }

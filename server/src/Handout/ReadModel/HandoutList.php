@@ -21,8 +21,10 @@ use Doctrine\DBAL\Connection;
 final readonly class HandoutList extends ReadModel implements TrailSubjects
 {
     /** Names of the classes that a handout `h` was given to, as a JSON list. */
-    private const CLASS_NAMES = "(SELECT coalesce(json_agg(c.name ORDER BY c.name), '[]') FROM handout_class hc JOIN ".RosterTables::CLASSES.' c ON c.id = hc.class_id WHERE hc.handout_id = h.id)';
-    private const SELECT = 'SELECT h.*, e.paper_id, e.number AS edition, '.self::CLASS_NAMES.' AS classes, (SELECT count(*) FROM handout_student hs WHERE hs.handout_id = h.id) AS expected
+    private const CLASS_NAMES = "(SELECT coalesce(json_agg(c.name ORDER BY c.name), '[]') FROM handout_class hc
+        JOIN ".RosterTables::CLASSES.' c ON c.id = hc.class_id WHERE hc.handout_id = h.id)';
+    private const SELECT = 'SELECT h.*, e.paper_id, e.number AS edition, '.self::CLASS_NAMES.' AS classes, (SELECT count(*)
+        FROM handout_student hs WHERE hs.handout_id = h.id) AS expected
         FROM handout h JOIN '.PaperTables::EDITIONS.' e ON e.id = h.edition_id';
     private const MOST = 200;
 
@@ -34,12 +36,18 @@ final readonly class HandoutList extends ReadModel implements TrailSubjects
     /** @return list<HandoutView> the latest first */
     public function all(string $teamId, \DateTimeImmutable $now): array
     {
-        return $this->views($this->rows(self::SELECT.' WHERE h.team_id = :team ORDER BY h.made_at DESC, h.id LIMIT '.self::MOST, ['team' => $teamId]), $now);
+        return $this->views(
+            $this->rows(self::SELECT.' WHERE h.team_id = :team ORDER BY h.made_at DESC, h.id LIMIT '.self::MOST, ['team' => $teamId]),
+            $now,
+        );
     }
 
     public function one(string $teamId, string $id, \DateTimeImmutable $now): ?HandoutView
     {
-        return $this->views($this->rows(self::SELECT.' WHERE h.id = :id AND h.team_id = :team', ['id' => $id, 'team' => $teamId]), $now)[0] ?? null;
+        return $this->views(
+            $this->rows(self::SELECT.' WHERE h.id = :id AND h.team_id = :team', ['id' => $id, 'team' => $teamId]),
+            $now,
+        )[0] ?? null;
     }
 
     /**
@@ -49,13 +57,19 @@ final readonly class HandoutList extends ReadModel implements TrailSubjects
      */
     public function classNames(array $ids): array
     {
-        return $ids === [] ? [] : array_map(Json::texts(...), $this->pairs('SELECT h.id::text, '.self::CLASS_NAMES.'::text FROM handout h WHERE h.id IN (:ids)', ['ids' => $ids]));
+        return $ids === [] ? [] : array_map(
+            Json::texts(...),
+            $this->pairs('SELECT h.id::text, '.self::CLASS_NAMES.'::text FROM handout h WHERE h.id IN (:ids)', ['ids' => $ids]),
+        );
     }
 
     public function named(string $teamId, array $ids): array
     {
         /** @var list<array{id: string, name: string, away: bool}> $rows */
-        $rows = $this->rows('SELECT id::text, title AS name, false AS away FROM handout WHERE team_id = :team AND id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+        $rows = $this->rows(
+            'SELECT id::text, title AS name, false AS away FROM handout WHERE team_id = :team AND id IN (:ids)',
+            ['team' => $teamId, 'ids' => $ids],
+        );
 
         return TrailSubject::byId($rows);
     }

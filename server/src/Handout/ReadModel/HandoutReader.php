@@ -33,13 +33,17 @@ final readonly class HandoutReader extends ReadModel
     /** A handout that the student has been given and may see. */
     public function givenTo(string $studentId, string $id): ?HandedOut
     {
-        return $this->first('h.id = :id AND h.visible AND EXISTS (SELECT 1 FROM handout_student hs WHERE hs.handout_id = h.id AND hs.student_id = :who)', ['id' => $id, 'who' => $studentId]);
+        return $this->first(
+            'h.id = :id AND h.visible AND EXISTS (SELECT 1 FROM handout_student hs WHERE hs.handout_id = h.id AND hs.student_id = :who)',
+            ['id' => $id, 'who' => $studentId],
+        );
     }
 
     /** Whether a picture stands in a paper that the student has been given. */
     public function shows(string $studentId, string $fileId): bool
     {
-        return $this->row('SELECT 1 FROM handout h JOIN handout_student hs ON hs.handout_id = h.id JOIN '.PaperTables::FILES.' f ON f.edition_id = h.edition_id
+        return $this->row('SELECT 1 FROM handout h JOIN handout_student hs ON hs.handout_id = h.id
+            JOIN '.PaperTables::FILES.' f ON f.edition_id = h.edition_id
             WHERE h.visible AND hs.student_id = :who AND f.file_id = :file', ['who' => $studentId, 'file' => $fileId]) !== null;
     }
 
@@ -48,21 +52,31 @@ final readonly class HandoutReader extends ReadModel
     {
         $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $teamId.$requestId]);
 
-        return $this->texts('SELECT id FROM handout WHERE team_id = :team AND request_id = :request', ['team' => $teamId, 'request' => $requestId])[0] ?? null;
+        return $this->texts(
+            'SELECT id FROM handout WHERE team_id = :team AND request_id = :request',
+            ['team' => $teamId, 'request' => $requestId],
+        )[0] ?? null;
     }
 
     /** Gives everybody who is in a class now what the class has open. */
     public function giveOpenTo(string $classId, \DateTimeImmutable $now): void
     {
-        $this->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc JOIN handout h ON h.id = hc.handout_id AND NOT '.HandoutTables::CLOSED.'
-            JOIN '.RosterTables::MEMBERS.' m ON m.class_id = hc.class_id WHERE hc.class_id = :class ON CONFLICT DO NOTHING', ['class' => $classId, 'now' => Moment::stored($now)]);
+        $this->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc
+            JOIN handout h ON h.id = hc.handout_id AND NOT '.HandoutTables::CLOSED.'
+            JOIN '.RosterTables::MEMBERS.' m ON m.class_id = hc.class_id WHERE hc.class_id = :class ON CONFLICT DO NOTHING', [
+            'class' => $classId,
+            'now' => Moment::stored($now),
+        ]);
     }
 
     /** @return list<array{team: string, id: string}> handouts whose closing time is over and which nobody has closed */
     public function due(\DateTimeImmutable $now): array
     {
         /** @var list<array{team: string, id: string}> $rows */
-        $rows = $this->rows('SELECT h.team_id AS team, h.id FROM handout h WHERE '.HandoutTables::DUE.' ORDER BY h.closes_at LIMIT 100', ['now' => Moment::stored($now)]);
+        $rows = $this->rows(
+            'SELECT h.team_id AS team, h.id FROM handout h WHERE '.HandoutTables::DUE.' ORDER BY h.closes_at LIMIT 100',
+            ['now' => Moment::stored($now)],
+        );
 
         return $rows;
     }
@@ -71,7 +85,8 @@ final readonly class HandoutReader extends ReadModel
     private function first(string $where, array $parameters): ?HandedOut
     {
         /** @var array{id: string, team_id: string, title: string, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string}|null $row */
-        $row = $this->row('SELECT h.id, h.team_id, h.title, h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version, '.TeamSettings::markStep('h.team_id').' AS mark_step
+        $row = $this->row('SELECT h.id, h.team_id, h.title, h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at,
+            h.closed_at, e.rules_version, '.TeamSettings::markStep('h.team_id').' AS mark_step
             FROM handout h JOIN '.PaperTables::RULES." e ON e.id = h.edition_id WHERE $where", $parameters);
 
         return $row === null ? null : new HandedOut(

@@ -10,7 +10,8 @@ use ChalkLadder\Server\Handout\Window;
 final class HandoutTables
 {
     /** Handouts: id, team_id, edition_id, title, conditions, group_id, made_at, and the columns of the window. */
-    public const HANDOUTS = '(SELECT id, team_id, edition_id, title, conditions, group_id, made_at, visible, opens_at, closes_at, closed_at FROM handout)';
+    public const HANDOUTS = '(SELECT id, team_id, edition_id, title, conditions, group_id, made_at, visible, opens_at, closes_at,
+        closed_at FROM handout)';
 
     /** Who has been handed what: handout_id, student_id. */
     public const STUDENTS = '(SELECT handout_id, student_id FROM handout_student)';

@@ -48,8 +48,12 @@ final readonly class AccountController
 
     #[Route('/colleagues/{id}/password', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
     #[IsGranted('ROLE_LEAD')]
-    public function resetPassword(#[CurrentUser] StaffUser $who, string $id, Request $request, #[MapRequestPayload] PasswordInput $input): void
-    {
+    public function resetPassword(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        Request $request,
+        #[MapRequestPayload] PasswordInput $input,
+    ): void {
         $this->accounts->resetPassword($who, $id, $request, $input);
     }
 

@@ -20,7 +20,8 @@ final readonly class TrailController
 
     #[Route('/trail', methods: ['GET'])]
     #[IsGranted('ROLE_TEACHER')]
-    public function list(#[CurrentUser] StaffUser $who, #[MapQueryParameter] string $by = '', #[MapQueryParameter] string $kind = '', #[MapQueryParameter] string $before = ''): TrailView
+    public function list(#[CurrentUser] StaffUser $who,
+        #[MapQueryParameter] string $by = '', #[MapQueryParameter] string $kind = '', #[MapQueryParameter] string $before = ''): TrailView
     {
         return $this->trails->list($who->teamId, $by, $kind, $before);
     }

@@ -34,7 +34,13 @@ final class CreateTeamCommand extends Command
         $this->addArgument('team', InputArgument::REQUIRED, 'The team’s name')
             ->addArgument('email', InputArgument::REQUIRED, 'The lead’s e-mail address')
             ->addArgument('name', InputArgument::REQUIRED, 'The lead’s name')
-            ->addOption('numbers', null, InputOption::VALUE_REQUIRED, 'How the team writes numbers: point (1,234.5) or comma (1.234,5)', Style::Point->value);
+            ->addOption(
+                'numbers',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'How the team writes numbers: point (1,234.5) or comma (1.234,5)',
+                Style::Point->value,
+            );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -63,12 +69,19 @@ final class CreateTeamCommand extends Command
             return self::INVALID;
         }
         $ask = new Question('Password (at least 10 characters)');
-        $ask->setHidden(true)->setMaxAttempts(self::TRIES)->setValidator(static fn (mixed $p): string => is_string($p) && mb_strlen($p) >= 10
+        $ask->setHidden(true)->setMaxAttempts(self::TRIES)->setValidator(static fn (mixed $p): string => is_string($p)
+            && mb_strlen($p) >= 10
             ? $p
             : throw new \RuntimeException('At least 10 characters.'));
         $password = $style->askQuestion($ask);
         $this->transaction->run(function () use ($text, $password, $numbers): void {
-            $this->staff->create($this->teams->found($text('team'), $numbers), $text('email'), $text('name'), Role::Lead, is_string($password) ? $password : '');
+            $this->staff->create(
+                $this->teams->found($text('team'), $numbers),
+                $text('email'),
+                $text('name'),
+                Role::Lead,
+                is_string($password) ? $password : '',
+            );
         });
         $style->success('Made. Sign in with '.$text('email').'.');
 

@@ -6,7 +6,10 @@ namespace ChalkLadder\Server\Identity\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** How often sign-ins aimed at one account, address or device have failed. Counted by {@see \ChalkLadder\Server\Identity\ReadModel\Failures}. */
+/**
+ * How often sign-ins aimed at one account, address or device have failed. Counted by {@see
+ * \ChalkLadder\Server\Identity\ReadModel\Failures}.
+ */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'sign_in_failure')]
 class SignInFailure

@@ -59,7 +59,14 @@ class Team implements Root
 
     public function setMarkStep(BigRational $step, string $by): void
     {
-        $this->note(new Acted($this->id, $by, 'set mark step', 'team', $this->id, ['from' => (string) $this->markStep, 'to' => (string) $step]));
+        $this->note(new Acted(
+            $this->id,
+            $by,
+            'set mark step',
+            'team',
+            $this->id,
+            ['from' => (string) $this->markStep, 'to' => (string) $step],
+        ));
         $this->markStep = $step;
     }
 

@@ -21,15 +21,26 @@ final readonly class Failures extends ReadModel
     public function wait(string $key, Patience $patience, \DateTimeImmutable $now): int
     {
         /** @var array{failures: int, last_at: string}|null $row */
-        $row = $this->row('SELECT failures, last_at FROM sign_in_failure WHERE key = :key AND last_at > :since', ['key' => $key, 'since' => Moment::stored($now->modify("-{$patience->forgets} seconds"))]);
+        $row = $this->row(
+            'SELECT failures, last_at FROM sign_in_failure WHERE key = :key AND last_at > :since',
+            ['key' => $key, 'since' => Moment::stored($now->modify("-{$patience->forgets} seconds"))],
+        );
 
-        return $row === null ? 0 : max(0, Moment::read($row['last_at'])->getTimestamp() + $patience->wait($row['failures']) - $now->getTimestamp());
+        return $row === null ? 0 : max(
+            0,
+            Moment::read($row['last_at'])->getTimestamp() + $patience->wait($row['failures']) - $now->getTimestamp(),
+        );
     }
 
     public function count(string $key, Patience $patience, \DateTimeImmutable $now): void
     {
         $this->run('INSERT INTO sign_in_failure AS f (key, failures, last_at) VALUES (:key, 1, :now)
-            ON CONFLICT (key) DO UPDATE SET failures = CASE WHEN f.last_at > :since THEN f.failures + 1 ELSE 1 END, last_at = excluded.last_at', ['key' => $key, 'now' => Moment::stored($now), 'since' => Moment::stored($now->modify("-{$patience->forgets} seconds"))]);
+            ON CONFLICT (key) DO UPDATE SET failures = CASE WHEN f.last_at > :since THEN f.failures + 1 ELSE 1 END,
+            last_at = excluded.last_at', [
+            'key' => $key,
+            'now' => Moment::stored($now),
+            'since' => Moment::stored($now->modify("-{$patience->forgets} seconds")),
+        ]);
     }
 
     public function forget(string $key): void

@@ -30,7 +30,11 @@ final readonly class SignedIn extends ReadModel
     public function staff(array $asked): ?array
     {
         /** @var array{id: string, team_id: string, name: string, role: string, stale: bool}|null $row */
-        $row = $this->row('SELECT s.id, s.team_id, s.name, s.role, '.self::STALE.' AS stale FROM session a JOIN staff s ON s.id = a.staff_id WHERE '.self::HOLDS, $asked);
+        $row = $this->row(
+            'SELECT s.id, s.team_id, s.name, s.role, '.self::STALE.' AS stale FROM session a JOIN staff s ON s.id = a.staff_id
+                WHERE '.self::HOLDS,
+            $asked,
+        );
 
         return $row === null ? null : [new StaffUser($row['id'], $row['team_id'], $row['name'], Role::from($row['role'])), $row['stale']];
     }
@@ -56,15 +60,32 @@ final readonly class SignedIn extends ReadModel
     {
         /** @var list<array{id: string, token_hash: string, device: string, opened_at: string, seen_at: string}> $rows */
         $rows = $this->rows('SELECT left(a.token_hash, 16) AS id, a.token_hash, a.device, a.opened_at, a.seen_at FROM session a
-            WHERE a.staff_id = :id AND a.expires_at > :now AND a.seen_at > :idle ORDER BY a.seen_at DESC, a.token_hash', ['id' => $staffId, 'now' => $now, 'idle' => $idle]);
+            WHERE a.staff_id = :id AND a.expires_at > :now AND a.seen_at > :idle ORDER BY a.seen_at DESC, a.token_hash', [
+            'id' => $staffId,
+            'now' => $now,
+            'idle' => $idle,
+        ]);
 
-        return array_map(static fn (array $r): SessionLineView => new SessionLineView($r['id'], $r['device'], Moment::iso($r['opened_at']), Moment::iso($r['seen_at']), $r['token_hash'] === $ownHash), $rows);
+        return array_map(
+            static fn (array $r): SessionLineView => new SessionLineView(
+                $r['id'],
+                $r['device'],
+                Moment::iso($r['opened_at']),
+                Moment::iso($r['seen_at']),
+                $r['token_hash'] === $ownHash,
+            ),
+            $rows,
+        );
     }
 
     /** @return list<string> hashes of the sessions that were ended */
     public function endOfStaff(string $staffId, ?string $id, ?string $exceptHash): array
     {
-        return $this->texts('DELETE FROM session WHERE staff_id = :staff AND (:id::text IS NULL OR left(token_hash, 16) = :id) AND (:except::text IS NULL OR token_hash <> :except) RETURNING token_hash', ['staff' => $staffId, 'id' => $id, 'except' => $exceptHash]);
+        return $this->texts(
+            'DELETE FROM session WHERE staff_id = :staff AND (:id::text IS NULL OR left(token_hash, 16) = :id)
+                AND (:except::text IS NULL OR token_hash <> :except) RETURNING token_hash',
+            ['staff' => $staffId, 'id' => $id, 'except' => $exceptHash],
+        );
     }
 
     public function forgetOld(string $now): void

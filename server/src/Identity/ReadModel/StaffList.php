@@ -34,7 +34,10 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
     public function colleagues(string $teamId, string $without): array
     {
         /** @var list<array{id: string, name: string, email: string, role: string}> $rows */
-        $rows = $this->rows('SELECT id, name, email, role FROM staff WHERE team_id = :team AND id <> :without ORDER BY name', ['team' => $teamId, 'without' => $without]);
+        $rows = $this->rows(
+            'SELECT id, name, email, role FROM staff WHERE team_id = :team AND id <> :without ORDER BY name',
+            ['team' => $teamId, 'without' => $without],
+        );
 
         return array_map(static fn (array $r): ColleagueView => new ColleagueView($r['id'], $r['name'], $r['email'], $r['role']), $rows);
     }
@@ -46,7 +49,10 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
         $rows = $this->rows("SELECT s.email, s.name, s.role, t.name AS team FROM staff s JOIN team t ON t.id = s.team_id
             WHERE s.email LIKE '%@demo.example' ORDER BY t.name, s.role, s.name");
 
-        return array_map(static fn (array $r): DemoAccountView => new DemoAccountView($r['email'], $r['name'], $r['role'], $r['team']), $rows);
+        return array_map(
+            static fn (array $r): DemoAccountView => new DemoAccountView($r['email'], $r['name'], $r['role'], $r['team']),
+            $rows,
+        );
     }
 
     public function named(string $teamId, array $ids): array

@@ -23,7 +23,12 @@ final readonly class TrailLine
     /** The same act of the same person on the same thing, on the same day. */
     public function isAlike(self $other): bool
     {
-        return [$this->act, $this->subjectId, $this->staffId, substr($this->at, 0, 10)] === [$other->act, $other->subjectId, $other->staffId, substr($other->at, 0, 10)];
+        return [$this->act, $this->subjectId, $this->staffId, substr($this->at, 0, 10)] === [
+            $other->act,
+            $other->subjectId,
+            $other->staffId,
+            substr($other->at, 0, 10),
+        ];
     }
 
     public function number(string $key): int

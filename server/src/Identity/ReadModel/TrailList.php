@@ -40,9 +40,22 @@ final readonly class TrailList extends ReadModel
             $parameters['before'] = $before;
         }
         /** @var list<array{id: string, at: string, act: string, subject_kind: string, subject_id: string, detail: string, staff_id: string, staff: string}> $rows */
-        $rows = $this->rows('SELECT t.id, t.at, t.act, t.subject_kind, t.subject_id, t.detail, t.staff_id, s.name AS staff FROM trail t JOIN staff s ON s.id = t.staff_id
+        $rows = $this->rows('SELECT t.id, t.at, t.act, t.subject_kind, t.subject_id, t.detail, t.staff_id, s.name AS staff
+            FROM trail t JOIN staff s ON s.id = t.staff_id
             WHERE '.implode(' AND ', $where).' ORDER BY t.at DESC, t.id DESC LIMIT :most', $parameters);
 
-        return array_map(static fn (array $r): TrailLine => new TrailLine($r['id'], Moment::iso($r['at']), $r['act'], $r['subject_kind'], $r['subject_id'], Json::decode($r['detail']), $r['staff_id'], $r['staff']), $rows);
+        return array_map(
+            static fn (array $r): TrailLine => new TrailLine(
+                $r['id'],
+                Moment::iso($r['at']),
+                $r['act'],
+                $r['subject_kind'],
+                $r['subject_id'],
+                Json::decode($r['detail']),
+                $r['staff_id'],
+                $r['staff'],
+            ),
+            $rows,
+        );
     }
 }

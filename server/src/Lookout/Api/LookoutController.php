@@ -27,8 +27,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route(requirements: ['id' => Requirement::UUID])]
 final readonly class LookoutController
 {
-    public function __construct(private Snapshots $snapshots, private StudentWork $work, private Work $sittings, private Handouts $handouts, private SittingReader $reader)
-    {
+    public function __construct(
+        private Snapshots $snapshots,
+        private StudentWork $work,
+        private Work $sittings,
+        private Handouts $handouts,
+        private SittingReader $reader,
+    ) {
     }
 
     #[Route('/handouts/{id}/lookout', methods: ['GET'])]

@@ -25,10 +25,14 @@ use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
  */
 final readonly class LookoutRows extends ReadModel
 {
-    private const ROWS = "SELECT hs.student_id, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state, coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
-            (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.", r.hand_credit IS NOT NULL) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r WHERE r.sitting_id = s.id AND r.counter > 0) AS answers
+    private const ROWS = "SELECT hs.student_id, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
+        coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
+            (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.",
+            r.hand_credit IS NOT NULL) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
+            WHERE r.sitting_id = s.id AND r.counter > 0) AS answers
         FROM '.HandoutTables::STUDENTS.' hs JOIN '.RosterTables::STUDENTS.' st ON st.id = hs.student_id
-        LEFT JOIN LATERAL (SELECT * FROM '.SittingTables::SITTINGS.' x WHERE x.handout_id = hs.handout_id AND x.student_id = hs.student_id ORDER BY x.attempt DESC LIMIT 1) s ON true
+        LEFT JOIN LATERAL (SELECT * FROM '.SittingTables::SITTINGS.' x
+        WHERE x.handout_id = hs.handout_id AND x.student_id = hs.student_id ORDER BY x.attempt DESC LIMIT 1) s ON true
         WHERE hs.handout_id = :handout';
 
     /** @return list<RowView> by name */

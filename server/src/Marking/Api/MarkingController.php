@@ -65,8 +65,12 @@ final readonly class MarkingController
 
     #[Route('/handouts/{id}/keys/{entry}/preview', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
-    public function previewKey(#[CurrentUser] StaffUser $who, string $id, string $entry, #[MapRequestPayload] KeyInput $input): KeyChangeView
-    {
+    public function previewKey(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        string $entry,
+        #[MapRequestPayload] KeyInput $input,
+    ): KeyChangeView {
         return $this->keys->preview($who, $id, $entry, $input);
     }
 
@@ -100,8 +104,11 @@ final readonly class MarkingController
 
     #[Route('/handouts/{id}/take-back', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
-    public function takeBack(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TakeBackInput $input = new TakeBackInput()): ReturnedView
-    {
+    public function takeBack(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        #[MapRequestPayload] TakeBackInput $input = new TakeBackInput(),
+    ): ReturnedView {
         return $this->returning->takeBack($who, $id, $input);
     }
 

@@ -9,7 +9,10 @@ use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Sitting\MarkedByHand;
 use Doctrine\ORM\Mapping as ORM;
 
-/** A change of a mark. Events are only ever added; those of a changed key are written by {@see \ChalkLadder\Server\Marking\ReadModel\MarkHistory}. */
+/**
+ * A change of a mark. Events are only ever added; those of a changed key are written by {@see
+ * \ChalkLadder\Server\Marking\ReadModel\MarkHistory}.
+ */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'mark_event')]
 class MarkEvent

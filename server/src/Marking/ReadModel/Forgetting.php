@@ -14,6 +14,9 @@ final readonly class Forgetting extends ReadModel implements ForgetsStudents
     public function forget(string $studentId): void
     {
         $this->run('DELETE FROM outbox WHERE student_id = :id', ['id' => $studentId]);
-        $this->run("UPDATE mark_event e SET comment = '' FROM ".SittingTables::SITTINGS.' s WHERE s.id = e.sitting_id AND s.student_id = :id', ['id' => $studentId]);
+        $this->run(
+            "UPDATE mark_event e SET comment = '' FROM ".SittingTables::SITTINGS.' s WHERE s.id = e.sitting_id AND s.student_id = :id',
+            ['id' => $studentId],
+        );
     }
 }

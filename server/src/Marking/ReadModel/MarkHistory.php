@@ -20,11 +20,23 @@ final readonly class MarkHistory extends ReadModel
     public function ofQuestion(string $handoutId, string $entry): array
     {
         /** @var list<array{sitting_id: string, try: int, kind: string, before_credit: string|null, after_credit: string|null, comment: string, name: string, at: string}> $rows */
-        $rows = $this->rows('SELECT e.sitting_id, e.try, e.kind, e.before_credit, e.after_credit, e.comment, st.name, e.at FROM mark_event e JOIN '.SittingTables::SITTINGS.' s ON s.id = e.sitting_id
-            JOIN '.StaffList::NAMES.' st ON st.id = e.staff_id WHERE s.handout_id = :handout AND e.entry = :entry ORDER BY e.at DESC, e.id DESC', ['handout' => $handoutId, 'entry' => $entry]);
+        $rows = $this->rows('SELECT e.sitting_id, e.try, e.kind, e.before_credit, e.after_credit, e.comment, st.name, e.at
+            FROM mark_event e JOIN '.SittingTables::SITTINGS.' s ON s.id = e.sitting_id
+            JOIN '.StaffList::NAMES.' st ON st.id = e.staff_id WHERE s.handout_id = :handout AND e.entry = :entry
+            ORDER BY e.at DESC, e.id DESC', [
+            'handout' => $handoutId,
+            'entry' => $entry,
+        ]);
         $events = [];
         foreach ($rows as $r) {
-            $events[$r['sitting_id'].'|'.$r['try']][] = new MarkEventView($r['kind'], $r['before_credit'], $r['after_credit'], $r['comment'], $r['name'], Moment::iso($r['at']));
+            $events[$r['sitting_id'].'|'.$r['try']][] = new MarkEventView(
+                $r['kind'],
+                $r['before_credit'],
+                $r['after_credit'],
+                $r['comment'],
+                $r['name'],
+                Moment::iso($r['at']),
+            );
         }
 
         return $events;
@@ -38,7 +50,8 @@ final readonly class MarkHistory extends ReadModel
     public function effects(array $changeIds): array
     {
         /** @var list<array{key_change_id: string, gains: int, loses: int}> $rows */
-        $rows = $changeIds === [] ? [] : $this->rows("SELECT e.key_change_id, count(*) FILTER (WHERE coalesce(credit_number(e.after_credit), 0) > coalesce(credit_number(e.before_credit), 0)) AS gains,
+        $rows = $changeIds === [] ? [] : $this->rows("SELECT e.key_change_id,
+            count(*) FILTER (WHERE coalesce(credit_number(e.after_credit), 0) > coalesce(credit_number(e.before_credit), 0)) AS gains,
                 count(*) FILTER (WHERE coalesce(credit_number(e.after_credit), 0) < coalesce(credit_number(e.before_credit), 0)) AS loses
             FROM mark_event e WHERE e.kind = 'key change' AND e.key_change_id IN (:ids) GROUP BY e.key_change_id", ['ids' => $changeIds]);
         $effects = [];
@@ -58,9 +71,21 @@ final readonly class MarkHistory extends ReadModel
     {
         $rows = array_map(static fn (array $c): array => [
             'i' => Id::fresh(), 's' => $c[0]->sittingId, 't' => $c[0]->try,
-            'b' => $c[1]->before->credit === null ? null : (string) $c[1]->before->credit, 'a' => $c[1]->after->credit === null ? null : (string) $c[1]->after->credit,
+            'b' => $c[1]->before->credit === null
+                ? null
+                : (string) $c[1]->before->credit, 'a' => $c[1]->after->credit === null
+                ? null
+                : (string) $c[1]->after->credit,
         ], $changes);
         $this->run('INSERT INTO mark_event (id, sitting_id, entry, try, kind, before_credit, after_credit, key_change_id, staff_id, at)
-            SELECT n.i, n.s, :entry, n.t, :kind, n.b, n.a, :change, :staff, :at FROM jsonb_to_recordset(:rows::jsonb) AS n (i uuid, s uuid, t int, b text, a text)', ['rows' => Json::encode($rows), 'entry' => $entry, 'kind' => $kind, 'change' => $changeId, 'staff' => $staffId, 'at' => Moment::stored($at)]);
+            SELECT n.i, n.s, :entry, n.t, :kind, n.b, n.a, :change, :staff, :at
+            FROM jsonb_to_recordset(:rows::jsonb) AS n (i uuid, s uuid, t int, b text, a text)', [
+            'rows' => Json::encode($rows),
+            'entry' => $entry,
+            'kind' => $kind,
+            'change' => $changeId,
+            'staff' => $staffId,
+            'at' => Moment::stored($at),
+        ]);
     }
 }

@@ -23,6 +23,9 @@ final readonly class MarkRepository
 
     public function second(string $sittingId, string $entry, int $try, string $staffId): ?SecondMark
     {
-        return $this->entities->find(SecondMark::class, ['sittingId' => $sittingId, 'entry' => $entry, 'try' => $try, 'staffId' => $staffId]);
+        return $this->entities->find(
+            SecondMark::class,
+            ['sittingId' => $sittingId, 'entry' => $entry, 'try' => $try, 'staffId' => $staffId],
+        );
     }
 }

@@ -114,7 +114,8 @@ class Edition implements Root, TeamOwned
     /** Lifts the latest change of a question's key. */
     public function takeBack(string $changeId, string $by, \DateTimeImmutable $at): KeyChange
     {
-        $change = $this->keyChanges->findFirst(static fn (int $i, KeyChange $k): bool => $k->id() === $changeId) ?? throw Problem::notFound('The change');
+        $change = $this->keyChanges->findFirst(static fn (int $i, KeyChange $k): bool => $k->id() === $changeId)
+            ?? throw Problem::notFound('The change');
         if (!$change->isInForce()) {
             throw Problem::conflict('This change has been taken back already.', 'Nothing was altered.');
         }
@@ -127,7 +128,10 @@ class Edition implements Root, TeamOwned
         return $change;
     }
 
-    /** A change that is in force and the latest of its question. {@see \ChalkLadder\Server\Paper\ReadModel\KeyChangeList::UNDOABLE} says the same in SQL. */
+    /**
+     * A change that is in force and the latest of its question. {@see
+     * \ChalkLadder\Server\Paper\ReadModel\KeyChangeList::UNDOABLE} says the same in SQL.
+     */
     public function mayBeTakenBack(KeyChange $change): bool
     {
         $inForce = $this->keyChanges->filter(static fn (KeyChange $k): bool => $k->isInForce() && $k->entry() === $change->entry());

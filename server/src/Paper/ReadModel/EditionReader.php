@@ -32,7 +32,10 @@ final readonly class EditionReader extends ReadModel
     public function latest(string $paperId): ?array
     {
         /** @var array{id: string, number: int, of_version: int}|null $row */
-        $row = $this->row('SELECT id, number, of_version FROM edition WHERE paper_id = :id ORDER BY number DESC LIMIT 1', ['id' => $paperId]);
+        $row = $this->row(
+            'SELECT id, number, of_version FROM edition WHERE paper_id = :id ORDER BY number DESC LIMIT 1',
+            ['id' => $paperId],
+        );
 
         return $row;
     }
@@ -49,11 +52,16 @@ final readonly class EditionReader extends ReadModel
         $stored = is_array($content['items'] ?? null) ? $content['items'] : [];
         $documents = $itemIds = $drawnFrom = [];
         foreach (PaperReader::read($paper)->questions() as $entry) {
-            $documents[$entry->id] = is_array($stored[$entry->id] ?? null) ? $stored[$entry->id] : throw new \LogicException('An edition holds every question of its paper.');
+            $documents[$entry->id] = is_array($stored[$entry->id] ?? null)
+                ? $stored[$entry->id]
+                : throw new \LogicException('An edition holds every question of its paper.');
             $itemIds[$entry->id] = $entry->item ?? '';
         }
         /** @var list<array{entry: string, rule_after: string}> $changes */
-        $changes = $this->rows('SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at, id', ['id' => $id]);
+        $changes = $this->rows(
+            'SELECT entry, rule_after FROM key_change WHERE edition_id = :id AND undone_at IS NULL ORDER BY made_at, id',
+            ['id' => $id],
+        );
         foreach ($changes as $change) {
             $entry = $change['entry'];
             if (ItemTemplate::isOne($documents[$entry])) {
@@ -63,6 +71,14 @@ final readonly class EditionReader extends ReadModel
         }
 
         // What was written before the gate stood is cleaned here; the result is kept, so it costs once.
-        return new PublishedPaper($id, $row['paper_id'], $row['number'], $paper, array_map($this->rich->cleaned(...), $documents), $itemIds, array_map($this->rich->cleaned(...), $drawnFrom));
+        return new PublishedPaper(
+            $id,
+            $row['paper_id'],
+            $row['number'],
+            $paper,
+            array_map($this->rich->cleaned(...), $documents),
+            $itemIds,
+            array_map($this->rich->cleaned(...), $drawnFrom),
+        );
     }
 }

@@ -25,12 +25,14 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
     public function all(string $teamId): array
     {
         /** @var list<array{id: string, title: string, updated_at: string, version: int, updater: string, sections: int, questions: int, edition_id: string|null, edition: int|null, ahead: bool|null, returns: bool}> $rows */
-        $rows = $this->rows("SELECT p.id, p.title, p.updated_at, p.version, s.name AS updater, jsonb_array_length(p.content -> 'sections') AS sections,
+        $rows = $this->rows("SELECT p.id, p.title, p.updated_at, p.version, s.name AS updater,
+            jsonb_array_length(p.content -> 'sections') AS sections,
                 (SELECT count(*) FROM jsonb_path_query(p.content, '$.sections[*].entries[*] ? (@.kind == \"question\")')) AS questions,
                 e.id AS edition_id, e.number AS edition, e.of_version < p.version OR ".BankChanges::SOME." AS ahead,
                 COALESCE((e.content #>> '{mastery,returns}')::int > 0, false) AS returns
             FROM paper p JOIN ".StaffList::NAMES.' s ON s.id = p.updated_by
-            LEFT JOIN LATERAL (SELECT id, number, of_version, content FROM edition WHERE paper_id = p.id ORDER BY number DESC LIMIT 1) e ON true
+            LEFT JOIN LATERAL (SELECT id, number, of_version, content FROM edition WHERE paper_id = p.id
+            ORDER BY number DESC LIMIT 1) e ON true
             WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id', ['team' => $teamId]);
         $handouts = $this->handouts->byPaper(array_column($rows, 'id'));
 
@@ -57,13 +59,15 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
     public function papers(string $teamId, string $questionId): array
     {
         return $this->texts("SELECT p.title FROM paper p WHERE p.team_id = :team AND p.archived_at IS NULL
-            AND jsonb_path_exists(p.content, '$.sections[*].entries[*] ? (@.item == \$id)', jsonb_build_object('id', :id::text)) ORDER BY p.title", ['team' => $teamId, 'id' => $questionId]);
+            AND jsonb_path_exists(p.content, '$.sections[*].entries[*] ? (@.item == \$id)', jsonb_build_object('id', :id::text))
+            ORDER BY p.title", ['team' => $teamId, 'id' => $questionId]);
     }
 
     public function counts(array $questionIds): array
     {
         /** @var list<array{item_id: string, n: int}> $rows */
-        $rows = $questionIds === [] ? [] : $this->rows('SELECT ei.item_id, count(DISTINCT e.paper_id) AS n FROM edition_item ei JOIN edition e ON e.id = ei.edition_id
+        $rows = $questionIds === [] ? [] : $this->rows('SELECT ei.item_id, count(DISTINCT e.paper_id) AS n FROM edition_item ei
+            JOIN edition e ON e.id = ei.edition_id
             WHERE ei.item_id IN (:ids) GROUP BY ei.item_id', ['ids' => $questionIds]);
 
         return array_column($rows, 'n', 'item_id');
@@ -72,9 +76,12 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
     public function named(string $teamId, array $ids): array
     {
         /** @var list<array{id: string, name: string, away: bool}> $rows */
-        $rows = $this->rows('SELECT id::text, title AS name, archived_at IS NOT NULL AS away FROM paper WHERE team_id = :team AND id IN (:ids)
-            UNION ALL SELECT e.id::text, p.title, false FROM edition e JOIN paper p ON p.id = e.paper_id WHERE e.team_id = :team AND e.id IN (:ids)
-            UNION ALL SELECT k.id::text, \'\', '.KeyChangeList::UNDOABLE.' FROM key_change k JOIN edition e ON e.id = k.edition_id WHERE e.team_id = :team AND k.id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+        $rows = $this->rows('SELECT id::text, title AS name, archived_at IS NOT NULL AS away FROM paper
+            WHERE team_id = :team AND id IN (:ids)
+            UNION ALL SELECT e.id::text, p.title, false FROM edition e JOIN paper p ON p.id = e.paper_id
+            WHERE e.team_id = :team AND e.id IN (:ids)
+            UNION ALL SELECT k.id::text, \'\', '.KeyChangeList::UNDOABLE.' FROM key_change k JOIN edition e ON e.id = k.edition_id
+            WHERE e.team_id = :team AND k.id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
 
         return TrailSubject::byId($rows);
     }

@@ -8,7 +8,8 @@ namespace ChalkLadder\Server\Paper\ReadModel;
 final class PaperTables
 {
     /** Editions: id, team_id, paper_id, number, rules_version, and the paper's present title. */
-    public const EDITIONS = '(SELECT e.id, e.team_id, e.paper_id, e.number, e.rules_version, p.title FROM edition e JOIN paper p ON p.id = e.paper_id)';
+    public const EDITIONS = '(SELECT e.id, e.team_id, e.paper_id, e.number, e.rules_version, p.title FROM edition e
+        JOIN paper p ON p.id = e.paper_id)';
 
     /** The editions alone, for the statements that are counted in microseconds: id, rules_version. */
     public const RULES = '(SELECT id, rules_version FROM edition)';

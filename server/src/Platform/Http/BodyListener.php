@@ -45,7 +45,12 @@ final class BodyListener
             }
         });
 
-        return $faulty === null ? null : new Problem(400, 'The address could not be read.', 'It holds signs that are no text.', [$faulty => 'This is no text.']);
+        return $faulty === null ? null : new Problem(
+            400,
+            'The address could not be read.',
+            'It holds signs that are no text.',
+            [$faulty => 'This is no text.'],
+        );
     }
 
     private static function bodyFault(Request $request): ?Problem

@@ -47,7 +47,12 @@ final readonly class KnownMembers
         foreach ($part as $name => $value) {
             $here = $path === '' ? (string) $name : "$path.$name";
             if (!property_exists($class, (string) $name)) {
-                throw new Problem(400, 'The request could not be read.', 'It has a member that is not known here.', [mb_strimwidth($here, 0, 80, '…') => 'This is not known here.']);
+                throw new Problem(
+                    400,
+                    'The request could not be read.',
+                    'It has a member that is not known here.',
+                    [mb_strimwidth($here, 0, 80, '…') => 'This is not known here.'],
+                );
             }
             if (is_float($value) && $this->isWhole($class, (string) $name)) {
                 throw Problem::invalid([$here => 'This must be a whole number.']);

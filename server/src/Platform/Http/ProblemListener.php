@@ -41,7 +41,11 @@ final readonly class ProblemListener
             $body['fields'] = $problem->fields;
         }
 
-        return new JsonResponse($body + $problem->extra, $problem->status, ['Content-Type' => 'application/problem+json', 'Cache-Control' => 'no-store']);
+        return new JsonResponse(
+            $body + $problem->extra,
+            $problem->status,
+            ['Content-Type' => 'application/problem+json', 'Cache-Control' => 'no-store'],
+        );
     }
 
     private function problem(\Throwable $e): Problem

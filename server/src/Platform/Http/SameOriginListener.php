@@ -27,7 +27,11 @@ final class SameOriginListener
         if ($request->headers->get(self::HEADER) !== '1'
             || !in_array($site, ['same-origin', 'none'], true)
             || ($origin !== null && $origin !== $request->getSchemeAndHttpHost())) {
-            $event->setResponse(ProblemListener::response(new Problem(403, 'This request did not come from Chalk Ladder.', 'Reload the page and try again.')));
+            $event->setResponse(ProblemListener::response(new Problem(
+                403,
+                'This request did not come from Chalk Ladder.',
+                'Reload the page and try again.',
+            )));
         }
     }
 }

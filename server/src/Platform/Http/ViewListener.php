@@ -18,7 +18,10 @@ final class ViewListener
         $view = $event->getControllerResult();
         $response = $view === null
             ? new Response(null, 204)
-            : JsonResponse::fromJsonString(json_encode($view, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION));
+            : JsonResponse::fromJsonString(json_encode(
+                $view,
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ));
         $response->headers->set('Cache-Control', 'no-store');
         $event->setResponse($response);
     }

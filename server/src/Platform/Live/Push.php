@@ -23,8 +23,11 @@ final class Push implements ResetInterface
     /** @var list<array{string, string}> */
     private array $waiting = [];
 
-    public function __construct(private readonly string $publishSocket, private readonly HttpClientInterface $http, private readonly LoggerInterface $logger)
-    {
+    public function __construct(
+        private readonly string $publishSocket,
+        private readonly HttpClientInterface $http,
+        private readonly LoggerInterface $logger,
+    ) {
     }
 
     /** @param array<string, mixed> $message */

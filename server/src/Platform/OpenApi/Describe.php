@@ -68,7 +68,11 @@ final class Describe
     /** @return array<string, mixed> */
     private function operation(\ReflectionMethod $action, string $path): array
     {
-        $operation = ['operationId' => lcfirst(str_replace('Controller', '', $action->getDeclaringClass()->getShortName())).ucfirst($action->getName())];
+        $operation = ['operationId' => lcfirst(str_replace(
+            'Controller',
+            '',
+            $action->getDeclaringClass()->getShortName(),
+        )).ucfirst($action->getName())];
         $parameters = [];
         preg_match_all('/\{(\w+)\}/', $path, $names);
         foreach ($names[1] as $name) {
@@ -78,23 +82,39 @@ final class Describe
             $type = $parameter->getType();
             $named = $type instanceof \ReflectionNamedType ? $type->getName() : 'string';
             if ($parameter->getAttributes(MapQueryParameter::class) !== []) {
-                $parameters[] = ['name' => $parameter->getName(), 'in' => 'query', 'required' => false, 'schema' => ['type' => $named === 'bool' ? 'boolean' : 'string']];
+                $parameters[] = [
+                    'name' => $parameter->getName(),
+                    'in' => 'query',
+                    'required' => false,
+                    'schema' => ['type' => $named === 'bool' ? 'boolean' : 'string'],
+                ];
             }
-            if (($parameter->getAttributes(MapRequestPayload::class) !== [] || $parameter->getAttributes(MapDocument::class) !== []) && class_exists($named)) {
-                $operation['requestBody'] = ['required' => true, 'content' => ['application/json' => ['schema' => $this->reference($named)]]];
+            if (($parameter->getAttributes(MapRequestPayload::class) !== [] || $parameter->getAttributes(MapDocument::class) !== [])
+                && class_exists($named)) {
+                $operation['requestBody'] = [
+                    'required' => true,
+                    'content' => ['application/json' => ['schema' => $this->reference($named)]],
+                ];
             }
         }
         if ($parameters !== []) {
             $operation['parameters'] = $parameters;
         }
         $return = $action->getReturnType();
-        $view = ($action->getAttributes(Returns::class)[0] ?? null)?->newInstance()->view ?? ($return instanceof \ReflectionNamedType ? $return->getName() : 'void');
+        $view = ($action->getAttributes(Returns::class)[0] ?? null)?->newInstance()->view
+            ?? ($return instanceof \ReflectionNamedType ? $return->getName() : 'void');
         $operation['responses'] = match (true) {
             $view === 'file' => ['200' => ['description' => 'A file or stream.']],
-            str_ends_with($view, 'View') && class_exists($view) => ['200' => ['description' => 'Done.', 'content' => ['application/json' => ['schema' => $this->reference($view)]]]],
+            str_ends_with($view, 'View') && class_exists($view) => ['200' => [
+                'description' => 'Done.',
+                'content' => ['application/json' => ['schema' => $this->reference($view)]],
+            ]],
             default => ['204' => ['description' => 'Done; nothing to say.']],
         };
-        $operation['responses']['default'] = ['description' => 'A problem document (RFC 9457).', 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]];
+        $operation['responses']['default'] = [
+            'description' => 'A problem document (RFC 9457).',
+            'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+        ];
 
         return $operation;
     }
@@ -117,14 +137,19 @@ final class Describe
             foreach ($reflection->getProperties(\ReflectionProperty::IS_PUBLIC) as $property) {
                 $shape = ($property->getAttributes(Shape::class)[0] ?? null)?->newInstance();
                 $nullable = $property->getType()?->allowsNull() === true;
-                $schema = $shape === null ? $this->schema($this->types->getType($class, $property->getName())) : ['$ref' => '#/components/schemas/'.$shape->schema];
+                $schema = $shape === null
+                    ? $this->schema($this->types->getType($class, $property->getName()))
+                    : ['$ref' => '#/components/schemas/'.$shape->schema];
                 $properties[$property->getName()] = $shape !== null && $nullable ? ['anyOf' => [$schema, ['type' => 'null']]] : $schema;
                 $required[] = $property->getName();
             }
             if (str_ends_with($name, 'Input')) {
                 $required = [];
             }
-            $this->schemas[$name] = ['type' => 'object', 'properties' => (object) $properties] + ($required === [] ? [] : ['required' => $required]);
+            $this->schemas[$name] = [
+                'type' => 'object',
+                'properties' => (object) $properties,
+            ] + ($required === [] ? [] : ['required' => $required]);
         }
 
         return ['$ref' => '#/components/schemas/'.$name];

@@ -27,21 +27,47 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
     public function all(string $teamId): array
     {
         /** @var list<array{id: string, name: string, aim: string, title: string, groups: int, students: int, follow_ups: int, made_at: string}> $rows */
-        $rows = $this->rows('SELECT g.id, g.name, g.aim, g.made_at, h.title, (SELECT count(*) FROM grouping_group gg WHERE gg.grouping_id = g.id) AS groups,
-                (SELECT count(*) FROM grouping_group gg JOIN grouping_member m ON m.group_id = gg.id WHERE gg.grouping_id = g.id) AS students,
-                (SELECT count(*) FROM '.HandoutTables::HANDOUTS.' f JOIN grouping_group gg ON gg.id = f.group_id WHERE gg.grouping_id = g.id) AS follow_ups
-            FROM grouping g JOIN '.HandoutTables::HANDOUTS.' h ON h.id = g.handout_id WHERE g.team_id = :team AND g.archived_at IS NULL ORDER BY g.made_at DESC, g.id LIMIT '.self::MOST, ['team' => $teamId]);
+        $rows = $this->rows('SELECT g.id, g.name, g.aim, g.made_at, h.title, (SELECT count(*) FROM grouping_group gg
+            WHERE gg.grouping_id = g.id) AS groups,
+                (SELECT count(*) FROM grouping_group gg JOIN grouping_member m ON m.group_id = gg.id
+                WHERE gg.grouping_id = g.id) AS students,
+                (SELECT count(*) FROM '.HandoutTables::HANDOUTS.' f JOIN grouping_group gg ON gg.id = f.group_id
+                WHERE gg.grouping_id = g.id) AS follow_ups
+            FROM grouping g JOIN '.HandoutTables::HANDOUTS.' h ON h.id = g.handout_id
+            WHERE g.team_id = :team AND g.archived_at IS NULL ORDER BY g.made_at DESC, g.id LIMIT '.self::MOST, ['team' => $teamId]);
 
-        return array_map(static fn (array $r): GroupingRowView => new GroupingRowView($r['id'], $r['name'], $r['aim'], $r['title'], $r['groups'], $r['students'], $r['follow_ups'], Moment::iso($r['made_at'])), $rows);
+        return array_map(
+            static fn (array $r): GroupingRowView => new GroupingRowView(
+                $r['id'],
+                $r['name'],
+                $r['aim'],
+                $r['title'],
+                $r['groups'],
+                $r['students'],
+                $r['follow_ups'],
+                Moment::iso($r['made_at']),
+            ),
+            $rows,
+        );
     }
 
     public function one(string $teamId, string $id): ?GroupingView
     {
         /** @var array{name: string, aim: string, handout_id: string, title: string, made_at: string, maker: string}|null $row */
-        $row = $this->row('SELECT g.name, g.aim, g.handout_id, g.made_at, h.title, s.name AS maker FROM grouping g JOIN '.HandoutTables::HANDOUTS.' h ON h.id = g.handout_id
+        $row = $this->row('SELECT g.name, g.aim, g.handout_id, g.made_at, h.title, s.name AS maker FROM grouping g
+            JOIN '.HandoutTables::HANDOUTS.' h ON h.id = g.handout_id
             JOIN '.StaffList::NAMES.' s ON s.id = g.made_by WHERE g.id = :id AND g.team_id = :team', ['id' => $id, 'team' => $teamId]);
 
-        return $row === null ? null : new GroupingView($id, $row['name'], $row['aim'], $row['handout_id'], $row['title'], Moment::iso($row['made_at']), $row['maker'], $this->groups($id));
+        return $row === null ? null : new GroupingView(
+            $id,
+            $row['name'],
+            $row['aim'],
+            $row['handout_id'],
+            $row['title'],
+            Moment::iso($row['made_at']),
+            $row['maker'],
+            $this->groups($id),
+        );
     }
 
     public function of(array $groupIds): array
@@ -53,7 +79,8 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
     {
         /** @var list<array{id: string, name: string, away: bool}> $rows */
         $rows = $this->rows('SELECT id::text, name, archived_at IS NOT NULL AS away FROM grouping WHERE team_id = :team AND id IN (:ids)
-            UNION ALL SELECT gg.id::text, gg.name, false FROM grouping_group gg JOIN grouping g ON g.id = gg.grouping_id WHERE g.team_id = :team AND gg.id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+            UNION ALL SELECT gg.id::text, gg.name, false FROM grouping_group gg JOIN grouping g ON g.id = gg.grouping_id
+            WHERE g.team_id = :team AND gg.id IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
 
         return TrailSubject::byId($rows);
     }
@@ -63,15 +90,25 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
     {
         /** @var list<array{id: string, name: string, about: string|null, next_step: string|null, members: string, handouts: string}> $rows */
         $rows = $this->rows("SELECT g.id, g.name, g.about, mc.next_step,
-                (SELECT coalesce(json_agg(json_build_array(m.student_id, st.name, m.reason) ORDER BY st.name_folded), '[]') FROM grouping_member m JOIN ".RosterTables::STUDENTS." st ON st.id = m.student_id WHERE m.group_id = g.id) AS members,
-                (SELECT coalesce(json_agg(h.title ORDER BY h.made_at), '[]') FROM ".HandoutTables::HANDOUTS.' h WHERE h.group_id = g.id) AS handouts
-            FROM grouping_group g LEFT JOIN '.BankTables::NEXT_STEPS.' mc ON mc.id = g.about WHERE g.grouping_id = :id ORDER BY g.place', ['id' => $groupingId]);
+                (SELECT coalesce(json_agg(json_build_array(m.student_id, st.name, m.reason) ORDER BY st.name_folded), '[]')
+                FROM grouping_member m JOIN ".RosterTables::STUDENTS." st ON st.id = m.student_id WHERE m.group_id = g.id) AS members,
+                (SELECT coalesce(json_agg(h.title ORDER BY h.made_at), '[]') FROM ".HandoutTables::HANDOUTS.' h
+                WHERE h.group_id = g.id) AS handouts
+            FROM grouping_group g LEFT JOIN '.BankTables::NEXT_STEPS.' mc ON mc.id = g.about WHERE g.grouping_id = :id
+            ORDER BY g.place', ['id' => $groupingId]);
 
         return array_map(static function (array $r): GroupView {
             /** @var list<array{string, string, string}> $members as the query builds them */
             $members = Json::decode($r['members']);
 
-            return new GroupView($r['id'], $r['name'], $r['about'], $r['next_step'] ?? '', array_map(static fn (array $m): MemberView => new MemberView($m[0], $m[1], $m[2]), $members), Json::texts($r['handouts']));
+            return new GroupView(
+                $r['id'],
+                $r['name'],
+                $r['about'],
+                $r['next_step'] ?? '',
+                array_map(static fn (array $m): MemberView => new MemberView($m[0], $m[1], $m[2]), $members),
+                Json::texts($r['handouts']),
+            );
         }, $rows);
     }
 }

@@ -18,7 +18,8 @@ final readonly class RegroupBackup implements TeamTables
         return [
             'grouping' => 't.team_id = :team',
             'grouping_group' => 't.grouping_id IN (SELECT id FROM grouping WHERE team_id = :team)',
-            'grouping_member' => 't.group_id IN (SELECT g.id FROM grouping_group g JOIN grouping p ON p.id = g.grouping_id WHERE p.team_id = :team)',
+            'grouping_member' => 't.group_id IN (SELECT g.id FROM grouping_group g JOIN grouping p ON p.id = g.grouping_id
+                WHERE p.team_id = :team)',
         ];
     }
 }

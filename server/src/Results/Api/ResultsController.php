@@ -27,8 +27,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class ResultsController
 {
-    public function __construct(private Results $results, private Models $models, private SkillTable $skills, private Comparisons $comparisons, private Changes $changes, private Moderation $moderation)
-    {
+    public function __construct(
+        private Results $results,
+        private Models $models,
+        private SkillTable $skills,
+        private Comparisons $comparisons,
+        private Changes $changes,
+        private Moderation $moderation,
+    ) {
     }
 
     #[Route('/handouts/{id}/results', requirements: ['id' => Requirement::UUID], methods: ['GET'])]

@@ -43,7 +43,13 @@ final class MeasureAgreementCommand extends MeasureCommand
                 }
                 $mark = self::number($cell, $name.':'.$row['line'].':'.($i + 2));
                 if (!in_array($mark, $levels, true)) {
-                    throw new \UnexpectedValueException(sprintf('%s:%d:%d: %s is not one of the levels', $name, $row['line'], $i + 2, $cell));
+                    throw new \UnexpectedValueException(sprintf(
+                        '%s:%d:%d: %s is not one of the levels',
+                        $name,
+                        $row['line'],
+                        $i + 2,
+                        $cell,
+                    ));
                 }
                 $unit[$i] = $mark;
             }

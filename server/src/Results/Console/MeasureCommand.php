@@ -24,9 +24,15 @@ abstract class MeasureCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {
-            $output->writeln(json_encode($this->measure($input), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode($this->measure($input), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         } catch (\UnexpectedValueException|\DomainException $e) {
-            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
+            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+                $e->getMessage(),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return self::BAD_INPUT;
         }

@@ -23,7 +23,11 @@ final class MeasureGroupsCommand extends MeasureCommand
 
     protected function configure(): void
     {
-        $this->addArgument('students', InputArgument::REQUIRED, 'CSV: student,level and any of name, next, idea:<name> (shown/offered), other columns are labels')
+        $this->addArgument(
+            'students',
+            InputArgument::REQUIRED,
+            'CSV: student,level and any of name, next, idea:<name> (shown/offered), other columns are labels',
+        )
             ->addArgument('plan', InputArgument::REQUIRED, 'JSON: groups or size, aim, least, most, apart, together, spread, fixed, seed');
     }
 
@@ -36,8 +40,19 @@ final class MeasureGroupsCommand extends MeasureCommand
         $formed = Former::form($students, $plan);
 
         return [
-            'groups' => array_map(static fn (Group $g): array => ['name' => $g->name, 'members' => array_map(static fn (string $id, string $why): array => ['id' => $id, 'reason' => $why], array_map(strval(...), array_keys($g->members)), array_values($g->members))], $formed->groups),
-            'value' => $formed->value, 'bound' => $formed->bound, 'measure' => $formed->measure, 'broken' => $formed->broken, 'clash' => $formed->clash,
+            'groups' => array_map(
+                static fn (Group $g): array => [
+                    'name' => $g->name,
+                    'members' => array_map(
+                        static fn (string $id, string $why): array => ['id' => $id, 'reason' => $why],
+                        array_map(strval(...), array_keys($g->members)),
+                        array_values($g->members),
+                    ),
+                ],
+                $formed->groups,
+            ),
+            'value' => $formed->value, 'bound' => $formed->bound, 'measure' => $formed->measure, 'broken' => $formed->broken,
+            'clash' => $formed->clash,
         ];
     }
 
@@ -54,7 +69,12 @@ final class MeasureGroupsCommand extends MeasureCommand
         foreach ($table->rows as $row) {
             $id = $row['cells'][0];
             if ($id === '' || isset($seen[$id])) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:1: %s', $name, $row['line'], $id === '' ? 'a student without a name' : "the student \"$id\" stands twice"));
+                throw new \UnexpectedValueException(sprintf(
+                    '%s:%d:1: %s',
+                    $name,
+                    $row['line'],
+                    $id === '' ? 'a student without a name' : "the student \"$id\" stands twice",
+                ));
             }
             $seen[$id] = true;
             $level = self::number($row['cells'][1], $name.':'.$row['line'].':2');
@@ -105,7 +125,11 @@ final class MeasureGroupsCommand extends MeasureCommand
             throw new \UnexpectedValueException("$path: ".$e->getMessage());
         }
         $known = array_fill_keys(array_map(static fn (Student $s): string => $s->id, $students), true);
-        foreach ([...array_merge([], ...$plan->apart), ...array_merge([], ...$plan->together), ...array_map(strval(...), array_keys($plan->fixed))] as $id) {
+        foreach ([
+            ...array_merge([], ...$plan->apart),
+            ...array_merge([], ...$plan->together),
+            ...array_map(strval(...), array_keys($plan->fixed)),
+        ] as $id) {
             if (!isset($known[$id])) {
                 throw new \UnexpectedValueException("$path: there is no student \"$id\"");
             }

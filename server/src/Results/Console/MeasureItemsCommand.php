@@ -20,7 +20,11 @@ final class MeasureItemsCommand extends MeasureCommand
 {
     protected function configure(): void
     {
-        $this->addArgument('responses', InputArgument::REQUIRED, 'CSV: student,<question>,…; credit 0…1, or option letters with --key; empty = no answer')
+        $this->addArgument(
+            'responses',
+            InputArgument::REQUIRED,
+            'CSV: student,<question>,…; credit 0…1, or option letters with --key; empty = no answer',
+        )
             ->addOption('key', null, InputOption::VALUE_REQUIRED, 'CSV: question,key,points');
     }
 
@@ -37,9 +41,14 @@ final class MeasureItemsCommand extends MeasureCommand
 
         return [
             'scale' => [
-                'n' => $n, 'k' => count($questions), 'mean' => $report->mean->value, 'sd' => $report->sd->value, 'median' => $report->median->value,
+                'n' => $n, 'k' => count($questions), 'mean' => $report->mean->value, 'sd' => $report->sd->value,
+                'median' => $report->median->value,
                 'min' => $totals === [] ? null : min($totals), 'max' => $totals === [] ? null : max($totals),
-                'alpha' => $report->alpha->value, 'alphaInterval' => self::interval($report->alpha), 'sem' => $report->sem->value, 'notes' => array_values(array_filter([$report->alpha->note, $report->sd->note], is_string(...))),
+                'alpha' => $report->alpha->value, 'alphaInterval' => self::interval($report->alpha), 'sem' => $report->sem->value,
+                'notes' => array_values(array_filter(
+                    [$report->alpha->note, $report->sd->note],
+                    is_string(...),
+                )),
             ],
             'questions' => array_map(self::question(...), $report->questions),
         ];
@@ -49,11 +58,29 @@ final class MeasureItemsCommand extends MeasureCommand
     private static function question(QuestionReport $q): array
     {
         return [
-            'id' => $q->id, 'n' => $q->facility->n, 'facility' => $q->facility->value, 'facilityInterval' => self::interval($q->facility), 'itemTotal' => $q->itemTotal->value,
-            'itemRest' => $q->itemRest->value, 'itemRestInterval' => self::interval($q->itemRest), 'upperLower' => $q->upperLower->value, 'alphaIfDropped' => $q->alphaIfDropped->value,
+            'id' => $q->id, 'n' => $q->facility->n, 'facility' => $q->facility->value,
+            'facilityInterval' => self::interval($q->facility), 'itemTotal' => $q->itemTotal->value,
+            'itemRest' => $q->itemRest->value, 'itemRestInterval' => self::interval($q->itemRest),
+            'upperLower' => $q->upperLower->value, 'alphaIfDropped' => $q->alphaIfDropped->value,
             'omitted' => $q->omitted, 'notReached' => $q->notReached,
-            'options' => array_map(static fn (OptionReport $o): array => ['id' => $o->id, 'count' => $o->count, 'share' => $o->share, 'byThird' => $o->byThird, 'optionRest' => $o->rest, 'works' => $o->works], $q->options),
-            'flags' => array_map(static fn (Flag $f): array => ['kind' => $f->kind, 'evidence' => $f->option === null ? $f->evidence : str_replace('this option', 'option '.$f->option, $f->evidence)], $q->flags),
+            'options' => array_map(
+                static fn (OptionReport $o): array => [
+                    'id' => $o->id,
+                    'count' => $o->count,
+                    'share' => $o->share,
+                    'byThird' => $o->byThird,
+                    'optionRest' => $o->rest,
+                    'works' => $o->works,
+                ],
+                $q->options,
+            ),
+            'flags' => array_map(
+                static fn (Flag $f): array => [
+                    'kind' => $f->kind,
+                    'evidence' => $f->option === null ? $f->evidence : str_replace('this option', 'option '.$f->option, $f->evidence),
+                ],
+                $q->flags,
+            ),
         ];
     }
 
@@ -67,7 +94,10 @@ final class MeasureItemsCommand extends MeasureCommand
         }
         $key = [];
         foreach ($table->rows as $row) {
-            $key[$row['cells'][0]] = ['key' => strtoupper($row['cells'][1]), 'points' => self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3')];
+            $key[$row['cells'][0]] = [
+                'key' => strtoupper($row['cells'][1]),
+                'points' => self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3'),
+            ];
         }
         foreach (array_slice($responses->header, 1) as $question) {
             if (!isset($key[$question])) {

@@ -28,7 +28,12 @@ final class MeasurePairsCommand extends MeasureCommand
         foreach ($table->rows as $row) {
             [$winner, $loser] = [$row['cells'][0], $row['cells'][1] ?? ''];
             if ($winner === '' || $loser === '' || $winner === $loser) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:%d: a comparison names two different things', $name, $row['line'], $winner === '' ? 1 : 2));
+                throw new \UnexpectedValueException(sprintf(
+                    '%s:%d:%d: a comparison names two different things',
+                    $name,
+                    $row['line'],
+                    $winner === '' ? 1 : 2,
+                ));
             }
             if (in_array($row['cells'][2] ?? '', ['', '0'], true)) {
                 $results[] = [$winner, $loser];
@@ -42,6 +47,11 @@ final class MeasurePairsCommand extends MeasureCommand
             $objects[] = ['id' => (string) $id] + $object;
         }
 
-        return ['objects' => $objects, 'reliability' => $fit->reliability, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
+        return [
+            'objects' => $objects,
+            'reliability' => $fit->reliability,
+            'iterations' => $fit->rounds,
+            'notes' => $fit->note === null ? [] : [$fit->note],
+        ];
     }
 }

@@ -21,6 +21,13 @@ final class MeasureRaschCommand extends MeasureCommand
     {
         $fit = Rasch::of(self::binary($input->getArgument('responses')));
 
-        return ['n' => $fit->n, 'counted' => $fit->counted, 'questions' => $fit->questions, 'logLikelihood' => $fit->logLikelihood, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
+        return [
+            'n' => $fit->n,
+            'counted' => $fit->counted,
+            'questions' => $fit->questions,
+            'logLikelihood' => $fit->logLikelihood,
+            'iterations' => $fit->rounds,
+            'notes' => $fit->note === null ? [] : [$fit->note],
+        ];
     }
 }

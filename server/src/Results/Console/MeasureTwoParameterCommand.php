@@ -21,6 +21,12 @@ final class MeasureTwoParameterCommand extends MeasureCommand
     {
         $fit = TwoParameter::of(self::binary($input->getArgument('responses')));
 
-        return ['n' => $fit->n, 'questions' => $fit->questions, 'logLikelihood' => $fit->logLikelihood, 'iterations' => $fit->rounds, 'notes' => $fit->note === null ? [] : [$fit->note]];
+        return [
+            'n' => $fit->n,
+            'questions' => $fit->questions,
+            'logLikelihood' => $fit->logLikelihood,
+            'iterations' => $fit->rounds,
+            'notes' => $fit->note === null ? [] : [$fit->note],
+        ];
     }
 }

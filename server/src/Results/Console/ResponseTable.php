@@ -53,7 +53,14 @@ final class ResponseTable
             }
             ksort($known);
 
-            return new Question($id, $key === null ? 1.0 : $key[$id]['points'], $known, $cells[$i] ?? [], $credits[$i] ?? [], $picks[$i] ?? []);
+            return new Question(
+                $id,
+                $key === null ? 1.0 : $key[$id]['points'],
+                $known,
+                $cells[$i] ?? [],
+                $credits[$i] ?? [],
+                $picks[$i] ?? [],
+            );
         }, $ids, array_keys($ids));
     }
 
@@ -71,7 +78,9 @@ final class ResponseTable
     {
         $letter = strtoupper($text);
 
-        return preg_match('/^[A-Z]$/D', $letter) === 1 ? $letter : throw new \UnexpectedValueException("$name:$line:$column: \"$text\" is not the letter of an option");
+        return preg_match('/^[A-Z]$/D', $letter) === 1
+            ? $letter
+            : throw new \UnexpectedValueException("$name:$line:$column: \"$text\" is not the letter of an option");
     }
 
     private static function students(CsvTable $table, string $name): void
@@ -80,7 +89,13 @@ final class ResponseTable
         foreach ($table->rows as $row) {
             $id = $row['cells'][0];
             if (isset($seen[$id])) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:1: the student "%s" stands twice, first in line %d', $name, $row['line'], $id, $seen[$id]));
+                throw new \UnexpectedValueException(sprintf(
+                    '%s:%d:1: the student "%s" stands twice, first in line %d',
+                    $name,
+                    $row['line'],
+                    $id,
+                    $seen[$id],
+                ));
             }
             $seen[$id] = $row['line'];
         }

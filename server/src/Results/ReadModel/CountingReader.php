@@ -19,10 +19,23 @@ final readonly class CountingReader extends ReadModel
     public function attempts(string $handoutId): array
     {
         /** @var list<array{id: string, student_id: string, name: string, attempt: int, walk: string, marks: numeric-string, state: string, counts: bool}> $rows */
-        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts FROM '.SittingTables::ATTEMPTS.' s JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
+        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts
+            FROM '.SittingTables::ATTEMPTS.' s JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
             WHERE s.handout_id = :id ORDER BY st.name_folded, st.id, s.attempt', ['id' => $handoutId]);
 
-        return array_map(static fn (array $r): CountedAttempt => new CountedAttempt($r['id'], $r['student_id'], $r['name'], $r['attempt'], $r['walk'], (float) $r['marks'], $r['state'], $r['counts']), $rows);
+        return array_map(
+            static fn (array $r): CountedAttempt => new CountedAttempt(
+                $r['id'],
+                $r['student_id'],
+                $r['name'],
+                $r['attempt'],
+                $r['walk'],
+                (float) $r['marks'],
+                $r['state'],
+                $r['counts'],
+            ),
+            $rows,
+        );
     }
 
     /**
@@ -34,8 +47,10 @@ final readonly class CountingReader extends ReadModel
     {
         // A row a sitting: thousands of rows take longer to fetch than the database takes to put them together.
         /** @var list<array{sitting_id: string, answers: string}> $rows */
-        $rows = $this->rows('SELECT r.sitting_id, json_agg(json_build_array(r.entry, r.try, r.value -> \'options\', r.read_as, r.verdict, r.line, r.misconceptions, '.SittingTables::CREDIT.', r.millis, r.confidence) ORDER BY r.entry, r.try) AS answers
-            FROM '.SittingTables::RESPONSES.' r JOIN '.SittingTables::SITTINGS.' s ON s.id = r.sitting_id WHERE s.handout_id = :id AND '.SittingTables::OVER.' AND '.SittingTables::SAYS.' GROUP BY r.sitting_id', ['id' => $handoutId]);
+        $rows = $this->rows('SELECT r.sitting_id, json_agg(json_build_array(r.entry, r.try, r.value -> \'options\', r.read_as,
+            r.verdict, r.line, r.misconceptions, '.SittingTables::CREDIT.', r.millis, r.confidence) ORDER BY r.entry, r.try) AS answers
+            FROM '.SittingTables::RESPONSES.' r JOIN '.SittingTables::SITTINGS.' s ON s.id = r.sitting_id
+            WHERE s.handout_id = :id AND '.SittingTables::OVER.' AND '.SittingTables::SAYS.' GROUP BY r.sitting_id', ['id' => $handoutId]);
         $given = $numbers = [];
         foreach ($rows as $row) {
             if (!isset($counting[$row['sitting_id']])) {
@@ -46,10 +61,21 @@ final readonly class CountingReader extends ReadModel
             $answers = Json::decode($row['answers']);
             foreach ($answers as $answer) {
                 $first[$answer[0]] ??= $answer;
-                $credits[$answer[0]][$answer[1]] = $answer[7] === null ? null : $numbers[$answer[7]] ??= BigRational::of($answer[7])->toFloat();
+                $credits[$answer[0]][$answer[1]] = $answer[7] === null
+                    ? null
+                    : $numbers[$answer[7]] ??= BigRational::of($answer[7])->toFloat();
             }
             foreach ($first as $entry => [, , $options, $readAs, $verdict, $line, $misconceptions, , $millis, $confidence]) {
-                $given[$row['sitting_id']][$entry] = new CountedAnswer($credits[$entry], $options ?? [], $readAs, $verdict, $line, $misconceptions, $millis, $confidence);
+                $given[$row['sitting_id']][$entry] = new CountedAnswer(
+                    $credits[$entry],
+                    $options ?? [],
+                    $readAs,
+                    $verdict,
+                    $line,
+                    $misconceptions,
+                    $millis,
+                    $confidence,
+                );
             }
         }
 

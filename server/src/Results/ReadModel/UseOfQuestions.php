@@ -20,9 +20,12 @@ final readonly class UseOfQuestions extends ReadModel
     public function of(array $questionIds): array
     {
         /** @var list<array{item: string, entry: string, handout: string, team: string, state: string}> $rows */
-        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout, h.team_id AS team, e.rules_version || '-' || w.n || '-' || w.changes AS state
-            FROM ".PaperTables::ITEMS.' ei JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id
-            JOIN (SELECT s.handout_id, count(*) AS n, sum(s.revision) AS changes FROM '.SittingTables::SITTINGS.' s WHERE '.SittingTables::OVER.' GROUP BY s.handout_id) w ON w.handout_id = h.id
+        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout, h.team_id AS team,
+            e.rules_version || '-' || w.n || '-' || w.changes AS state
+            FROM ".PaperTables::ITEMS.' ei JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
+            JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id
+            JOIN (SELECT s.handout_id, count(*) AS n, sum(s.revision) AS changes FROM '.SittingTables::SITTINGS.' s
+            WHERE '.SittingTables::OVER.' GROUP BY s.handout_id) w ON w.handout_id = h.id
             WHERE ei.item_id IN (:ids) ORDER BY h.made_at, h.id, ei.entry', ['ids' => $questionIds]);
 
         return $rows;

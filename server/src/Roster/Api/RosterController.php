@@ -53,8 +53,12 @@ final readonly class RosterController
     }
 
     #[Route('/{id}/students/{student}', methods: ['PUT'])]
-    public function renameStudent(#[CurrentUser] StaffUser $who, string $id, string $student, #[MapRequestPayload] StudentInput $input): RosterView
-    {
+    public function renameStudent(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        string $student,
+        #[MapRequestPayload] StudentInput $input,
+    ): RosterView {
         return $this->rosters->renameStudent($who, $id, $student, $input);
     }
 

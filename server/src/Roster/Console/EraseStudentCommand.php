@@ -35,7 +35,9 @@ final class EraseStudentCommand extends Command
     {
         $style = new SymfonyStyle($input, $output);
         [$team, $student] = [$input->getArgument('team'), $input->getArgument('student')];
-        $name = is_string($team) && is_string($student) && Uuid::isValid($team) && Uuid::isValid($student) ? $this->students->name($team, $student) : '';
+        $name = is_string($team) && is_string($student) && Uuid::isValid($team) && Uuid::isValid($student)
+            ? $this->students->name($team, $student)
+            : '';
         if (!is_string($team) || !is_string($student) || $name === '') {
             $style->error('This team has no such student. The address of a student’s work ends with their id.');
 

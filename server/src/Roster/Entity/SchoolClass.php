@@ -76,7 +76,13 @@ class SchoolClass implements Root, TeamOwned
     public function members(): array
     {
         $here = array_values($this->members->filter(static fn (Member $m): bool => $m->isHere())->toArray());
-        usort($here, static fn (Member $a, Member $b): int => [$a->student()->nameFolded(), $a->student()->id()] <=> [$b->student()->nameFolded(), $b->student()->id()]);
+        usort(
+            $here,
+            static fn (Member $a, Member $b): int => [
+                $a->student()->nameFolded(),
+                $a->student()->id(),
+            ] <=> [$b->student()->nameFolded(), $b->student()->id()],
+        );
 
         return $here;
     }

@@ -19,14 +19,18 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
     {
         /** @var list<array{id: string, name: string, code: string, students: int}> $rows */
         $rows = $this->rows('SELECT c.id, c.name, c.code, count(m.student_id) AS students FROM class c
-            LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id ORDER BY c.name', ['team' => $teamId]);
+            LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id
+            ORDER BY c.name', ['team' => $teamId]);
 
         return array_map(static fn (array $r): ClassRowView => new ClassRowView($r['id'], $r['name'], $r['code'], $r['students']), $rows);
     }
 
     public function hasClassNamed(string $teamId, string $name): bool
     {
-        return $this->row('SELECT 1 FROM class WHERE team_id = :team AND lower(name) = lower(:name)', ['team' => $teamId, 'name' => $name]) !== null;
+        return $this->row(
+            'SELECT 1 FROM class WHERE team_id = :team AND lower(name) = lower(:name)',
+            ['team' => $teamId, 'name' => $name],
+        ) !== null;
     }
 
     public function hasCode(string $code): bool
@@ -41,7 +45,10 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
      */
     public function classesAmong(string $teamId, array $ids): array
     {
-        return $ids === [] ? [] : $this->texts('SELECT id::text FROM class WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+        return $ids === [] ? [] : $this->texts(
+            'SELECT id::text FROM class WHERE team_id = :team AND id::text IN (:ids)',
+            ['team' => $teamId, 'ids' => $ids],
+        );
     }
 
     /**
@@ -51,7 +58,10 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
      */
     public function membersOf(array $classIds): array
     {
-        return $classIds === [] ? [] : $this->texts('SELECT DISTINCT student_id::text FROM class_member WHERE left_at IS NULL AND class_id::text IN (:ids)', ['ids' => $classIds]);
+        return $classIds === [] ? [] : $this->texts(
+            'SELECT DISTINCT student_id::text FROM class_member WHERE left_at IS NULL AND class_id::text IN (:ids)',
+            ['ids' => $classIds],
+        );
     }
 
     /**
@@ -61,15 +71,20 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
      */
     public function studentNames(string $teamId, array $ids): array
     {
-        return $ids === [] ? [] : $this->pairs('SELECT id::text, name FROM student WHERE team_id = :team AND id::text IN (:ids)', ['team' => $teamId, 'ids' => $ids]);
+        return $ids === [] ? [] : $this->pairs(
+            'SELECT id::text, name FROM student WHERE team_id = :team AND id::text IN (:ids)',
+            ['team' => $teamId, 'ids' => $ids],
+        );
     }
 
     /** @return list<array{StudentUser, string}> who goes by this name in the class with this code, each with the sealed PIN */
     public function goingBy(string $code, string $foldedName): array
     {
         /** @var list<array{id: string, team_id: string, name: string, pin_sealed: string}> $rows */
-        $rows = $this->rows('SELECT s.id, s.team_id, s.name, s.pin_sealed FROM class c JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL
-            JOIN student s ON s.id = m.student_id WHERE c.code = :code AND s.name_folded = :name', ['code' => $code, 'name' => $foldedName]);
+        $rows = $this->rows('SELECT s.id, s.team_id, s.name, s.pin_sealed FROM class c
+            JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL
+            JOIN student s ON s.id = m.student_id
+            WHERE c.code = :code AND s.name_folded = :name', ['code' => $code, 'name' => $foldedName]);
 
         return array_map(static fn (array $r): array => [new StudentUser($r['id'], $r['team_id'], $r['name']), $r['pin_sealed']], $rows);
     }
@@ -84,7 +99,8 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
     public function signedIn(array $asked): ?array
     {
         /** @var array{id: string, team_id: string, name: string, stale: bool}|null $row */
-        $row = $this->row('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.' JOIN student s ON s.id = a.student_id
+        $row = $this->row('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.'
+            JOIN student s ON s.id = a.student_id
             WHERE '.SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = s.id AND m.left_at IS NULL)', $asked);
 
         return $row === null ? null : [new StudentUser($row['id'], $row['team_id'], $row['name']), $row['stale']];
@@ -92,7 +108,10 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
 
     public function leaveAll(string $studentId, \DateTimeImmutable $now): void
     {
-        $this->run('UPDATE class_member SET left_at = coalesce(left_at, :now) WHERE student_id = :id', ['id' => $studentId, 'now' => Moment::stored($now)]);
+        $this->run(
+            'UPDATE class_member SET left_at = coalesce(left_at, :now) WHERE student_id = :id',
+            ['id' => $studentId, 'now' => Moment::stored($now)],
+        );
     }
 
     public function isAnywhere(string $studentId): bool
@@ -105,7 +124,8 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
         /** @var list<array{id: string, name: string, away: bool}> $rows */
         $rows = $this->rows("SELECT id::text, name, false AS away FROM class WHERE team_id = :team AND id IN (:ids)
             UNION ALL SELECT id::text, name, false FROM student WHERE team_id = :team AND id IN (:ids)
-            UNION ALL SELECT m.class_id || '|' || m.student_id, '', m.left_at IS NOT NULL FROM class_member m JOIN class c ON c.id = m.class_id
+            UNION ALL SELECT m.class_id || '|' || m.student_id, '', m.left_at IS NOT NULL FROM class_member m
+            JOIN class c ON c.id = m.class_id
                 WHERE c.team_id = :team AND m.class_id IN (:ids) AND m.student_id IN (:ids)", ['team' => $teamId, 'ids' => $ids]);
 
         return TrailSubject::byId($rows);

@@ -13,7 +13,8 @@ final readonly class ClassRepository extends Repository
     /** The class with everybody who has ever been in it, in one query. */
     public function withMembers(SchoolClass $class): SchoolClass
     {
-        $this->entities->createQueryBuilder()->select('c', 'm', 's')->from(SchoolClass::class, 'c')->leftJoin('c.members', 'm')->leftJoin('m.student', 's')
+        $this->entities->createQueryBuilder()->select('c', 'm', 's')->from(SchoolClass::class, 'c')->leftJoin('c.members',
+            'm')->leftJoin('m.student', 's')
             ->where('c = :class')->setParameter('class', $class->id())->getQuery()->getResult();
 
         return $class;

@@ -44,23 +44,50 @@ final readonly class PreviewController
     public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapDocument] PreviewInput $input): SittingView
     {
         $edition = $this->papers->draft($who->teamId, $id);
-        $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback) ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
-        $marked = static fn (array $steps, string $entry, int $try): bool => array_filter($steps, static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try) !== [];
+        $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback)
+            ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
+        $marked = static fn (array $steps, string $entry, int $try): bool => array_filter(
+            $steps,
+            static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try,
+        ) !== [];
         $answers = $given = [];
         foreach ($input->saves as $save) {
             $item = $edition->own($save->entry, self::SEED)?->item;
-            $given[$save->entry][$save->try] = $item === null ? $save->value : Veil::over($item->rule, self::SEED, $save->entry)->uncover($save->value);
+            $given[$save->entry][$save->try] = $item === null
+                ? $save->value
+                : Veil::over($item->rule, self::SEED, $save->entry)->uncover($save->value);
         }
         $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, self::SEED), $given);
         foreach ($input->saves as $save) {
             if ($edition->has($save->entry)) {
                 $value = $given[$save->entry][$save->try];
-                $answers[] = new Answer($save->entry, $save->try, $value, $save->counter, $input->handedIn || $marked($input->settled, $save->entry, $save->try), $checking->outcome($save->entry, $value), hintOpened: $marked($input->hints, $save->entry, $save->try), confidence: $save->confidence);
+                $answers[] = new Answer(
+                    $save->entry,
+                    $save->try,
+                    $value,
+                    $save->counter,
+                    $input->handedIn || $marked($input->settled, $save->entry, $save->try),
+                    $checking->outcome($save->entry, $value),
+                    hintOpened: $marked($input->hints, $save->entry, $save->try),
+                    confidence: $save->confidence,
+                );
             }
         }
         foreach ($input->hints as $hint) {
-            if ($edition->has($hint->entry) && !$marked(array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves), $hint->entry, $hint->try)) {
-                $answers[] = new Answer($hint->entry, $hint->try, Response::ofText(''), 0, false, $checking->outcome($hint->entry, Response::ofText('')), hintOpened: true);
+            if ($edition->has($hint->entry) && !$marked(
+                array_map(static fn (SaveInput $s): StepInput => new StepInput($s->entry, $s->try), $input->saves),
+                $hint->entry,
+                $hint->try,
+            )) {
+                $answers[] = new Answer(
+                    $hint->entry,
+                    $hint->try,
+                    Response::ofText(''),
+                    0,
+                    false,
+                    $checking->outcome($hint->entry, Response::ofText('')),
+                    hintOpened: true,
+                );
             }
         }
         $walk = Walk::start($edition->paper(), $conditions, self::SEED);
@@ -69,7 +96,20 @@ final readonly class PreviewController
         }
         // The end of a preview shows all that a student will be told when the work comes back.
         $state = $input->handedIn ? SittingState::Returned : SittingState::Open;
-        $stored = new StoredSitting(self::SEED, self::SEED, '', 1, $state, self::SEED, $walk, $edition, 1, $conditions, $this->teams->markStep($who->teamId), new Window());
+        $stored = new StoredSitting(
+            self::SEED,
+            self::SEED,
+            '',
+            1,
+            $state,
+            self::SEED,
+            $walk,
+            $edition,
+            1,
+            $conditions,
+            $this->teams->markStep($who->teamId),
+            new Window(),
+        );
 
         return $this->page->draw($stored, $answers);
     }

@@ -216,7 +216,10 @@ class Sitting implements Root, TeamOwned
     public function reopen(): void
     {
         if ($this->state !== SittingState::HandedIn && $this->state !== SittingState::Marked) {
-            throw Problem::conflict('This work cannot be opened again.', $this->state === SittingState::Open ? 'It is open.' : 'Take it back from the student first.');
+            throw Problem::conflict(
+                'This work cannot be opened again.',
+                $this->state === SittingState::Open ? 'It is open.' : 'Take it back from the student first.',
+            );
         }
         $this->state = SittingState::Open;
         $this->handedInAt = null;

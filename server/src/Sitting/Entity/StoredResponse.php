@@ -86,7 +86,10 @@ class StoredResponse
     ) {
     }
 
-    /** A place for what is known of a question before it is answered: that its hint was opened. Answers are written by {@see \ChalkLadder\Server\Sitting\ReadModel\Saving}. */
+    /**
+     * A place for what is known of a question before it is answered: that its hint was opened. Answers are written by
+     * {@see \ChalkLadder\Server\Sitting\ReadModel\Saving}.
+     */
     public static function blank(Sitting $sitting, string $entry, int $try, \DateTimeImmutable $at): self
     {
         $blank = new self($sitting, $entry, $try, Response::ofText(''), 0, 'hint', $at);
@@ -123,7 +126,14 @@ class StoredResponse
     /** What a person has given; null while nobody has. */
     public function handMark(): ?HandMark
     {
-        return $this->handBy === null || $this->handAt === null ? null : new HandMark($this->handCredit, $this->handLevels, $this->comment, $this->misconceptions, $this->handBy, $this->handAt);
+        return $this->handBy === null || $this->handAt === null ? null : new HandMark(
+            $this->handCredit,
+            $this->handLevels,
+            $this->comment,
+            $this->misconceptions,
+            $this->handBy,
+            $this->handAt,
+        );
     }
 
     public function markByHand(HandMark $mark): void

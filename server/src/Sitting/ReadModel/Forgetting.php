@@ -12,8 +12,15 @@ final readonly class Forgetting extends ReadModel implements ForgetsStudents
 {
     public function forget(string $studentId): void
     {
-        $this->run("UPDATE response r SET value = '{\"text\": \"\"}', read_as = '', comment = '' FROM sitting s WHERE s.id = r.sitting_id AND s.student_id = :id AND NOT jsonb_exists(r.value, 'options')", ['id' => $studentId]);
+        $this->run(
+            "UPDATE response r SET value = '{\"text\": \"\"}', read_as = '', comment = '' FROM sitting s
+                WHERE s.id = r.sitting_id AND s.student_id = :id AND NOT jsonb_exists(r.value, 'options')",
+            ['id' => $studentId],
+        );
         $this->run('DELETE FROM late_response l USING sitting s WHERE s.id = l.sitting_id AND s.student_id = :id', ['id' => $studentId]);
-        $this->run("UPDATE sitting SET message = '', reply = NULL, replied_at = NULL, revision = revision + 1 WHERE student_id = :id", ['id' => $studentId]);
+        $this->run(
+            "UPDATE sitting SET message = '', reply = NULL, replied_at = NULL, revision = revision + 1 WHERE student_id = :id",
+            ['id' => $studentId],
+        );
     }
 }

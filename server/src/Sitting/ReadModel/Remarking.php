@@ -18,7 +18,8 @@ use ChalkLadder\Server\Sitting\Entity\Sitting;
 /** Marking thousands of answers anew in one act: a few statements, whatever their number. */
 final readonly class Remarking extends ReadModel
 {
-    private const OF_EDITION = 'FROM response r JOIN sitting s ON s.id = r.sitting_id JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id';
+    private const OF_EDITION = 'FROM response r JOIN sitting s ON s.id = r.sitting_id
+        JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id';
 
     /**
      * @param bool $hold whether the answers and their sittings are to stay as they are until the act ends
@@ -28,17 +29,36 @@ final readonly class Remarking extends ReadModel
     public function answers(string $editionId, string $entry, bool $hold): array
     {
         /** @var list<array{sitting_id: string, seed: string, try: int, value: string, by_hand: bool, name: string, state: string}> $rows */
-        $rows = $this->rows('SELECT r.sitting_id, s.seed, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name, s.state '.self::OF_EDITION.' JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
-            WHERE h.edition_id = :edition AND r.entry = :entry ORDER BY st.name_folded, st.id, s.attempt, r.try'.($hold ? ' FOR UPDATE OF r, s' : ''), ['edition' => $editionId, 'entry' => $entry]);
+        $rows = $this->rows('SELECT r.sitting_id, s.seed, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name,
+            s.state '.self::OF_EDITION.' JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
+            WHERE h.edition_id = :edition AND r.entry = :entry
+            ORDER BY st.name_folded, st.id, s.attempt, r.try'.($hold ? ' FOR UPDATE OF r, s' : ''), [
+            'edition' => $editionId,
+            'entry' => $entry,
+        ]);
 
-        return array_map(static fn (array $r): GivenAnswer => new GivenAnswer($r['sitting_id'], $r['seed'], $r['try'], Response::fromArray(Json::decode($r['value'])), $r['by_hand'], $r['name'], $r['state'] === 'returned'), $rows);
+        return array_map(
+            static fn (array $r): GivenAnswer => new GivenAnswer(
+                $r['sitting_id'],
+                $r['seed'],
+                $r['try'],
+                Response::fromArray(Json::decode($r['value'])),
+                $r['by_hand'],
+                $r['name'],
+                $r['state'] === 'returned',
+            ),
+            $rows,
+        );
     }
 
     /** @return array<string, array<string, array<int, Response>>> every response of an edition, by sitting, entry and try */
     public function everything(string $editionId): array
     {
         /** @var list<array{sitting_id: string, entry: string, try: int, value: string}> $rows */
-        $rows = $this->rows('SELECT r.sitting_id, r.entry, r.try, r.value '.self::OF_EDITION.' WHERE h.edition_id = :edition', ['edition' => $editionId]);
+        $rows = $this->rows(
+            'SELECT r.sitting_id, r.entry, r.try, r.value '.self::OF_EDITION.' WHERE h.edition_id = :edition',
+            ['edition' => $editionId],
+        );
         $responses = [];
         foreach ($rows as $row) {
             $responses[$row['sitting_id']][$row['entry']][$row['try']] = Response::fromArray(Json::decode($row['value']));
@@ -50,9 +70,16 @@ final readonly class Remarking extends ReadModel
     /** @param list<array{GivenAnswer, Outcome}> $outcomes */
     public function store(string $entry, array $outcomes): void
     {
-        $rows = array_map(static fn (array $o): array => ['s' => $o[0]->sittingId, 't' => $o[0]->try] + OutcomeColumns::of($o[1])->short(), $outcomes);
+        $rows = array_map(
+            static fn (array $o): array => ['s' => $o[0]->sittingId, 't' => $o[0]->try] + OutcomeColumns::of($o[1])->short(),
+            $outcomes,
+        );
         $this->run('UPDATE response r SET credit = n.c, verdict = n.d, line = n.l, read_as = n.r, misconceptions = n.m::uuid[]
-            FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, t int, c text, d text, l text, r text, m text) WHERE r.sitting_id = n.s AND r.entry = :entry AND r.try = n.t', ['rows' => Json::encode($rows), 'entry' => $entry]);
+            FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, t int, c text, d text, l text, r text, m text)
+            WHERE r.sitting_id = n.s AND r.entry = :entry AND r.try = n.t', [
+            'rows' => Json::encode($rows),
+            'entry' => $entry,
+        ]);
     }
 
     /**
@@ -66,7 +93,11 @@ final readonly class Remarking extends ReadModel
             return;
         }
         /** @var list<array{id: string, walk: string, credits: string}> $rows */
-        $rows = $this->rows('SELECT s.id, s.walk, (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, '.SittingTables::CREDIT.")), '[]') FROM response r WHERE r.sitting_id = s.id) AS credits FROM sitting s WHERE s.id IN (:ids)", ['ids' => $sittingIds]);
+        $rows = $this->rows(
+            'SELECT s.id, s.walk, (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, '.SittingTables::CREDIT.")), '[]')
+                FROM response r WHERE r.sitting_id = s.id) AS credits FROM sitting s WHERE s.id IN (:ids)",
+            ['ids' => $sittingIds],
+        );
         $marks = [];
         foreach ($rows as $row) {
             /** @var list<array{string, int, string|null}> $answers as the query builds them */
@@ -75,8 +106,15 @@ final readonly class Remarking extends ReadModel
             foreach ($answers as [$entry, $try, $credit]) {
                 $credits[$entry][$try] = $credit === null ? null : BigRational::of($credit);
             }
-            $marks[] = ['s' => $row['id'], 'm' => Sitting::decimal(Score::of($edition->paper(), SittingReader::walk($row['walk']), $credits, $step)->total)];
+            $marks[] = [
+                's' => $row['id'],
+                'm' => Sitting::decimal(Score::of($edition->paper(), SittingReader::walk($row['walk']), $credits, $step)->total),
+            ];
         }
-        $this->run('UPDATE sitting s SET marks = n.m, revision = s.revision + 1 FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric) WHERE s.id = n.s', ['rows' => Json::encode($marks)]);
+        $this->run(
+            'UPDATE sitting s SET marks = n.m, revision = s.revision + 1
+                FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric) WHERE s.id = n.s',
+            ['rows' => Json::encode($marks)],
+        );
     }
 }

@@ -18,11 +18,15 @@ use ChalkLadder\Server\Sitting\StoredSitting;
  */
 final readonly class Saving extends ReadModel
 {
-    private const INSERT = 'INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict, line, read_as, misconceptions, millis, confidence)
+    private const INSERT = 'INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict,
+        line, read_as, misconceptions, millis, confidence)
         SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[], n.s, n.k FROM here,
-            jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text, s int, k int)
-        ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter, client_id = excluded.client_id, saved_at = excluded.saved_at,
-            credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as, misconceptions = excluded.misconceptions,
+            jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text,
+            s int, k int)
+        ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter,
+        client_id = excluded.client_id, saved_at = excluded.saved_at,
+            credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as,
+            misconceptions = excluded.misconceptions,
             millis = greatest(r.millis, excluded.millis), confidence = coalesce(excluded.confidence, r.confidence)
         WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry';
 
@@ -39,12 +43,17 @@ final readonly class Saving extends ReadModel
     {
         /** @var array{here: bool, kept: string} $row */
         $row = $this->row('WITH here AS (
-                UPDATE sitting s SET at_entry = coalesce(:at, at_entry), revision = revision + 1 FROM '.HandoutTables::HANDOUTS.' h JOIN '.PaperTables::RULES." e ON e.id = h.edition_id
-                WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id AND ".HandoutTables::TAKES_ANSWERS.'
+                UPDATE sitting s SET at_entry = coalesce(:at, at_entry), revision = revision + 1 FROM '.HandoutTables::HANDOUTS.' h
+                JOIN '.PaperTables::RULES." e ON e.id = h.edition_id
+                WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id
+                AND ".HandoutTables::TAKES_ANSWERS.'
                     AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
-            ), kept AS ('.self::INSERT.") SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]') FROM kept) AS kept", [
-            'at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id, 'rules' => $sitting->rulesVersion,
-            'walk' => Json::encode($sitting->walk->toArray()), 'now' => Moment::stored($now), 'rows' => Json::encode(array_map(self::columns(...), $answers)),
+            ), kept AS ('.self::INSERT.") SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]')
+            FROM kept) AS kept", [
+            'at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id,
+            'rules' => $sitting->rulesVersion,
+            'walk' => Json::encode($sitting->walk->toArray()), 'now' => Moment::stored($now),
+            'rows' => Json::encode(array_map(self::columns(...), $answers)),
         ]);
 
         return $row['here'] ? Json::texts($row['kept']) : null;
@@ -53,7 +62,10 @@ final readonly class Saving extends ReadModel
     /** Writes one answer to a sitting that is held; false when a newer one is stored or it can no longer change. */
     public function one(string $sittingId, Answer $answer, string $clientId, \DateTimeImmutable $now): bool
     {
-        return $this->row('WITH here AS (SELECT :id::uuid AS id) '.self::INSERT, ['id' => $sittingId, 'now' => Moment::stored($now), 'rows' => Json::encode([self::columns([$answer, $clientId])])]) !== null;
+        return $this->row(
+            'WITH here AS (SELECT :id::uuid AS id) '.self::INSERT,
+            ['id' => $sittingId, 'now' => Moment::stored($now), 'rows' => Json::encode([self::columns([$answer, $clientId])])],
+        ) !== null;
     }
 
     /**
@@ -65,6 +77,14 @@ final readonly class Saving extends ReadModel
     {
         [$a, $client] = $answer;
 
-        return ['e' => $a->entry, 't' => $a->try, 'v' => $a->response->toArray(), 'n' => $a->counter, 'i' => $client, 's' => $a->millis, 'k' => $a->confidence] + OutcomeColumns::of($a->outcome)->short();
+        return [
+            'e' => $a->entry,
+            't' => $a->try,
+            'v' => $a->response->toArray(),
+            'n' => $a->counter,
+            'i' => $client,
+            's' => $a->millis,
+            'k' => $a->confidence,
+        ] + OutcomeColumns::of($a->outcome)->short();
     }
 }

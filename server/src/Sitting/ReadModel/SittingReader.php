@@ -88,7 +88,8 @@ final readonly class SittingReader extends ReadModel
     /** @return list<Answer> checked afresh under the rule that holds now */
     public function answers(StoredSitting $sitting): array
     {
-        $rows = $this->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at, mark_version, millis, confidence
+        $rows = $this->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at,
+            mark_version, millis, confidence
             FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
         /** @var list<array{entry: string, try: int, value: string, counter: int, settled: bool, hint_opened: bool, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null}> $rows */
         $given = [];
@@ -108,7 +109,11 @@ final readonly class SittingReader extends ReadModel
     public function late(StoredSitting $sitting): array
     {
         /** @var list<array{entry: string, try: int, value: string, counter: int, received_at: string}> $rows */
-        $rows = $this->rows('SELECT entry, try, value, counter, received_at FROM late_response WHERE sitting_id = :id ORDER BY received_at LIMIT '.self::MOST_LATE, ['id' => $sitting->id]);
+        $rows = $this->rows(
+            'SELECT entry, try, value, counter, received_at FROM late_response WHERE sitting_id = :id
+                ORDER BY received_at LIMIT '.self::MOST_LATE,
+            ['id' => $sitting->id],
+        );
         $late = [];
         foreach ($rows as $row) {
             $response = Response::fromArray(Json::decode($row['value']));
@@ -125,7 +130,10 @@ final readonly class SittingReader extends ReadModel
     public function counter(string $sittingId, string $entry, int $try): ?int
     {
         /** @var array{counter: int}|null $row */
-        $row = $this->row('SELECT counter FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try', ['id' => $sittingId, 'entry' => $entry, 'try' => $try]);
+        $row = $this->row(
+            'SELECT counter FROM response WHERE sitting_id = :id AND entry = :entry AND try = :try',
+            ['id' => $sittingId, 'entry' => $entry, 'try' => $try],
+        );
 
         return $row['counter'] ?? null;
     }
@@ -163,8 +171,10 @@ final readonly class SittingReader extends ReadModel
 
     private static function select(): string
     {
-        return 'SELECT s.id, s.handout_id, s.student_id, s.attempt, s.state, s.seed, s.walk, s.at_entry, s.message, s.reply, s.handed_in_at, s.veiled,
-                h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version, '.TeamSettings::markStep('h.team_id').' AS mark_step
+        return 'SELECT s.id, s.handout_id, s.student_id, s.attempt, s.state, s.seed, s.walk, s.at_entry, s.message, s.reply,
+            s.handed_in_at, s.veiled,
+                h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version,
+                '.TeamSettings::markStep('h.team_id').' AS mark_step
             FROM sitting s JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id';
     }
 

@@ -15,13 +15,19 @@ final class SittingTables
     /** A sitting `s` that has been handed in, and so may count. The rule of {@see \ChalkLadder\Core\Sitting\SittingState::isOver()}. */
     public const OVER = "s.state <> 'open'";
 
-    /** The credit of a response `r` that counts: a person's before a machine's. The rule of {@see \ChalkLadder\Server\Sitting\Answer::credit()}. */
+    /**
+     * The credit of a response `r` that counts: a person's before a machine's. The rule of {@see
+     * \ChalkLadder\Server\Sitting\Answer::credit()}.
+     */
     public const CREDIT = 'coalesce(r.hand_credit, r.credit)';
 
     /** Whether a response `r` waits for a marker. The rule of {@see \ChalkLadder\Server\Sitting\Answer::waits()}. */
     public const WAITS = "(r.verdict = 'by hand' AND r.hand_credit IS NULL)";
 
-    /** Whether a response `r` says anything: it is not blank, or somebody has marked it. The rule of {@see \ChalkLadder\Server\Sitting\Answer::says()}. */
+    /**
+     * Whether a response `r` says anything: it is not blank, or somebody has marked it. The rule of {@see
+     * \ChalkLadder\Server\Sitting\Answer::says()}.
+     */
     public const SAYS = "(r.verdict <> 'none' OR r.hand_credit IS NOT NULL)";
 
     /** A response `r` that a person marks. */
@@ -33,5 +39,6 @@ final class SittingTables
      */
     public const ATTEMPTS = "(SELECT a.*, a.rule = 'mean' OR row_number() OVER (PARTITION BY a.handout_id, a.student_id ORDER BY
             CASE a.rule WHEN 'best' THEN -a.marks WHEN 'latest' THEN -a.attempt ELSE a.attempt END, a.attempt) = 1 AS counts
-        FROM (SELECT s.*, h.conditions ->> 'counts' AS rule FROM sitting s JOIN ".HandoutTables::HANDOUTS.' h ON h.id = s.handout_id WHERE '.self::OVER.') a)';
+        FROM (SELECT s.*, h.conditions ->> 'counts' AS rule FROM sitting s JOIN ".HandoutTables::HANDOUTS.' h ON h.id = s.handout_id
+        WHERE '.self::OVER.') a)';
 }

@@ -25,9 +25,11 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     public function own(string $studentId, \DateTimeImmutable $now): array
     {
         /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, sitting_id: string|null, state: string|null, attempt: int}> $rows */
-        $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
+        $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at,
+            s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
             FROM '.HandoutTables::STUDENTS.' hs JOIN '.HandoutTables::HANDOUTS.' h ON h.id = hs.handout_id AND h.visible
-            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id ORDER BY attempt DESC LIMIT 1) s ON true
+            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id
+            ORDER BY attempt DESC LIMIT 1) s ON true
             WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
 
         return array_map(static function (array $r) use ($now): OwnWorkRowView {
@@ -53,7 +55,11 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     public function attempts(string $studentId, string $handoutId): array
     {
         /** @var array{open: string|null, attempts: int} $row */
-        $row = $this->row("SELECT max(id::text) FILTER (WHERE state = 'open') AS open, coalesce(max(attempt), 0) AS attempts FROM sitting WHERE handout_id = :id AND student_id = :who", ['id' => $handoutId, 'who' => $studentId]);
+        $row = $this->row(
+            "SELECT max(id::text) FILTER (WHERE state = 'open') AS open, coalesce(max(attempt), 0) AS attempts FROM sitting
+                WHERE handout_id = :id AND student_id = :who",
+            ['id' => $handoutId, 'who' => $studentId],
+        );
 
         return [$row['open'], $row['attempts']];
     }
@@ -67,9 +73,12 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     public function of(array $handoutIds): array
     {
         /** @var list<array{handout_id: string, open: int, handed_in: int, returned: int, waiting: int}> $rows */
-        $rows = $handoutIds === [] ? [] : $this->rows("SELECT s.handout_id, count(DISTINCT s.student_id) FILTER (WHERE s.state = 'open') AS open, count(DISTINCT s.student_id) FILTER (WHERE ".SittingTables::OVER.") AS handed_in,
+        $rows = $handoutIds === [] ? [] : $this->rows("SELECT s.handout_id,
+            count(DISTINCT s.student_id) FILTER (WHERE s.state = 'open') AS open,
+            count(DISTINCT s.student_id) FILTER (WHERE ".SittingTables::OVER.") AS handed_in,
                 count(DISTINCT s.student_id) FILTER (WHERE s.state = 'returned') AS returned,
-                count(*) FILTER (WHERE ".SittingTables::OVER.' AND EXISTS (SELECT 1 FROM response r WHERE r.sitting_id = s.id AND '.SittingTables::WAITS.')) AS waiting
+                count(*) FILTER (WHERE ".SittingTables::OVER.' AND EXISTS (SELECT 1 FROM response r
+                WHERE r.sitting_id = s.id AND '.SittingTables::WAITS.')) AS waiting
             FROM sitting s WHERE s.handout_id IN (:ids) GROUP BY s.handout_id', ['ids' => $handoutIds]);
         $progress = [];
         foreach ($rows as $r) {

@@ -22,13 +22,17 @@ final readonly class SittingRepository extends Repository
      */
     public function ofHandout(string $handoutId, array $states, ?array $students = null): array
     {
-        $query = $this->entities->createQueryBuilder()->select('s')->from(Sitting::class, 's')->where('s.handoutId = :handout')->andWhere('s.state IN (:states)')
+        $query = $this->entities->createQueryBuilder()->select('s')->from(Sitting::class,
+            's')->where('s.handoutId = :handout')->andWhere('s.state IN (:states)')
             ->setParameter('handout', $handoutId)->setParameter('states', $states)->orderBy('s.id');
         if ($students !== null) {
             $query->andWhere('s.studentId IN (:students)')->setParameter('students', $students);
         }
         /** @var list<Sitting> $sittings */
-        $sittings = $query->getQuery()->setLockMode(LockMode::PESSIMISTIC_WRITE)->setHint(\Doctrine\ORM\Query::HINT_REFRESH, true)->getResult();
+        $sittings = $query->getQuery()->setLockMode(LockMode::PESSIMISTIC_WRITE)->setHint(
+            \Doctrine\ORM\Query::HINT_REFRESH,
+            true,
+        )->getResult();
 
         return $sittings;
     }

@@ -11,7 +11,12 @@ final readonly class RecordView
      * @param float|null           $seconds median time
      * @param list<RecordLineView> $lines
      */
-    public function __construct(public int $handouts, public int $students, public ?float $facility, public ?float $seconds, public array $lines)
-    {
+    public function __construct(
+        public int $handouts,
+        public int $students,
+        public ?float $facility,
+        public ?float $seconds,
+        public array $lines,
+    ) {
     }
 }

@@ -7,7 +7,13 @@ namespace ChalkLadder\Server\Bank\Api\View;
 /** A skill or misconception, with how many questions of the bank name it. */
 final readonly class TermView
 {
-    public function __construct(public string $id, public string $name, public ?string $parent, public string $looksLike, public string $nextStep, public int $questions)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public ?string $parent,
+        public string $looksLike,
+        public string $nextStep,
+        public int $questions,
+    ) {
     }
 }

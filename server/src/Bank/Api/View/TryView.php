@@ -11,7 +11,14 @@ final readonly class TryView
      * @param list<string>          $misconceptions ids
      * @param array<string, string> $numbers        what was drawn for the variables, by name
      */
-    public function __construct(public ?string $credit, public string $verdict, public string $line, public string $readAs, public string $feedback, public array $misconceptions, public array $numbers)
-    {
+    public function __construct(
+        public ?string $credit,
+        public string $verdict,
+        public string $line,
+        public string $readAs,
+        public string $feedback,
+        public array $misconceptions,
+        public array $numbers,
+    ) {
     }
 }

@@ -14,7 +14,12 @@ final readonly class AccountView
      * @param list<string>          $steps      what it can be set to
      * @param bool                  $maySet     whether the asker may set it
      */
-    public function __construct(public array $sessions, public array $colleagues, public string $markStep, public array $steps, public bool $maySet)
-    {
+    public function __construct(
+        public array $sessions,
+        public array $colleagues,
+        public string $markStep,
+        public array $steps,
+        public bool $maySet,
+    ) {
     }
 }

@@ -10,7 +10,14 @@ final readonly class MarkView
      * @param list<int|null>|null $levels
      * @param MarkEventView       $event  the line this mark added to its history
      */
-    public function __construct(public ?string $credit, public string $verdict, public bool $byHand, public ?array $levels, public string $comment, public int $markVersion, public MarkEventView $event)
-    {
+    public function __construct(
+        public ?string $credit,
+        public string $verdict,
+        public bool $byHand,
+        public ?array $levels,
+        public string $comment,
+        public int $markVersion,
+        public MarkEventView $event,
+    ) {
     }
 }

@@ -6,7 +6,13 @@ namespace ChalkLadder\Server\Marking\Api\View;
 
 final readonly class OutboxLineView
 {
-    public function __construct(public string $id, public string $to, public string $subject, public string $body, public string $sentBy, public string $sentAt)
-    {
+    public function __construct(
+        public string $id,
+        public string $to,
+        public string $subject,
+        public string $body,
+        public string $sentBy,
+        public string $sentAt,
+    ) {
     }
 }

@@ -28,10 +28,21 @@ final readonly class PlanInput
         #[Assert\Range(min: 0, max: 500)]
         public int $most = 0,
         #[Assert\Count(max: 200)]
-        #[Assert\All([new Assert\NotNull(), new Assert\Type('array'), new Assert\Count(exactly: 2), new Assert\Unique(), new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Type('array'),
+            new Assert\Count(exactly: 2),
+            new Assert\Unique(),
+            new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()]),
+        ])]
         public array $apart = [],
         #[Assert\Count(max: 100)]
-        #[Assert\All([new Assert\NotNull(), new Assert\Type('array'), new Assert\Count(min: 2, max: 500), new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Type('array'),
+            new Assert\Count(min: 2, max: 500),
+            new Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()]),
+        ])]
         public array $together = [],
         public bool $classes = false,
         #[Assert\Count(max: 1000)]
@@ -47,6 +58,15 @@ final readonly class PlanInput
             $pairs[] = [$pair[0], $pair[1]];
         }
 
-        return new Plan($this->groups, $this->aim, $this->least, $this->most, $pairs, $this->together, $this->classes ? ['class'] : [], array_filter($this->fixed, fn (int $g): bool => $g < $this->groups));
+        return new Plan(
+            $this->groups,
+            $this->aim,
+            $this->least,
+            $this->most,
+            $pairs,
+            $this->together,
+            $this->classes ? ['class'] : [],
+            array_filter($this->fixed, fn (int $g): bool => $g < $this->groups),
+        );
     }
 }

@@ -13,7 +13,13 @@ final readonly class FitView
      * @param list<string> $broken constraints that are not kept
      * @param string|null  $clash  why they cannot all be kept, where that was found
      */
-    public function __construct(public float $value, public ?float $bound, public string $measure, public string $better, public array $broken, public ?string $clash)
-    {
+    public function __construct(
+        public float $value,
+        public ?float $bound,
+        public string $measure,
+        public string $better,
+        public array $broken,
+        public ?string $clash,
+    ) {
     }
 }

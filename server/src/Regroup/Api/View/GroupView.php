@@ -12,7 +12,13 @@ final readonly class GroupView
      * @param list<MemberView> $members
      * @param list<string>     $handouts titles of what this group was handed
      */
-    public function __construct(public ?string $id, public string $name, public ?string $about, public string $nextStep, public array $members, public array $handouts)
-    {
+    public function __construct(
+        public ?string $id,
+        public string $name,
+        public ?string $about,
+        public string $nextStep,
+        public array $members,
+        public array $handouts,
+    ) {
     }
 }

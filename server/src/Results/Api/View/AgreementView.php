@@ -14,7 +14,15 @@ final readonly class AgreementView
      * @param list<CriterionAgreementView> $criteria
      * @param list<DisagreementView>       $apart    answers on which they differ
      */
-    public function __construct(public string $entry, public int $number, public string $title, public array $rubric, public int $answers, public array $markers, public array $criteria, public array $apart)
-    {
+    public function __construct(
+        public string $entry,
+        public int $number,
+        public string $title,
+        public array $rubric,
+        public int $answers,
+        public array $markers,
+        public array $criteria,
+        public array $apart,
+    ) {
     }
 }

@@ -14,7 +14,12 @@ final readonly class ChangeView
      * @param list<ChangeLineView>   $lines    the whole, then each skill that both ask for
      * @param list<StudentMoveView>  $students who gained most first
      */
-    public function __construct(public array $earlier, public ?string $since, public bool $same, public array $lines, public array $students)
-    {
+    public function __construct(
+        public array $earlier,
+        public ?string $since,
+        public bool $same,
+        public array $lines,
+        public array $students,
+    ) {
     }
 }

@@ -8,7 +8,12 @@ namespace ChalkLadder\Server\Results\Api\View;
 final readonly class ClassResultView
 {
     /** @param list<DifferingView> $differing questions that are harder or easier for this class than for others of the same score */
-    public function __construct(public string $name, public FigureView $share, public FigureView $difference, public FigureView $effect, public array $differing)
-    {
+    public function __construct(
+        public string $name,
+        public FigureView $share,
+        public FigureView $difference,
+        public FigureView $effect,
+        public array $differing,
+    ) {
     }
 }

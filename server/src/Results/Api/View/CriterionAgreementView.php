@@ -12,7 +12,14 @@ final readonly class CriterionAgreementView
      * @param FigureView         $alpha    ordinal
      * @param list<SeverityView> $severity in points of the rubric
      */
-    public function __construct(public string $name, public FigureView $exact, public FigureView $adjacent, public FigureView $kappa, public FigureView $alpha, public FigureView $icc, public array $severity)
-    {
+    public function __construct(
+        public string $name,
+        public FigureView $exact,
+        public FigureView $adjacent,
+        public FigureView $kappa,
+        public FigureView $alpha,
+        public FigureView $icc,
+        public array $severity,
+    ) {
     }
 }

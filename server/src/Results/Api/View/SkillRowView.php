@@ -13,7 +13,13 @@ final readonly class SkillRowView
      * @param list<int>        $toOthers the same against all students here
      * @param list<FigureView> $known    chance that the skill is known, by all work so far
      */
-    public function __construct(public string $studentId, public string $name, public array $shares, public array $standing, public array $toOthers, public array $known)
-    {
+    public function __construct(
+        public string $studentId,
+        public string $name,
+        public array $shares,
+        public array $standing,
+        public array $toOthers,
+        public array $known,
+    ) {
     }
 }

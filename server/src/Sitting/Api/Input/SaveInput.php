@@ -34,7 +34,15 @@ final readonly class SaveInput
 
     public static function read(Node $node): self
     {
-        $save = new self($node->text('entry', 36), $node->int('try', 1, 9, 1), Response::read($node->child('value')), $node->int('counter', 1, self::LARGEST_COUNTER), $node->text('clientId', 64), $node->intOrNull('millis', 0, self::A_DAY), $node->intOrNull('confidence', 1, 3));
+        $save = new self(
+            $node->text('entry', 36),
+            $node->int('try', 1, 9, 1),
+            Response::read($node->child('value')),
+            $node->int('counter', 1, self::LARGEST_COUNTER),
+            $node->text('clientId', 64),
+            $node->intOrNull('millis', 0, self::A_DAY),
+            $node->intOrNull('confidence', 1, 3),
+        );
         $node->rejectUnknown();
 
         return $save;
