@@ -35,6 +35,15 @@ final class DifferenceTest extends TestCase
         );
     }
 
+    /** Hedges and Olkin 1985, chapters 5 and 6, worked out apart from this code. */
+    public function testTheEffectOfTheSleepExampleWithItsInterval(): void
+    {
+        $effect = Difference::effect(self::SECOND, self::FIRST);
+        self::assertEqualsWithDelta(0.7970185004, $effect->value, 1e-9);
+        self::assertEqualsWithDelta(-0.1136394082, $effect->low, 1e-9);
+        self::assertEqualsWithDelta(1.7076764091, $effect->high, 1e-9);
+    }
+
     public function testIntervalsCoverTheTruthAsOftenAsTheySay(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'coverage', true)));

@@ -45,6 +45,19 @@ final class SessionTest extends ApiCase
         $this->get('POST', '/session', ['email' => 'TEACHER@test.example'] + self::RIGHT);
     }
 
+    public function testSessionsThatAreOverAreNotKept(): void
+    {
+        $clock = new MockClock();
+        Clock::set($clock);
+        $this->as($this->world->teacher);
+        $this->as($this->world->students['Ada Okafor']);
+        $count = fn (): int => $this->tables->row('SELECT count(*) AS n FROM session')?->int('n') ?? 0;
+        self::assertSame(2, $count());
+        $clock->modify('+90 days');
+        $this->as($this->world->lead)->ask('DELETE', '/session');
+        self::assertSame(0, $count());
+    }
+
     public function testGuessingIsSlowedDownForThatAccountAloneHoweverItIsSpelt(): void
     {
         $clock = new MockClock();
