@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Tests\Exchange;
 use ChalkLadder\Server\Exchange\Renderer;
 use ChalkLadder\Server\Exchange\RenderFailed;
 use PHPUnit\Framework\TestCase;
+use Symfony\Component\Filesystem\Filesystem;
 
 /** The browser that prints, before a site of its own and a second one that it must never reach. */
 final class RendererTest extends TestCase
@@ -44,8 +45,7 @@ final class RendererTest extends TestCase
             proc_terminate($server, 9);
             proc_close($server);
         }
-        array_map(unlink(...), glob("$this->dir/*") ?: []);
-        rmdir($this->dir);
+        (new Filesystem())->remove($this->dir);
     }
 
     public function testItPrintsThePageAndReachesNothingElse(): void

@@ -125,6 +125,19 @@ final class RegroupTest extends ApiCase
         self::assertCount(1, $this->get('GET', '/me/work')->list('handouts'));
     }
 
+    public function testAFollowUpWhoseKeysAreOutIsSaid(): void
+    {
+        $id = $this->keep('Ada Okafor', 'Benoît Larsen')->text('id');
+        self::assertSame([], $this->get('GET', "/groupings/$id")->list('keysOut'), 'nobody has been told anything');
+
+        $this->tables->run("UPDATE sitting SET state = 'returned' WHERE handout_id = :id", ['id' => $this->handout]);
+        $out = $this->get('GET', "/groupings/$id")->list('keysOut');
+        self::assertSame([[$this->world->editionId, 4]], array_map(static fn ($o): array => [$o->text('editionId'), $o->int('questions')], $out));
+
+        $this->tables->run("UPDATE handout SET conditions = conditions || '{\"feedback\": \"nothing\"}' WHERE id = :id", ['id' => $this->handout]);
+        self::assertSame([], $this->get('GET', "/groupings/$id")->list('keysOut'), 'by this plan keys never go out');
+    }
+
     public function testAStudentMovesInAKeptGroupingAndBackWithTheirReason(): void
     {
         $kept = $this->keep('Ada Okafor', 'Benoît Larsen');

@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Regroup\ReadModel;
 
+use ChalkLadder\Core\Sitting\FeedbackPlan;
+use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Bank\ReadModel\BankTables;
 use ChalkLadder\Server\Handout\GroupNames;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
+use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Regroup\Api\View\GroupingRowView;
 use ChalkLadder\Server\Regroup\Api\View\GroupingView;
 use ChalkLadder\Server\Regroup\Api\View\GroupView;
+use ChalkLadder\Server\Regroup\Api\View\KeysOutView;
 use ChalkLadder\Server\Regroup\Api\View\MemberView;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
+use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 
 final readonly class GroupingList extends ReadModel implements GroupNames, TrailSubjects
 {
@@ -67,7 +72,31 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
             Moment::iso($row['made_at']),
             $row['maker'],
             $this->groups($id),
+            keysOut: $this->keysOut($teamId, $row['handout_id']),
         );
+    }
+
+    /** @return list<KeysOutView> editions that share questions with a handout whose keys some students have been told */
+    private function keysOut(string $teamId, string $handoutId): array
+    {
+        /** @var list<array{feedback: string, state: string}> $states */
+        $states = $this->rows("SELECT DISTINCT h.conditions ->> 'feedback' AS feedback, s.state FROM ".HandoutTables::HANDOUTS.' h
+            JOIN '.SittingTables::SITTINGS.' s ON s.handout_id = h.id WHERE h.id = :handout', ['handout' => $handoutId]);
+        $told = array_filter(
+            $states,
+            static fn (array $r): bool => FeedbackPlan::from($r['feedback'])->tellsAll(SittingState::from($r['state'])),
+        );
+        if ($told === []) {
+            return [];
+        }
+        /** @var list<array{edition: string, n: int}> $rows */
+        $rows = $this->rows('SELECT e.id AS edition, count(DISTINCT other.entry) AS n FROM '.HandoutTables::HANDOUTS.' h
+            JOIN '.PaperTables::ITEMS.' mine ON mine.edition_id = h.edition_id
+            JOIN '.PaperTables::ITEMS.' other ON other.item_id = mine.item_id
+            JOIN '.PaperTables::EDITIONS.' e ON e.id = other.edition_id AND e.team_id = :team
+            WHERE h.id = :handout GROUP BY e.id ORDER BY e.id', ['handout' => $handoutId, 'team' => $teamId]);
+
+        return array_map(static fn (array $r): KeysOutView => new KeysOutView($r['edition'], $r['n']), $rows);
     }
 
     public function of(array $groupIds): array

@@ -1,28 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, problemOf, take } from '@/lib/api/client'
 import { fromLocalInput, plural } from '@/lib/format'
+import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-
-const PLANS: { id: Schemas['Conditions']['feedback']; label: string; note: string }[] = [
-  { id: 'on return', label: 'All on return', note: 'Marks, feedback and keys when you give the work back.' },
-  {
-    id: 'at once',
-    label: 'Right or wrong at once',
-    note: 'Each answer is settled when it is given; keys stay hidden until return.',
-  },
-  {
-    id: 'after hand-in',
-    label: 'All after handing in',
-    note: 'Keys are out as soon as the first student has handed in.',
-  },
-  { id: 'nothing', label: 'Nothing', note: 'No marks, feedback or keys, not even on return.' },
-]
 
 /** Gives a published paper to classes or single students, under conditions. */
 export default function HandOut() {
@@ -40,13 +26,7 @@ export default function HandOut() {
     queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: single } } })),
     enabled: single !== '',
   })
-  const [conditions, setConditions] = useState<Schemas['Conditions']>({
-    attempts: 1,
-    counts: 'best',
-    shuffleQuestions: false,
-    shuffleOptions: false,
-    feedback: 'on return',
-  })
+  const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
   const [visible, setVisible] = useState(true)
   const [opens, setOpens] = useState('')
   const [closes, setCloses] = useState('')
@@ -222,7 +202,7 @@ export default function HandOut() {
           <fieldset className={`${group} lg:col-span-2`}>
             <legend className="px-1 font-head text-lg font-semibold">What students are told, and when</legend>
             <div className="grid gap-x-6 sm:grid-cols-2">
-              {PLANS.map((plan) => (
+              {FEEDBACK_PLANS.map((plan) => (
                 <label key={plan.id} className="flex gap-2 py-1">
                   <input
                     type="radio"

@@ -30,6 +30,7 @@ const proposal = {
   ],
   madeAt: null,
   madeBy: null,
+  keysOut: [],
 }
 const kept = {
   ...proposal,
@@ -219,11 +220,29 @@ describe('A kept grouping', () => {
     )
     expect((screen.getByRole('button', { name: 'Hand out follow-ups' }) as HTMLButtonElement).disabled).toBe(true)
     await user.selectOptions(pick, 'ed1')
+    await user.selectOptions(screen.getByLabelText('What students are told'), 'at once')
+    await user.click(screen.getByLabelText('A second attempt, the best counts'))
     await user.click(screen.getByRole('button', { name: 'Hand out to 1 group' }))
     expect(await screen.findByText('✓ handed: Second look')).toBeTruthy()
     expect(bodies('POST', '/api/groupings/g1/follow-ups')).toMatchObject([
-      { groups: [{ groupId: 'a', editionId: 'ed1' }] },
+      {
+        groups: [{ groupId: 'a', editionId: 'ed1' }],
+        conditions: { feedback: 'at once', attempts: 2, counts: 'best' },
+      },
     ])
+  })
+
+  it('says when the keys of a follow-up are out', async () => {
+    serve({
+      'GET /api/groupings/g1': { ...kept, keysOut: [{ editionId: 'ed1', questions: 2 }] },
+      'GET /api/papers': { papers: [{ id: 'p1', title: 'Second look', editionId: 'ed1' }] },
+    })
+    const user = open()
+    const pick = await screen.findByLabelText('Adds instead, 2 students')
+    await waitFor(() => expect(within(pick).getAllByRole('option')).toHaveLength(2))
+    expect(screen.queryByText(/keys are out/)).toBeNull()
+    await user.selectOptions(pick, 'ed1')
+    expect(screen.getByText('2 questions of “Tides”, whose keys are out.')).toBeTruthy()
   })
 
   it('hands the same group another paper later, as an act of its own', async () => {

@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
-import { SelectField } from '@/ui/Field'
+import { SelectField, Tick } from '@/ui/Field'
 import { toast } from '@/ui/Toasts'
 import { aimWords } from './groups'
 import { Groups } from './Groups'
@@ -22,10 +23,15 @@ export function Kept({ grouping }: { grouping: Grouping }) {
   const [shown, setShown] = useState(grouping)
   const [choice, setChoice] = useState<Record<string, string>>({})
   const [requests, setRequests] = useState(() => requestsFor(grouping))
+  const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
   const [busy, setBusy] = useState(false)
   useEffect(() => setShown(grouping), [grouping])
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const chosen = Object.entries(choice).filter(([, edition]) => edition !== '')
+  const known = (editionId: string | undefined) => {
+    const out = shown.keysOut.find((one) => one.editionId === editionId)
+    return out ? `${plural(out.questions, 'question')} of “${shown.handout}”, whose keys are out.` : undefined
+  }
   const show = (next: Grouping) => {
     setShown(next)
     client.setQueryData(['grouping', grouping.id], next)
@@ -56,13 +62,7 @@ export function Kept({ grouping }: { grouping: Grouping }) {
           params: { path: { id: grouping.id ?? '' } },
           body: {
             groups: chosen.map(([groupId, editionId]) => ({ groupId, editionId, requestId: requests[groupId] ?? '' })),
-            conditions: {
-              attempts: 1,
-              counts: 'best',
-              shuffleQuestions: false,
-              shuffleOptions: false,
-              feedback: 'on return',
-            },
+            conditions,
           },
         }),
       )
@@ -72,7 +72,9 @@ export function Kept({ grouping }: { grouping: Grouping }) {
       setRequests(requestsFor(next))
       void client.invalidateQueries({ queryKey: ['handouts'] })
       void client.invalidateQueries({ queryKey: ['groupings'] })
-      toast(`Follow-ups handed to ${plural(chosen.length, 'group')}.`)
+      toast(
+        `Follow-ups handed to ${plural(chosen.length, 'group')}. Their times are set, or they are hidden, in Handouts.`,
+      )
     } catch (thrown) {
       const problem = problemOf(thrown)
       toast(`${problem.message} ${problem.detail}`, { bad: true })
@@ -100,6 +102,7 @@ export function Kept({ grouping }: { grouping: Grouping }) {
                 label={`${g.name}, ${plural(g.members.length, 'student')}`}
                 value={choice[g.id ?? ''] ?? ''}
                 onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
+                note={known(choice[g.id ?? ''])}
               >
                 <option value="">nothing</option>
                 {published.map((p) => (
@@ -110,6 +113,36 @@ export function Kept({ grouping }: { grouping: Grouping }) {
               </SelectField>
             ))}
           </div>
+          {chosen.length > 0 ? (
+            <div className="mt-4 grid items-end gap-3 border-t pt-3 sm:grid-cols-2">
+              <SelectField
+                label="What students are told"
+                value={conditions.feedback}
+                note={FEEDBACK_PLANS.find((plan) => plan.id === conditions.feedback)?.note}
+                onChange={(e) =>
+                  setConditions({ ...conditions, feedback: e.target.value as typeof conditions.feedback })
+                }
+              >
+                {FEEDBACK_PLANS.map((plan) => (
+                  <option key={plan.id} value={plan.id}>
+                    {plan.label}
+                  </option>
+                ))}
+              </SelectField>
+              <div className="flex flex-col">
+                <Tick
+                  label="A second attempt, the best counts"
+                  checked={conditions.attempts === 2}
+                  onChange={(e) => setConditions({ ...conditions, attempts: e.target.checked ? 2 : 1 })}
+                />
+                <Tick
+                  label="Options in an own order for each student"
+                  checked={conditions.shuffleOptions}
+                  onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
+                />
+              </div>
+            </div>
+          ) : null}
         </section>
         <Groups groups={shown.groups} onMove={(student, to) => void onMove(student, to)} />
       </div>

@@ -1935,6 +1935,11 @@ export interface components {
             madeBy: string | null;
             groups: components["schemas"]["RegroupGroupView"][];
             fit: components["schemas"]["RegroupFitView"] | null;
+            keysOut: components["schemas"]["RegroupKeysOutView"][];
+        };
+        RegroupKeysOutView: {
+            editionId: string;
+            questions: number;
         };
         RegroupMemberInput: {
             studentId?: string;

@@ -9,6 +9,7 @@ final readonly class GroupingView
     /**
      * @param list<GroupView> $groups
      * @param FitView|null    $fit    of groups that were formed by a plan
+     * @param list<KeysOutView> $keysOut what not to hand them next without a thought; of kept groupings alone
      */
     public function __construct(
         public ?string $id,
@@ -20,6 +21,7 @@ final readonly class GroupingView
         public ?string $madeBy,
         public array $groups,
         public ?FitView $fit = null,
+        public array $keysOut = [],
     ) {
     }
 }
