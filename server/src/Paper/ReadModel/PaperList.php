@@ -29,7 +29,7 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             jsonb_array_length(p.content -> 'sections') AS sections,
                 (SELECT count(*) FROM jsonb_path_query(p.content, '$.sections[*].entries[*] ? (@.kind == \"question\")')) AS questions,
                 e.id AS edition_id, e.number AS edition, e.of_version < p.version OR ".BankChanges::SOME." AS ahead,
-                COALESCE((e.content #>> '{mastery,returns}')::int > 0, false) AS returns
+                COALESCE((e.content #>> '{paper,mastery,returns}')::int > 0, false) AS returns
             FROM paper p JOIN ".StaffList::NAMES.' s ON s.id = p.updated_by
             LEFT JOIN LATERAL (SELECT id, number, of_version, content FROM edition WHERE paper_id = p.id
             ORDER BY number DESC LIMIT 1) e ON true

@@ -12,6 +12,7 @@ const paper = (title: string, editionId: string | null) => ({
   editionId,
   edition: editionId ? 2 : null,
   ahead: false,
+  returns: false,
   handouts: 0,
   updatedBy: 'Maren',
   updatedAt: '',
@@ -79,6 +80,14 @@ describe('Handing out', () => {
       },
     ])
     expect(screen.getByText('Handed out to 55 students.')).toBeTruthy()
+  })
+
+  it('says that returns tell right from wrong, whatever the plan, unless it tells at once', async () => {
+    serve({ ...base, 'GET /api/papers': { papers: [{ ...paper('Tides', 'ed1'), returns: true }] } })
+    const user = open('/handouts/new?edition=ed1')
+    expect((await screen.findByRole('note')).textContent).toContain('meeting a question again says')
+    await user.click(screen.getByRole('radio', { name: /Right or wrong at once/ }))
+    expect(screen.queryByRole('note')).toBeNull()
   })
 
   it('hands to single students of another class too', async () => {

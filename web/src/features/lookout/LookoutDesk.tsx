@@ -154,7 +154,7 @@ export default function LookoutDesk() {
                 value={sort}
                 onChange={(e) => setSort(e.target.value as Sort)}
               >
-                <option value="name">by name</option>
+                <option value="name">{hidden ? 'by number' : 'by name'}</option>
                 <option value="credit">by credit</option>
                 <option value="progress">by progress</option>
               </select>
