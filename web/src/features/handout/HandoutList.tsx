@@ -87,7 +87,7 @@ export default function HandoutList() {
                       </>
                     ) : null}
                   </td>
-                  <td className="px-2 text-quiet max-md:hidden">{moment(h.madeAt)}</td>
+                  <td className="px-2 whitespace-nowrap text-quiet max-md:hidden">{moment(h.madeAt)}</td>
                   <td className="px-2 py-2 pr-6 text-right md:whitespace-nowrap">
                     <Ways handout={h} onTimes={() => setTiming(h)} />
                   </td>
