@@ -45,6 +45,23 @@ final class SessionTest extends ApiCase
         $this->get('POST', '/session', ['email' => 'TEACHER@test.example'] + self::RIGHT);
     }
 
+    public function testOverTlsCookiesAreBoundToTheHostAndTheBrowserStaysWithTls(): void
+    {
+        $head = ['CONTENT_TYPE' => 'application/json', 'HTTP_X_CHALK_LADDER' => '1'];
+        $body = json_encode(self::RIGHT, JSON_THROW_ON_ERROR);
+        foreach (['http' => '', 'https' => '__Host-'] as $scheme => $prefix) {
+            $this->browser->request('POST', "$scheme://localhost/api/session", [], [], $head, $body);
+            $answer = $this->browser->getResponse();
+            self::assertSame(200, $answer->getStatusCode());
+            foreach ($answer->headers->getCookies() as $cookie) {
+                self::assertStringStartsWith($prefix.'chalk_', $cookie->getName());
+                self::assertSame([$scheme === 'https', true], [$cookie->isSecure(), $cookie->isHttpOnly()]);
+            }
+            self::assertNotSame([], $answer->headers->getCookies());
+            self::assertSame($scheme === 'https', $answer->headers->has('Strict-Transport-Security'));
+        }
+    }
+
     public function testSessionsThatAreOverAreNotKept(): void
     {
         $clock = new MockClock();
