@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Marking;
 
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
+use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 
@@ -172,6 +175,31 @@ final class DeskTest extends ApiCase
             '/marks',
             ['sittingId' => $this->sittings['Ada Okafor'], 'entry' => 'e-text', 'try' => 1, 'credit' => '1', 'markVersion' => 0],
         );
+    }
+
+    public function testTheCommentShelfHoldsThisTeamsCommentsOnThisEditionsQuestionAlone(): void
+    {
+        $handout = $this->world->handOut();
+        $marked = function (string $handout, string $comment): void {
+            $id = $this->world->sit('Ada Okafor', $handout, ['e-open' => ['text' => 'The moon pulls.']]);
+            $mark = ['sittingId' => $id, 'entry' => 'e-open', 'try' => 1, 'credit' => '1/2', 'markVersion' => 0];
+            $this->as($this->world->teacher)->get('PUT', '/marks', $mark + ['comment' => $comment]);
+        };
+        $marked($handout, 'Say why.');
+        $papers = $this->world->get(Papers::class);
+        $paper = $papers->create($this->world->lead, new PaperInput($this->world->paperDocument()));
+        $edition = $papers->publish($this->world->lead, $paper->id, new PublishInput($paper->version))->editionId;
+        $other = $this->world->handOut([], $edition);
+        $marked($other, 'Of another paper.');
+        $shelf = fn (): array => $this->get('GET', "/handouts/$handout/marking/e-open")->map('shelf');
+        self::assertSame(['Say why.'], $shelf());
+
+        // As if the same edition had been handed out by others.
+        $this->tables->run(
+            'UPDATE handout SET team_id = :team, edition_id = :edition WHERE id = :id',
+            ['team' => $this->world->stranger->teamId, 'edition' => $this->world->editionId, 'id' => $other],
+        );
+        self::assertSame(['Say why.'], $shelf());
     }
 
     public function testATeacherCorrectsTheMachineForOneStudentAndTakesItBack(): void
