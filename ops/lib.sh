@@ -149,7 +149,10 @@ fill() { # fill TEMPLATE TARGET: puts this instance's values into a settings fil
 
 start_web() {
   # Sockets lie where only the web server's user and root may enter.
-  mkdir -p "$RUN" "$STATE/nginx"; chmod 750 "$RUN"
+  mkdir -p "$STATE/nginx"; mkdir -m 750 "$RUN" 2>/dev/null
+  # Everybody may write where it lies: a folder that somebody else has put there is not ours to use.
+  case $(stat -c '%F %U' "$RUN") in "directory $(id -un)" | "directory $WEB_USER") ;; *) fail "$RUN belongs to somebody else; remove it, then run this again" ;; esac
+  chmod 750 "$RUN"
   [ "$(id -u)" = 0 ] && chown "$WEB_USER:$WEB_USER" "$RUN"
   probe_sandbox
   (umask 077; fill "$ROOT/ops/php-fpm-workers.conf" "$STATE/php-fpm-workers.conf"; fill "$ROOT/ops/php-fpm.conf" "$STATE/php-fpm.conf"

@@ -9,6 +9,7 @@ import { Head } from '@/ui/Desk'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { WindowFields, type Typed } from './WindowFields'
 
 /** Gives a published paper to classes or single students, under conditions. */
 export default function HandOut() {
@@ -27,9 +28,7 @@ export default function HandOut() {
     enabled: single !== '',
   })
   const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
-  const [visible, setVisible] = useState(true)
-  const [opens, setOpens] = useState('')
-  const [closes, setCloses] = useState('')
+  const [when, setWhen] = useState<Typed>({ visible: true, opens: '', closes: '' })
   const [requestId] = useState(() => crypto.randomUUID())
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const handOut = useMutation({
@@ -41,9 +40,9 @@ export default function HandOut() {
             classes: chosen,
             students: Object.keys(students),
             conditions,
-            visible,
-            opensAt: fromLocalInput(opens),
-            closesAt: fromLocalInput(closes),
+            visible: when.visible,
+            opensAt: fromLocalInput(when.opens),
+            closesAt: fromLocalInput(when.closes),
             requestId,
           },
         }),
@@ -51,7 +50,7 @@ export default function HandOut() {
     onSuccess: (made) => {
       void client.invalidateQueries({ queryKey: ['handouts'] })
       toast(`Handed out to ${plural(made.expected, 'student')}.`)
-      void navigate(visible ? `/lookout/${made.id}` : '/handouts')
+      void navigate(when.visible ? `/lookout/${made.id}` : '/handouts')
     },
   })
   const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
@@ -148,23 +147,7 @@ export default function HandOut() {
           </fieldset>
           <fieldset className={`${group} flex flex-col gap-3`}>
             <legend className="px-1 font-head text-lg font-semibold">When</legend>
-            <Tick label="Students can see it" checked={visible} onChange={(e) => setVisible(e.target.checked)} />
-            <TextField
-              label="Opens"
-              type="datetime-local"
-              value={opens}
-              onChange={(e) => setOpens(e.target.value)}
-              note="Empty: at once."
-              fault={problem?.fields.opensAt}
-            />
-            <TextField
-              label="Closes"
-              type="datetime-local"
-              value={closes}
-              onChange={(e) => setCloses(e.target.value)}
-              note="Empty: when you close it."
-              fault={problem?.fields.closesAt}
-            />
+            <WindowFields typed={when} onChange={setWhen} faults={problem?.fields} />
             <div className="grid grid-cols-2 gap-3">
               <TextField
                 label="Attempts"

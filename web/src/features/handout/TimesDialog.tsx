@@ -4,9 +4,9 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { fromLocalInput, plural, toLocalInput } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
-import { TextField, Tick } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { WindowFields, type Typed } from './WindowFields'
 
 type Handout = Schemas['HandoutHandoutView']
 type Window = Schemas['HandoutHandoutChangeInput']
@@ -23,23 +23,30 @@ export function useWindow(handout: Handout) {
 }
 
 /** The field goes by minutes; what was not touched keeps its seconds. */
-const at = (typed: string, was: string | null) => (typed === toLocalInput(was) ? was : fromLocalInput(typed))
+const at = (text: string, was: string | null) => (text === toLocalInput(was) ? was : fromLocalInput(text))
 
 /** When students can begin, until when they can work, and whether they see it at all. */
 export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: () => void }) {
   const { set, before } = useWindow(handout)
-  const [visible, setVisible] = useState(handout.visible)
-  const [opens, setOpens] = useState(() => toLocalInput(handout.opensAt))
-  const [closes, setCloses] = useState(() => toLocalInput(handout.closesAt))
+  const [typed, setTyped] = useState<Typed>(() => ({
+    visible: handout.visible,
+    opens: toLocalInput(handout.opensAt),
+    closes: toLocalInput(handout.closesAt),
+  }))
   const save = useMutation({
-    mutationFn: () => set({ visible, opensAt: at(opens, handout.opensAt), closesAt: at(closes, handout.closesAt) }),
+    mutationFn: () =>
+      set({
+        visible: typed.visible,
+        opensAt: at(typed.opens, handout.opensAt),
+        closesAt: at(typed.closes, handout.closesAt),
+      }),
     onSuccess: () => {
       onClose()
       toast(`The times of “${handout.title}” are set.`, { undo: () => void set(before) })
     },
   })
   const problem = save.error ? problemOf(save.error) : null
-  const past = closes !== '' && new Date(closes) <= new Date()
+  const past = typed.closes !== '' && new Date(typed.closes) <= new Date()
   const submit = (event: FormEvent) => {
     event.preventDefault()
     save.mutate()
@@ -47,33 +54,22 @@ export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: (
   return (
     <Dialog open onClose={onClose} title={`Times of “${handout.title}”`}>
       <form onSubmit={submit} className="flex max-w-sm flex-col gap-3">
-        <Tick label="Students can see it" checked={visible} onChange={(e) => setVisible(e.target.checked)} />
-        {!visible && handout.open > 0 ? (
+        <WindowFields
+          typed={typed}
+          onChange={setTyped}
+          faults={problem?.fields}
+          closesNote={
+            past
+              ? 'That is past: what students have entered is handed in at once.'
+              : 'Empty: when you close it. What is entered by then is handed in.'
+          }
+        />
+        {!typed.visible && handout.open > 0 ? (
           <p role="note" className="text-[15px] font-semibold">
             {plural(handout.open, 'student')} {handout.open === 1 ? 'is' : 'are'} at work: it is taken from their
             screens, and what they entered stays.
           </p>
         ) : null}
-        <TextField
-          label="Opens"
-          type="datetime-local"
-          value={opens}
-          onChange={(e) => setOpens(e.target.value)}
-          note="Empty: at once."
-          fault={problem?.fields.opensAt}
-        />
-        <TextField
-          label="Closes"
-          type="datetime-local"
-          value={closes}
-          onChange={(e) => setCloses(e.target.value)}
-          note={
-            past
-              ? 'That is past: what students have entered is handed in at once.'
-              : 'Empty: when you close it. What is entered by then is handed in.'
-          }
-          fault={problem?.fields.closesAt}
-        />
         {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
         <Button kind="do" type="submit" className="self-start" disabled={save.isPending}>
           Set the times
