@@ -66,8 +66,8 @@ export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: (
         />
         {!typed.visible && handout.open > 0 ? (
           <p role="note" className="text-[15px] font-semibold">
-            {plural(handout.open, 'student')} {handout.open === 1 ? 'is' : 'are'} at work: it is taken from their
-            screens, and what they entered stays.
+            {plural(handout.open, 'student')} {handout.open === 1 ? 'is' : 'are'} at work: they cannot go on until it is
+            shown again, and what they entered stays.
           </p>
         ) : null}
         {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
