@@ -56,14 +56,14 @@ fetch_php() {
     COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress -q \
       && chmod -R a+rX vendor ) # some archives unpack for their owner alone
 }
-fetch_web() { say "fetching front-end packages"; ( cd "$ROOT" && npm install --loglevel=error ); }
+fetch_web() { say "fetching front-end packages"; ( cd "$ROOT" && npm ci --loglevel=error ); }
 build_web() { say "building the front end"; ( cd "$ROOT" && npx vite build web --logLevel warn ); }
 
 fetch_all() {
   once composer "$(hash_of composer.json)-$([ -f "$ROOT/vendor/autoload.php" ] && echo y)" fetch_php || fail "composer could not fetch the PHP packages"
   printf '%s' "$(hash_of composer.json)-y" >"$ROOT/var/stamp/composer"
-  once npm "$(hash_of package.json)-$([ -d "$ROOT/node_modules" ] && echo y)" fetch_web || fail "npm could not fetch the front-end packages"
-  printf '%s' "$(hash_of package.json)-y" >"$ROOT/var/stamp/npm"
+  once npm "$(hash_of package.json package-lock.json)-$([ -d "$ROOT/node_modules" ] && echo y)" fetch_web || fail "npm could not fetch the front-end packages"
+  printf '%s' "$(hash_of package.json package-lock.json)-y" >"$ROOT/var/stamp/npm"
 }
 build_all() {
   local h; h="$(hash_of package.json web/src web/index.html web/student.html web/vite.config.ts web/public)"
@@ -185,7 +185,7 @@ start_clock() {
   local log="$STATE/clock.log"; : >>"$log"
   [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$log"
   # The environment goes by the shell's own memory, not by the list of processes.
-  ( cd "$ROOT" && if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups setsid php -d apc.enable_cli=1 server/console.php clock:run; else exec setsid php -d apc.enable_cli=1 server/console.php clock:run; fi ) >>"$log" 2>&1 </dev/null &
+  ( cd "$ROOT" && if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --quiet; else exec setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --memory-limit=128M --quiet; fi ) >>"$log" 2>&1 </dev/null &
   echo $! >"$RUN/clock.pid"; disown
 }
 

@@ -8,6 +8,7 @@ use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
 use ChalkLadder\Server\Handout\Repository\HandoutRepository;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Scheduler\Attribute\AsPeriodicTask;
 
 /** At the closing time what is there is handed in: by the clock, and whenever somebody looks before the clock has come round. */
 final readonly class Deadlines
@@ -22,17 +23,20 @@ final readonly class Deadlines
     }
 
     /** @return int how many handouts were closed */
+    #[AsPeriodicTask('5 seconds', schedule: 'clock')]
     public function keep(): int
     {
         $closed = 0;
         foreach ($this->reader->due($this->clock->now()) as ['team' => $team, 'id' => $id]) {
             $closed += $this->transaction->run(function () use ($team, $id): int {
-                if ($this->handouts->findLocked($team, $id)?->closeByTheClock($this->clock->now()) !== true) {
+                $now = $this->clock->now();
+                $handout = $this->handouts->findLocked($team, $id);
+                if ($handout === null || !$handout->window()->isDueAt($now)) {
                     return 0;
                 }
-                $this->work->handIn($id);
+                $this->work->handIn($id, $handout->stillAt($now));
 
-                return 1;
+                return $handout->closeByTheClock($now) ? 1 : 0;
             });
         }
 

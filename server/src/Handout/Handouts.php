@@ -125,6 +125,12 @@ final readonly class Handouts implements WelcomesMembers
         return $this->show($who->teamId, $id);
     }
 
+    /** Gives one student more time than the others have. */
+    public function giveExtra(StaffUser $who, string $id, string $studentId, int $minutes): void
+    {
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->giveExtra($studentId, $minutes, $who->id));
+    }
+
     /** Closes the handout; what students have entered is handed in as it is. Closing twice is harmless. */
     public function close(StaffUser $who, string $id): HandoutView
     {

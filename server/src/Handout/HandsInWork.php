@@ -7,8 +7,12 @@ namespace ChalkLadder\Server\Handout;
 /** What becomes of work when its handout closes or is opened again, within the same act; done by the room of sittings. */
 interface HandsInWork
 {
-    /** Hands in what is there of everybody who is still at it. */
-    public function handIn(string $handoutId): void;
+    /**
+     * Hands in what is there of everybody who is still at it.
+     *
+     * @param list<string> $but ids of students who still have time
+     */
+    public function handIn(string $handoutId, array $but = []): void;
 
     /** Gives work back to those from whom closing took it. */
     public function giveBack(string $handoutId): void;

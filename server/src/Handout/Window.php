@@ -21,6 +21,12 @@ final readonly class Window
     ) {
     }
 
+    /** The same for a student who has more time; a handout that somebody has closed is closed for everybody. */
+    public function withExtra(int $minutes): self
+    {
+        return new self($this->visible, $this->opensAt, $this->closesAt?->add(new \DateInterval("PT{$minutes}M")), $this->closedAt);
+    }
+
     /** Work may be begun. */
     public function isOpenAt(\DateTimeImmutable $now): bool
     {

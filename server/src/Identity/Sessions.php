@@ -13,6 +13,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Scheduler\Attribute\AsPeriodicTask;
 
 /** Sessions: 256 random bits in an HttpOnly cookie; the database keeps their hash alone. */
 final readonly class Sessions
@@ -47,6 +48,11 @@ final readonly class Sessions
     {
         $this->signedIn->end(self::hash($token));
         $this->streams([self::hash($token)]);
+    }
+
+    #[AsPeriodicTask('1 hour', schedule: 'clock')]
+    public function forgetOld(): void
+    {
         $this->signedIn->forgetOld(Moment::stored($this->clock->now()));
     }
 

@@ -11,6 +11,7 @@ use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Sitting\SittingChanged;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Component\Messenger\Event\WorkerMessageHandledEvent;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** Sends each row that has changed to the screens that watch. */
@@ -33,9 +34,10 @@ final class Publisher implements ResetInterface
         $this->changed[$event->sittingId] = $event;
     }
 
-    /** After the response has gone out, each changed row once. Before {@see Push} sends. */
-    #[AsEventListener(priority: 10)]
-    public function publish(TerminateEvent $event): void
+    /** After the response has gone out, or the clock has acted, each changed row once. Before {@see Push} sends. */
+    #[AsEventListener(event: TerminateEvent::class, priority: 10)]
+    #[AsEventListener(event: WorkerMessageHandledEvent::class, priority: 10)]
+    public function publish(): void
     {
         $watched = [];
         foreach ($this->changed as $changed) {

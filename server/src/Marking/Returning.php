@@ -11,14 +11,12 @@ use ChalkLadder\Server\Marking\Api\Input\TakeBackInput;
 use ChalkLadder\Server\Marking\Api\View\OutboxView;
 use ChalkLadder\Server\Marking\Api\View\ReturnedView;
 use ChalkLadder\Server\Marking\Api\View\ReturnStateView;
-use ChalkLadder\Server\Marking\Entity\OutboxMessage;
 use ChalkLadder\Server\Marking\ReadModel\ReturnList;
-use ChalkLadder\Server\Marking\Repository\MarkRepository;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Work;
-use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Mailer\MailerInterface;
 
 /** Gives marks and feedback back to students, with a message; the outbox keeps what would have been sent. */
 final readonly class Returning
@@ -27,10 +25,9 @@ final readonly class Returning
         private Handouts $handouts,
         private Work $work,
         private Students $students,
-        private MarkRepository $repository,
+        private MailerInterface $mailer,
         private ReturnList $list,
         private Transaction $transaction,
-        private ClockInterface $clock,
     ) {
     }
 
@@ -42,14 +39,13 @@ final readonly class Returning
             $message = trim($input->message);
             [$returned, $waiting] = $this->work->return($handout->id, $input->students, $message);
             foreach ($returned as $student) {
-                $this->repository->add(new OutboxMessage(
+                $this->mailer->send(new StudentMail(
                     $who->teamId,
                     $student,
                     $handout->id,
+                    $who->id,
                     $handout->title.' is back',
                     $message === '' ? 'Your work has been marked.' : $message,
-                    $who->id,
-                    $this->clock->now(),
                 ));
             }
             $this->noteFor($who, 'return', $handout->id, $returned);

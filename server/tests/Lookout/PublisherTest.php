@@ -15,10 +15,6 @@ use ChalkLadder\Server\Tests\Json;
 use Psr\Log\NullLogger;
 use Symfony\Component\HttpClient\MockHttpClient;
 use Symfony\Component\HttpClient\Response\MockResponse;
-use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpKernel\Event\TerminateEvent;
-use Symfony\Component\HttpKernel\HttpKernelInterface;
 
 /** What goes to the screens that watch. */
 final class PublisherTest extends ApiCase
@@ -59,8 +55,7 @@ final class PublisherTest extends ApiCase
         $publisher = new Publisher(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->onChange(new SittingChanged($handout, $sitting));
-        $end = new TerminateEvent(self::service(HttpKernelInterface::class), new Request(), new Response());
-        $publisher->publish($end);
-        $push->flush($end);
+        $publisher->publish();
+        $push->flush();
     }
 }

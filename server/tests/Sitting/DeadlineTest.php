@@ -8,8 +8,12 @@ use ChalkLadder\Server\Handout\Deadlines;
 use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Tests\ApiCase;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
+use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\HttpKernel\KernelInterface;
 
 /** A closing time binds: nothing begins after it, what is there is handed in, and what was typed before it still counts. */
 final class DeadlineTest extends ApiCase
@@ -67,6 +71,34 @@ final class DeadlineTest extends ApiCase
             [$this->state(), $this->tables->row('SELECT handed_in_by FROM sitting')?->text('handed_in_by')],
         );
         self::assertSame(1, $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/results")->int('mean.n'));
+    }
+
+    public function testOneStudentMayHaveMoreTimeThanTheOthers(): void
+    {
+        $cleo = $this->world->students['Cleo Marsh'];
+        $hers = $this->as($cleo)->get('POST', "/me/handouts/$this->handout/open")->text('id');
+        $ada = "/handouts/$this->handout/students/{$this->ada->id}/extra-time";
+        self::assertArrayHasKey('minutes', $this->as($this->world->teacher)->refused(422, 'PUT', $ada, ['minutes' => 1441])->map('fields'));
+        $this->get('PUT', $ada, ['minutes' => 30]);
+        $this->clock->sleep(3600 + Window::GRACE);
+        self::service(EntityManagerInterface::class)->clear();
+        self::assertSame(0, self::service(Deadlines::class)->keep());
+        // Cleo's is handed in at the time that holds for all; Ada goes on and reads her own.
+        self::assertSame('handed in', $this->as($cleo)->get('GET', "/me/sittings/$hers")->text('state'));
+        self::assertSame('kept', $this->save('in her own time', 2));
+        self::assertSame('2026-11-26T10:30:00.000Z', $this->as($this->ada)->get('GET', '/me/work')->text('handouts.0.closesAt'));
+        $this->clock->sleep(1800);
+        self::assertSame('closed', $this->save('too late for her too', 3));
+        self::assertSame(['marked', null], [$this->state(), $this->tables->row('SELECT 1 AS x FROM handout WHERE closed_at IS NULL')]);
+    }
+
+    public function testTheClockIsOnTheSchedule(): void
+    {
+        $command = (new Application(self::service(KernelInterface::class)))->find('debug:scheduler');
+        $tester = new CommandTester($command);
+        $tester->execute([]);
+        self::assertStringContainsString('Deadlines::keep', $tester->getDisplay());
+        self::assertStringContainsString('Sessions::forgetOld', $tester->getDisplay());
     }
 
     public function testItIsHandedInWhenSomebodyLooksBeforeTheClockHasComeRound(): void

@@ -48,6 +48,9 @@ export function moment(iso: string, now = new Date()): string {
   if (date.toDateString() === now.toDateString()) return clock.format(date)
   return Math.abs(now.getTime() - date.getTime()) < 300 * DAY ? near.format(date) : far.format(date)
 }
+/** A moment some minutes after another. */
+export const later = (iso: string, minutes: number) => new Date(Date.parse(iso) + minutes * 60_000).toISOString()
+
 export const timeOfDay = (date: Date) => clock.format(date)
 /** From <input type="datetime-local">, which speaks local time. */
 export const fromLocalInput = (value: string) => (value ? new Date(value).toISOString() : null)

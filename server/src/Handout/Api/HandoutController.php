@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Handout\Api;
 
+use ChalkLadder\Server\Handout\Api\Input\ExtraTimeInput;
 use ChalkLadder\Server\Handout\Api\Input\HandoutChangeInput;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Api\View\HandoutListView;
@@ -46,6 +47,16 @@ final readonly class HandoutController
     public function change(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] HandoutChangeInput $input): HandoutView
     {
         return $this->handouts->change($who, $id, $input);
+    }
+
+    #[Route('/{id}/students/{student}/extra-time', methods: ['PUT'], requirements: ['student' => Requirement::UUID])]
+    public function giveExtra(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        string $student,
+        #[MapRequestPayload] ExtraTimeInput $input,
+    ): void {
+        $this->handouts->giveExtra($who, $id, $student, $input->minutes);
     }
 
     #[Route('/{id}/close', methods: ['POST'])]

@@ -117,10 +117,32 @@ class Handout implements Root, TeamOwned
         return true;
     }
 
-    /** The closing time is over; nobody has to do anything for it. */
+    /** More time than the others have, beyond the closing time; 0 takes it back. */
+    public function giveExtra(string $studentId, int $minutes, string $by): void
+    {
+        $student = $this->students->findFirst(static fn (int $i, HandoutStudent $s): bool => $s->is($studentId))
+            ?? throw Problem::notFound('The student');
+        $student->setExtraMinutes($minutes);
+        $this->note(new Acted($this->teamId, $by, 'give time', 'handout', $this->id, ['minutes' => $minutes]));
+    }
+
+    /** @return list<string> ids of students who still have time of their own when that of the others is over */
+    public function stillAt(\DateTimeImmutable $now): array
+    {
+        $still = [];
+        foreach ($this->students as $student) {
+            if ($student->extraMinutes() > 0 && !$this->window()->withExtra($student->extraMinutes())->isDueAt($now)) {
+                $still[] = $student->id();
+            }
+        }
+
+        return $still;
+    }
+
+    /** The closing time is over, also of those who have more; nobody has to do anything for it. */
     public function closeByTheClock(\DateTimeImmutable $now): bool
     {
-        if (!$this->window()->isDueAt($now)) {
+        if (!$this->window()->isDueAt($now) || $this->stillAt($now) !== []) {
             return false;
         }
         $this->closedAt = $this->closesAt;

@@ -7,7 +7,7 @@ namespace ChalkLadder\Server\Handout\Entity;
 use Doctrine\ORM\Mapping as ORM;
 
 /** Somebody who has been handed it. */
-#[ORM\Entity(readOnly: true)]
+#[ORM\Entity]
 #[ORM\Table(name: 'handout_student')]
 class HandoutStudent
 {
@@ -19,6 +19,28 @@ class HandoutStudent
         #[ORM\Id]
         #[ORM\Column(name: 'student_id', type: 'guid')]
         protected string $studentId,
+        #[ORM\Column(name: 'extra_minutes', type: 'integer')]
+        protected int $extraMinutes = 0,
     ) {
+    }
+
+    public function id(): string
+    {
+        return $this->studentId;
+    }
+
+    public function is(string $studentId): bool
+    {
+        return $this->studentId === $studentId;
+    }
+
+    public function extraMinutes(): int
+    {
+        return $this->extraMinutes;
+    }
+
+    public function setExtraMinutes(int $minutes): void
+    {
+        $this->extraMinutes = $minutes;
     }
 }

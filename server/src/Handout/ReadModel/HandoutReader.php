@@ -34,8 +34,9 @@ final readonly class HandoutReader extends ReadModel
     public function givenTo(string $studentId, string $id): ?HandedOut
     {
         return $this->first(
-            'h.id = :id AND h.visible AND EXISTS (SELECT 1 FROM handout_student hs WHERE hs.handout_id = h.id AND hs.student_id = :who)',
+            'h.id = :id AND h.visible AND h.student_id = :who',
             ['id' => $id, 'who' => $studentId],
+            HandoutTables::GIVEN,
         );
     }
 
@@ -82,12 +83,12 @@ final readonly class HandoutReader extends ReadModel
     }
 
     /** @param array<string, mixed> $parameters */
-    private function first(string $where, array $parameters): ?HandedOut
+    private function first(string $where, array $parameters, string $handouts = HandoutTables::HANDOUTS): ?HandedOut
     {
         /** @var array{id: string, team_id: string, title: string, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string}|null $row */
         $row = $this->row('SELECT h.id, h.team_id, h.title, h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at,
             h.closed_at, e.rules_version, '.TeamSettings::markStep('h.team_id').' AS mark_step
-            FROM handout h JOIN '.PaperTables::RULES." e ON e.id = h.edition_id WHERE $where", $parameters);
+            FROM '.$handouts.' h JOIN '.PaperTables::RULES." e ON e.id = h.edition_id WHERE $where", $parameters);
 
         return $row === null ? null : new HandedOut(
             $row['id'],

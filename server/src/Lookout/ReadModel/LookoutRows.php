@@ -21,11 +21,11 @@ use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 /**
  * A student each, with their newest attempt: what the Lookout shows.
  *
- * @phpstan-type Row array{student_id: string, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
+ * @phpstan-type Row array{student_id: string, extra_minutes: int, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
  */
 final readonly class LookoutRows extends ReadModel
 {
-    private const ROWS = "SELECT hs.student_id, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
+    private const ROWS = "SELECT hs.student_id, hs.extra_minutes, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
         coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
             (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.",
             r.hand_credit IS NOT NULL) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
@@ -104,6 +104,7 @@ final readonly class LookoutRows extends ReadModel
             $marks,
             $possible,
             $possible > 0.0 ? $rungs->reached($marks / $possible) : 0,
+            $r['extra_minutes'],
         );
     }
 }

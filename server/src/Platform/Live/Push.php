@@ -8,6 +8,7 @@ use ChalkLadder\Server\Platform\Storage\Json;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Component\Messenger\Event\WorkerMessageHandledEvent;
 use Symfony\Contracts\HttpClient\Exception\TransportExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\Service\ResetInterface;
@@ -74,8 +75,9 @@ final class Push implements ResetInterface
         }
     }
 
-    #[AsEventListener]
-    public function flush(TerminateEvent $event): void
+    #[AsEventListener(event: TerminateEvent::class)]
+    #[AsEventListener(event: WorkerMessageHandledEvent::class)]
+    public function flush(): void
     {
         $waiting = $this->waiting;
         $this->waiting = [];

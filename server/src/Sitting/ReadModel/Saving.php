@@ -43,9 +43,10 @@ final readonly class Saving extends ReadModel
     {
         /** @var array{here: bool, kept: string} $row */
         $row = $this->row('WITH here AS (
-                UPDATE sitting s SET at_entry = coalesce(:at, at_entry), revision = revision + 1 FROM '.HandoutTables::HANDOUTS.' h
+                UPDATE sitting s SET at_entry = coalesce(:at, at_entry), revision = revision + 1 FROM '.HandoutTables::GIVEN.' h
                 JOIN '.PaperTables::RULES." e ON e.id = h.edition_id
                 WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id
+                AND h.student_id = s.student_id
                 AND ".HandoutTables::TAKES_ANSWERS.'
                     AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
             ), kept AS ('.self::INSERT.") SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]')

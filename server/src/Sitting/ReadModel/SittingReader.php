@@ -175,7 +175,8 @@ final readonly class SittingReader extends ReadModel
             s.handed_in_at, s.veiled,
                 h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version,
                 '.TeamSettings::markStep('h.team_id').' AS mark_step
-            FROM sitting s JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id';
+            FROM sitting s JOIN '.HandoutTables::GIVEN.' h ON h.id = s.handout_id AND h.student_id = s.student_id
+            JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id';
     }
 
     /** @return SittingRow|null */

@@ -27,10 +27,10 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
         /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, sitting_id: string|null, state: string|null, attempt: int}> $rows */
         $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at,
             s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
-            FROM '.HandoutTables::STUDENTS.' hs JOIN '.HandoutTables::HANDOUTS.' h ON h.id = hs.handout_id AND h.visible
-            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = hs.student_id
+            FROM '.HandoutTables::GIVEN.' h
+            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = h.student_id
             ORDER BY attempt DESC LIMIT 1) s ON true
-            WHERE hs.student_id = :who ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
+            WHERE h.student_id = :who AND h.visible ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
 
         return array_map(static function (array $r) use ($now): OwnWorkRowView {
             $conditions = Conditions::fromArray(Json::decode($r['conditions']));

@@ -35,6 +35,7 @@ const row = (name: string, change: Partial<Row> = {}): Row => ({
   marks: 0,
   of: 0,
   rung: 0,
+  extraMinutes: 0,
   ...change,
 })
 const snapshot = (rows: Row[], status = 'open') => ({
@@ -45,6 +46,8 @@ const snapshot = (rows: Row[], status = 'open') => ({
     status,
     madeAt: '2026-11-02T09:00:00Z',
     opensAt: null,
+    closesAt: null as string | null,
+    closedAt: null,
     group: null,
   },
   columns: [
@@ -164,6 +167,25 @@ describe('The Lookout', () => {
     await user.click(screen.getByRole('button', { name: 'Open again for Ada' }))
     expect(await screen.findByText('Ada can go on where they stood.')).toBeTruthy()
     expect(sent('POST', '/api/sittings/s-Ada/reopen')).toHaveLength(1)
+  })
+
+  it('gives one student more time than the others', async () => {
+    const timed = snapshot(rows)
+    timed.handout.closesAt = '2026-11-02T10:00:00Z'
+    timed.rows = [row('Cleo', { sittingId: null, state: 'expected', extraMinutes: 10 })]
+    serve({
+      'GET /api/handouts/h1/lookout': timed,
+      'PUT /api/handouts/h1/students/Cleo/extra-time': null,
+    })
+    const user = open()
+    await user.click(await screen.findByText('Cleo'))
+    expect(await screen.findByText(/10 minutes after the others/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Ten more minutes for Cleo' }))
+    await user.click(screen.getByRole('button', { name: 'No extra time' }))
+    expect(sent('PUT', '/api/handouts/h1/students/Cleo/extra-time').map((s) => s.body)).toEqual([
+      { minutes: 20 },
+      { minutes: 0 },
+    ])
   })
 
   it('opens one student’s work beside the picture, and leafs by keys', async () => {

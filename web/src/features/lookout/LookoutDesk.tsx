@@ -123,7 +123,13 @@ export default function LookoutDesk() {
         rightLabel="Beside the picture"
         right={
           chosen ? (
-            <WorkPanel key={chosen.studentId} row={chosen} name={alias(chosen)} onClose={() => setOpen(null)} />
+            <WorkPanel
+              key={chosen.studentId}
+              row={chosen}
+              name={alias(chosen)}
+              handout={handout}
+              onClose={() => setOpen(null)}
+            />
           ) : (
             <Splits columns={columns} rows={all} />
           )

@@ -18,18 +18,14 @@ type Props = {
 export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen }: Props) {
   return (
     <tr
-      className={`border-b ${open ? 'bg-sheet' : row.sittingId ? 'cursor-pointer hover:bg-pale' : ''}`}
-      onClick={() => row.sittingId && onOpen(row.studentId)}
+      className={`border-b ${open ? 'bg-sheet' : 'cursor-pointer hover:bg-pale'}`}
+      onClick={() => onOpen(row.studentId)}
     >
       <th
         scope="row"
         className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open ? 'rung-row font-bold' : ''}`}
       >
-        {row.sittingId ? (
-          <button className="text-left hover:underline">{name}</button>
-        ) : (
-          <span className="text-quiet">{name}</span>
-        )}
+        <button className={`text-left hover:underline ${row.sittingId ? '' : 'text-quiet'}`}>{name}</button>
         {row.state === 'expected' ? (
           <span className="ml-2 text-sm text-quiet">not here</span>
         ) : row.state !== 'open' ? (

@@ -1,14 +1,25 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, take } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { MoreTime } from './MoreTime'
 import type { Row } from './rows'
 
 /** One student's work, as it stands now. */
-export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onClose: () => void }) {
+export function WorkPanel({
+  row,
+  name,
+  handout,
+  onClose,
+}: {
+  row: Row
+  name: string
+  handout: Schemas['HandoutHandoutView']
+  onClose: () => void
+}) {
   const id = row.sittingId ?? ''
   const work = useQuery({
     queryKey: ['work', id, row.revision],
@@ -33,6 +44,7 @@ export function WorkPanel({ row, name, onClose }: { row: Row; name: string; onCl
           Put away
         </Button>
       </div>
+      <MoreTime row={row} name={name} handout={handout} />
       {id === '' ? <p className="text-quiet">Has not joined.</p> : null}
       {work.isPending && id ? <Loading /> : null}
       {work.isError ? <Failed error={work.error} /> : null}

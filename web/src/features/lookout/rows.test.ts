@@ -14,6 +14,7 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   marks: 1,
   of: 1,
   rung: 3,
+  extraMinutes: 0,
   ...change,
 })
 

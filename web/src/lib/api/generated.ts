@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/students/{student}/extra-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["handoutGiveExtra"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/take-back": {
         parameters: {
             query?: never;
@@ -1426,6 +1442,9 @@ export interface components {
             };
             points: string;
         };
+        HandoutExtraTimeInput: {
+            minutes?: number;
+        };
         HandoutHandoutChangeInput: {
             visible?: boolean;
             opensAt?: string | null;
@@ -1570,6 +1589,7 @@ export interface components {
             marks: number;
             of: number;
             rung: number;
+            extraMinutes: number;
         };
         LookoutStudentWorkView: {
             sittingId: string;
@@ -4310,6 +4330,40 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MarkingReturnedView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoutGiveExtra: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoutExtraTimeInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

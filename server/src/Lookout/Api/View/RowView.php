@@ -25,6 +25,7 @@ final readonly class RowView
         public float $marks,
         public float $of,
         public int $rung,
+        public int $extraMinutes,
     ) {
     }
 }
