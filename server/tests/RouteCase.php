@@ -86,7 +86,7 @@ abstract class RouteCase extends ApiCase
         return [
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
-            'handout' => $handout, 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
+            'handout' => $handout, 'untouched' => $world->handOut(), 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
             'returned' => $returned, 'entry' => 'e-text', 'change' => $change,
             'grouping' => $grouping->text('id'), 'one' => $grouping->text('groups.0.id'), 'two' => $grouping->text('groups.1.id'),
             'file' => $file->store($world->lead->teamId, 'image/png', 'x.png', 'x'), 'shown' => $shown,

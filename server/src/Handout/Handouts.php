@@ -16,9 +16,11 @@ use ChalkLadder\Server\Handout\Repository\HandoutRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Roster\WelcomesMembers;
+use Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Papers given to classes and students under stated conditions. */
@@ -30,6 +32,7 @@ final readonly class Handouts implements WelcomesMembers
         private HandoutList $list,
         private Deadlines $deadlines,
         private HandsInWork $work,
+        private ProgressOfWork $progress,
         private Editions $editions,
         private Students $students,
         private Transaction $transaction,
@@ -152,6 +155,25 @@ final readonly class Handouts implements WelcomesMembers
         });
 
         return $this->show($who->teamId, $id);
+    }
+
+    /** Takes a handout back as if it had never been handed out. Only while nobody has begun: work is never thrown away. */
+    public function withdraw(StaffUser $who, string $id): void
+    {
+        $begun = Problem::conflict('Somebody has begun this work.', 'Hide or close it instead; what students entered stays.');
+        try {
+            $this->transaction->run(function () use ($who, $id, $begun): void {
+                $handout = $this->locked($who->teamId, $id);
+                if ($this->progress->of([$id]) !== []) {
+                    throw $begun;
+                }
+                $this->handouts->remove($handout);
+                $this->transaction->note(new Acted($who->teamId, $who->id, 'withdraw', 'handout', $id, ['title' => $handout->title()]));
+            });
+        } catch (ForeignKeyConstraintViolationException) {
+            // Begun in this very moment.
+            throw $begun;
+        }
     }
 
     public function welcome(string $classId): void

@@ -130,6 +130,8 @@ final readonly class TrailReader
             'rejoin student' => ['put', 'back into '.$name('class')],
             'hand out handout' => ['handed out', 'to '.$students],
             'change handout' => [($line->detail['visible'] ?? true) === true ? 'changed the conditions of' : 'hid', ''],
+            'withdraw handout' => ['took back the handout', '“'.$line->text('title').'”'],
+            'give time handout' => ['gave '.$name('student').' '.($number('minutes') === 1 ? '1 minute' : $number('minutes').' minutes').' beyond the others in', ''],
             'close handout' => ['closed', ''],
             'reopen handout' => ['opened again', ''],
             'return handout' => ['returned', 'to '.$students],

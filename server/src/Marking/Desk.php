@@ -106,11 +106,13 @@ final readonly class Desk
         $views = array_map(static function (DeskAnswer $a) use ($edition, $item, $entry, $second, $names, $events): MarkedAnswerView {
             $own = $edition->own($entry, $a->seed)->item ?? $item;
             $student = $names[$a->studentId] ?? $a->student;
+            $ownNumber = $a->walk->numbers($edition->paper())[$entry] ?? null;
 
-            return $second ? self::unmarked($own, $a, $student) : self::marked(
+            return $second ? self::unmarked($own, $a, $student, $ownNumber) : self::marked(
                 $own,
                 $a,
                 $student,
+                $ownNumber,
                 $events[$a->sittingId.'|'.$a->answer->try] ?? [],
             );
         }, $answers);
@@ -262,12 +264,13 @@ final readonly class Desk
     }
 
     /** An answer as if nobody but the reader had marked it. */
-    private static function unmarked(Item $item, DeskAnswer $a, string $student): MarkedAnswerView
+    private static function unmarked(Item $item, DeskAnswer $a, string $student, ?int $ownNumber): MarkedAnswerView
     {
         return new MarkedAnswerView(
             $a->sittingId,
             $a->answer->try,
             $student,
+            $ownNumber,
             Words::given($item, $a->answer->response),
             $a->answer->response->toArray(),
             $a->answer->outcome->readAs,
@@ -283,7 +286,7 @@ final readonly class Desk
     }
 
     /** @param list<MarkEventView> $events */
-    private static function marked(Item $item, DeskAnswer $a, string $student, array $events): MarkedAnswerView
+    private static function marked(Item $item, DeskAnswer $a, string $student, ?int $ownNumber, array $events): MarkedAnswerView
     {
         $credit = $a->answer->credit();
 
@@ -291,6 +294,7 @@ final readonly class Desk
             $a->sittingId,
             $a->answer->try,
             $student,
+            $ownNumber,
             Words::given($item, $a->answer->response),
             $a->answer->response->toArray(),
             $a->answer->outcome->readAs,

@@ -60,7 +60,7 @@ final class AccessTest extends RouteCase
         'DELETE /classes/{class}/students/{student}' => self::TEAM, 'POST /classes/{class}/students/{student}/return' => self::TEAM,
         'GET /handouts' => self::TEACHERS, 'POST /handouts' => [401, 401, 401, 422, 403, 'ok', 'ok'],
         'GET /handouts/{handout}' => self::TEAM, 'PUT /handouts/{handout}' => self::TEAM,
-        'PUT /handouts/{handout}/students/{student}/extra-time' => self::TEAM,
+        'DELETE /handouts/{untouched}' => self::TEAM, 'PUT /handouts/{handout}/students/{student}/extra-time' => self::TEAM,
         'POST /handouts/{handout}/close' => self::TEAM, 'POST /handouts/{handout}/reopen' => self::TEAM,
         'GET /handouts/{handout}/lookout' => self::TEAM, 'GET /sittings/{sitting}' => self::TEAM,
         'POST /sittings/{handedIn}/reopen' => self::TEAM, 'GET /handouts/{handout}/live' => self::TEAM,

@@ -117,12 +117,23 @@ final class RegroupTest extends ApiCase
         $this->get('POST', "/groupings/$id/follow-ups", $body);
         $twice = $this->get('POST', "/groupings/$id/follow-ups", $body);
         self::assertSame([], $twice->at('groups.0.handouts'));
-        self::assertSame(['Heights of tide'], $twice->at('groups.1.handouts'), 'sent twice, handed out once');
+        self::assertSame(['Heights of tide'], $twice->column('groups.1.handouts', 'title'), 'sent twice, handed out once');
 
         $this->as($this->world->students['Benoît Larsen']);
         self::assertCount(2, $this->get('GET', '/me/work')->list('handouts'));
         $this->as($this->world->students['Ada Okafor']);
         self::assertCount(1, $this->get('GET', '/me/work')->list('handouts'));
+
+        // Taken back while nobody has begun, it was never there; afterwards work would be lost.
+        $handed = $twice->text('groups.1.handouts.0.id');
+        $this->as($this->world->teacher)->get('DELETE', "/handouts/$handed");
+        self::assertSame([], $this->get('GET', "/groupings/$id")->at('groups.1.handouts'));
+        self::assertSame('took back the handout', $this->get('GET', '/trail')->text('lines.0.did'));
+        self::assertCount(1, $this->as($this->world->students['Benoît Larsen'])->get('GET', '/me/work')->list('handouts'));
+        self::assertSame(
+            'Somebody has begun this work.',
+            $this->as($this->world->teacher)->refused(409, 'DELETE', "/handouts/$this->handout")->text('title'),
+        );
     }
 
     public function testAFollowUpWhoseKeysAreOutIsSaid(): void
@@ -133,6 +144,15 @@ final class RegroupTest extends ApiCase
         $this->tables->run("UPDATE sitting SET state = 'returned' WHERE handout_id = :id", ['id' => $this->handout]);
         $out = $this->get('GET', "/groupings/$id")->list('keysOut');
         self::assertSame([[$this->world->editionId, 4]], array_map(static fn ($o): array => [$o->text('editionId'), $o->int('questions')], $out));
+
+        // Also where a student of the groups met them elsewhere.
+        $elsewhere = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $elsewhere, []);
+        $this->tables->run("UPDATE sitting SET state = 'returned' WHERE handout_id = :id", ['id' => $elsewhere]);
+        $this->tables->run("UPDATE sitting SET state = 'handed in' WHERE handout_id = :id", ['id' => $this->handout]);
+        self::assertSame([4], $this->get('GET', "/groupings/$id")->column('keysOut', 'questions'));
+        $this->tables->run("UPDATE sitting SET state = 'handed in' WHERE handout_id = :id", ['id' => $elsewhere]);
+        $this->tables->run("UPDATE sitting SET state = 'returned' WHERE handout_id = :id", ['id' => $this->handout]);
 
         $this->tables->run("UPDATE handout SET conditions = conditions || '{\"feedback\": \"nothing\"}' WHERE id = :id", ['id' => $this->handout]);
         self::assertSame([], $this->get('GET', "/groupings/$id")->list('keysOut'), 'by this plan keys never go out');

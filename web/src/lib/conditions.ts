@@ -21,6 +21,6 @@ export const PLAIN_CONDITIONS: Schemas['Conditions'] = {
   attempts: 1,
   counts: 'best',
   shuffleQuestions: false,
-  shuffleOptions: false,
+  shuffleOptions: true,
   feedback: 'on return',
 }

@@ -20,6 +20,11 @@ export function serve(by: Record<string, Reply>) {
   asked = []
 }
 
+/** The same server with other answers to some questions. */
+export function serveAlso(by: Record<string, Reply>) {
+  replies = { ...replies, ...by }
+}
+
 /** What was asked with this method and path, in order. */
 export const sent = (method: string, path: string) =>
   asked.filter((a) => a.method === method && a.path.split('?')[0] === path)

@@ -49,6 +49,12 @@ final readonly class HandoutController
         return $this->handouts->change($who, $id, $input);
     }
 
+    #[Route('/{id}', methods: ['DELETE'])]
+    public function withdraw(#[CurrentUser] StaffUser $who, string $id): void
+    {
+        $this->handouts->withdraw($who, $id);
+    }
+
     #[Route('/{id}/students/{student}/extra-time', methods: ['PUT'], requirements: ['student' => Requirement::UUID])]
     public function giveExtra(
         #[CurrentUser] StaffUser $who,

@@ -40,11 +40,11 @@ class Handout implements Root, TeamOwned
     protected ?\DateTimeImmutable $closedAt = null;
 
     /** @var Collection<int, HandoutClass> */
-    #[ORM\OneToMany(targetEntity: HandoutClass::class, mappedBy: 'handout', cascade: ['persist'])]
+    #[ORM\OneToMany(targetEntity: HandoutClass::class, mappedBy: 'handout', cascade: ['persist', 'remove'])]
     protected Collection $classes;
 
     /** @var Collection<int, HandoutStudent> */
-    #[ORM\OneToMany(targetEntity: HandoutStudent::class, mappedBy: 'handout', cascade: ['persist'])]
+    #[ORM\OneToMany(targetEntity: HandoutStudent::class, mappedBy: 'handout', cascade: ['persist', 'remove'])]
     protected Collection $students;
 
     /**
@@ -90,6 +90,11 @@ class Handout implements Root, TeamOwned
         return $this->teamId;
     }
 
+    public function title(): string
+    {
+        return $this->title;
+    }
+
     public function window(): Window
     {
         return new Window($this->visible, $this->opensAt, $this->closesAt, $this->closedAt);
@@ -123,7 +128,7 @@ class Handout implements Root, TeamOwned
         $student = $this->students->findFirst(static fn (int $i, HandoutStudent $s): bool => $s->is($studentId))
             ?? throw Problem::notFound('The student');
         $student->setExtraMinutes($minutes);
-        $this->note(new Acted($this->teamId, $by, 'give time', 'handout', $this->id, ['minutes' => $minutes]));
+        $this->note(new Acted($this->teamId, $by, 'give time', 'handout', $this->id, ['minutes' => $minutes, 'student' => $studentId]));
     }
 
     /** @return list<string> ids of students who still have time of their own when that of the others is over */

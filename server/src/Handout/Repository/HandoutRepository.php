@@ -10,6 +10,11 @@ use ChalkLadder\Server\Platform\Storage\Repository;
 /** @extends Repository<Handout> */
 final readonly class HandoutRepository extends Repository
 {
+    public function remove(Handout $handout): void
+    {
+        $this->entities->remove($handout);
+    }
+
     protected function kind(): string
     {
         return Handout::class;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking\ReadModel;
 
+use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Sitting\Answer;
 
 /** An answer on the marking desk. */
@@ -15,6 +16,7 @@ final readonly class DeskAnswer
         public string $studentId,
         public string $student,
         public string $seed,
+        public Walk $walk,
         public bool $isReturned,
         public Answer $answer,
         public ?array $ownLevels,

@@ -19,6 +19,7 @@ use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Regroup\Api\View\GroupingRowView;
 use ChalkLadder\Server\Regroup\Api\View\GroupingView;
 use ChalkLadder\Server\Regroup\Api\View\GroupView;
+use ChalkLadder\Server\Regroup\Api\View\HandedView;
 use ChalkLadder\Server\Regroup\Api\View\KeysOutView;
 use ChalkLadder\Server\Regroup\Api\View\MemberView;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
@@ -72,31 +73,33 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
             Moment::iso($row['made_at']),
             $row['maker'],
             $this->groups($id),
-            keysOut: $this->keysOut($teamId, $row['handout_id']),
+            keysOut: $this->keysOut($teamId, $id),
         );
     }
 
-    /** @return list<KeysOutView> editions that share questions with a handout whose keys some students have been told */
-    private function keysOut(string $teamId, string $handoutId): array
+    /** @return list<KeysOutView> editions with questions whose keys some of the groups' students have been told, wherever they met them */
+    private function keysOut(string $teamId, string $id): array
     {
-        /** @var list<array{feedback: string, state: string}> $states */
-        $states = $this->rows("SELECT DISTINCT h.conditions ->> 'feedback' AS feedback, s.state FROM ".HandoutTables::HANDOUTS.' h
-            JOIN '.SittingTables::SITTINGS.' s ON s.handout_id = h.id WHERE h.id = :handout', ['handout' => $handoutId]);
+        /** @var list<array{handout: string, feedback: string, state: string}> $met */
+        $met = $this->rows("SELECT DISTINCT h.id::text AS handout, h.conditions ->> 'feedback' AS feedback, s.state FROM grouping_group g
+            JOIN grouping_member m ON m.group_id = g.id JOIN ".SittingTables::SITTINGS.' s ON s.student_id = m.student_id
+            JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id AND h.team_id = :team WHERE g.grouping_id = :id', ['team' => $teamId, 'id' => $id]);
         $told = array_filter(
-            $states,
+            $met,
             static fn (array $r): bool => FeedbackPlan::from($r['feedback'])->tellsAll(SittingState::from($r['state'])),
         );
         if ($told === []) {
             return [];
         }
-        /** @var list<array{edition: string, n: int}> $rows */
-        $rows = $this->rows('SELECT e.id AS edition, count(DISTINCT other.entry) AS n FROM '.HandoutTables::HANDOUTS.' h
+        /** @var list<array{edition: string, n: int, titles: string}> $rows */
+        $rows = $this->rows('SELECT e.id AS edition, count(DISTINCT other.entry) AS n, json_agg(DISTINCT h.title) AS titles
+            FROM '.HandoutTables::HANDOUTS.' h
             JOIN '.PaperTables::ITEMS.' mine ON mine.edition_id = h.edition_id
             JOIN '.PaperTables::ITEMS.' other ON other.item_id = mine.item_id
             JOIN '.PaperTables::EDITIONS.' e ON e.id = other.edition_id AND e.team_id = :team
-            WHERE h.id = :handout GROUP BY e.id ORDER BY e.id', ['handout' => $handoutId, 'team' => $teamId]);
+            WHERE h.id IN (:told) GROUP BY e.id ORDER BY e.id', ['told' => array_values(array_unique(array_column($told, 'handout'))), 'team' => $teamId]);
 
-        return array_map(static fn (array $r): KeysOutView => new KeysOutView($r['edition'], $r['n']), $rows);
+        return array_map(static fn (array $r): KeysOutView => new KeysOutView($r['edition'], $r['n'], Json::texts($r['titles'])), $rows);
     }
 
     public function of(array $groupIds): array
@@ -121,7 +124,7 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
         $rows = $this->rows("SELECT g.id, g.name, g.about, mc.next_step,
                 (SELECT coalesce(json_agg(json_build_array(m.student_id, st.name, m.reason) ORDER BY st.name_folded), '[]')
                 FROM grouping_member m JOIN ".RosterTables::STUDENTS." st ON st.id = m.student_id WHERE m.group_id = g.id) AS members,
-                (SELECT coalesce(json_agg(h.title ORDER BY h.made_at), '[]') FROM ".HandoutTables::HANDOUTS.' h
+                (SELECT coalesce(json_agg(json_build_array(h.id, h.title) ORDER BY h.made_at, h.id), '[]') FROM ".HandoutTables::HANDOUTS.' h
                 WHERE h.group_id = g.id) AS handouts
             FROM grouping_group g LEFT JOIN '.BankTables::NEXT_STEPS.' mc ON mc.id = g.about WHERE g.grouping_id = :id
             ORDER BY g.place', ['id' => $groupingId]);
@@ -129,6 +132,8 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
         return array_map(static function (array $r): GroupView {
             /** @var list<array{string, string, string}> $members as the query builds them */
             $members = Json::decode($r['members']);
+            /** @var list<array{string, string}> $handed likewise */
+            $handed = Json::decode($r['handouts']);
 
             return new GroupView(
                 $r['id'],
@@ -136,7 +141,7 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
                 $r['about'],
                 $r['next_step'] ?? '',
                 array_map(static fn (array $m): MemberView => new MemberView($m[0], $m[1], $m[2]), $members),
-                Json::texts($r['handouts']),
+                array_map(static fn (array $h): HandedView => new HandedView($h[0], $h[1]), $handed),
             );
         }, $rows);
     }

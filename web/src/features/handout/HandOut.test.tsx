@@ -58,7 +58,7 @@ describe('Handing out', () => {
     await user.tripleClick(attempts)
     await user.keyboard('3')
     await user.selectOptions(screen.getByLabelText('Which counts'), 'latest')
-    await user.click(screen.getByLabelText('Questions in an own order for each student'))
+    await user.click(screen.getByLabelText('Questions in a different order for each student'))
     await user.click(screen.getByLabelText(/Right or wrong at once/))
     await user.click(go())
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/lookout/h1'))
@@ -74,7 +74,7 @@ describe('Handing out', () => {
           attempts: 3,
           counts: 'latest',
           shuffleQuestions: true,
-          shuffleOptions: false,
+          shuffleOptions: true,
           feedback: 'at once',
         },
       },

@@ -9,6 +9,7 @@ import { Head } from '@/ui/Desk'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { useWithdraw } from './useWithdraw'
 import { WindowFields, type Typed } from './WindowFields'
 
 /** Gives a published paper to classes or single students, under conditions. */
@@ -49,10 +50,11 @@ export default function HandOut() {
       ),
     onSuccess: (made) => {
       void client.invalidateQueries({ queryKey: ['handouts'] })
-      toast(`Handed out to ${plural(made.expected, 'student')}.`)
+      toast(`Handed out to ${plural(made.expected, 'student')}.`, { undo: () => void takeBack(made.id) })
       void navigate(when.visible ? `/lookout/${made.id}` : '/handouts')
     },
   })
+  const takeBack = useWithdraw()
   const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
   const problem = handOut.error ? problemOf(handOut.error) : null
   if (papers.isPending || classes.isPending) return <Loading />
@@ -172,12 +174,12 @@ export default function HandOut() {
               </SelectField>
             </div>
             <Tick
-              label="Questions in an own order for each student"
+              label="Questions in a different order for each student"
               checked={conditions.shuffleQuestions}
               onChange={(e) => setConditions({ ...conditions, shuffleQuestions: e.target.checked })}
             />
             <Tick
-              label="Options in an own order for each student"
+              label="Options in a different order for each student"
               checked={conditions.shuffleOptions}
               onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
             />

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
-import { bodies, Refusal, serve } from '@/testing/server'
+import { bodies, Refusal, serve, serveAlso } from '@/testing/server'
 import HandoutList from './HandoutList'
 
 const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}): Schemas['HandoutHandoutView'] => ({
@@ -97,5 +97,21 @@ describe('Handouts', () => {
     expect(await screen.findByText('Nothing has been handed out')).toBeTruthy()
     await user.keyboard('n')
     expect(screen.getByLabelText('address').textContent).toBe('/handouts/new')
+  })
+
+  it('take back what nobody has begun, and nothing else', async () => {
+    const user = open(handout('a'), handout('b', { open: 1 }))
+    serveAlso({
+      'DELETE /api/handouts/a': new Refusal(409, 'Somebody has begun this work.', 'Hide or close it instead.'),
+    })
+    await user.click((await line('b')).getByRole('button', { name: 'Times of Paper b' }))
+    expect(screen.queryByRole('button', { name: 'Take it back' })).toBeNull()
+    await user.keyboard('{Escape}')
+    for (const words of [/Hide or close it instead/, /no student has it any more/]) {
+      await user.click((await line('a')).getByRole('button', { name: 'Times of Paper a' }))
+      await user.click(screen.getByRole('button', { name: 'Take it back' }))
+      expect(await screen.findByText(words)).toBeTruthy()
+      serveAlso({ 'DELETE /api/handouts/a': null })
+    }
   })
 })

@@ -6,6 +6,7 @@ import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { useWithdraw } from './useWithdraw'
 import { WindowFields, type Typed } from './WindowFields'
 
 type Handout = Schemas['HandoutHandoutView']
@@ -28,6 +29,7 @@ const at = (text: string, was: string | null) => (text === toLocalInput(was) ? w
 /** When students can begin, until when they can work, and whether they see it at all. */
 export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: () => void }) {
   const { set, before } = useWindow(handout)
+  const withdraw = useWithdraw()
   const [typed, setTyped] = useState<Typed>(() => ({
     visible: handout.visible,
     opens: toLocalInput(handout.opensAt),
@@ -71,9 +73,22 @@ export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: (
           </p>
         ) : null}
         {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
-        <Button kind="do" type="submit" className="self-start" disabled={save.isPending}>
-          Set the times
-        </Button>
+        <p className="flex flex-wrap gap-3">
+          <Button kind="do" type="submit" disabled={save.isPending}>
+            Set the times
+          </Button>
+          {handout.open + handout.handedIn === 0 ? (
+            <Button
+              type="button"
+              onClick={() => {
+                onClose()
+                void withdraw(handout.id)
+              }}
+            >
+              Take it back
+            </Button>
+          ) : null}
+        </p>
       </form>
     </Dialog>
   )

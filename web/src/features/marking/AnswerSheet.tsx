@@ -2,16 +2,25 @@ import type { Schemas } from '@/lib/api/client'
 import { Bar, barOf } from '@/ui/Bar'
 import { done, type Answer } from './order'
 
-type Props = { answer: Answer; set: Schemas['MarkingLookAlikeView'] | undefined; at: number; open: boolean }
+type Props = {
+  number: number
+  answer: Answer
+  set: Schemas['MarkingLookAlikeView'] | undefined
+  at: number
+  open: boolean
+}
 
 /** The answer at hand, as the student wrote it. */
-export function AnswerSheet({ answer, set, at, open }: Props) {
+export function AnswerSheet({ number, answer, set, at, open }: Props) {
   const place = set ? set.answers.indexOf(at) : -1
   return (
     <article className="rung-top rounded border bg-sheet p-6" aria-label="The answer at hand">
       <p className="flex text-sm text-quiet">
         <span className="flex-1">
           {answer.student}
+          {answer.ownNumber !== null && answer.ownNumber !== number
+            ? ` · question ${answer.ownNumber} on their paper`
+            : ''}
           {set && set.answers.length > 1 ? ` · answer ${place + 1} of ${set.answers.length} in this set` : ''}
         </span>
         <span>

@@ -10,6 +10,7 @@ const answer = (n: number, change: Partial<Answer> = {}): Answer => ({
   sittingId: `s${n}`,
   try: 1,
   student: `Student ${n}`,
+  ownNumber: null,
   given: `Answer ${n}`,
   response: { text: `Answer ${n}` },
   readAs: '',

@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
-import { bodies, Refusal, sent, serve } from '@/testing/server'
+import { bodies, Refusal, sent, serve, serveAlso } from '@/testing/server'
 import GroupingDesk from './GroupingDesk'
 
 const group = (
@@ -58,7 +58,10 @@ beforeEach(() =>
     },
     'POST /api/groupings/g1/follow-ups': {
       ...kept,
-      groups: [group('Adds instead', ['Ada', 'Benoît'], { id: 'a', handouts: ['Second look'] }), kept.groups[1]],
+      groups: [
+        group('Adds instead', ['Ada', 'Benoît'], { id: 'a', handouts: [{ id: 'f1', title: 'Second look' }] }),
+        kept.groups[1],
+      ],
     },
   }),
 )
@@ -232,9 +235,24 @@ describe('A kept grouping', () => {
     ])
   })
 
+  it('takes back what it has just handed out', async () => {
+    serveAlso({ 'DELETE /api/handouts/f1': null })
+    const user = open()
+    const pick = await screen.findByLabelText('Adds instead, 2 students')
+    await waitFor(() => expect(within(pick).getAllByRole('option')).toHaveLength(2))
+    await user.selectOptions(pick, 'ed1')
+    await user.click(screen.getByRole('button', { name: 'Hand out to 1 group' }))
+    await user.click(await screen.findByRole('button', { name: 'Undo' }))
+    expect(await screen.findByText('1 follow-up taken back.')).toBeTruthy()
+    expect(sent('DELETE', '/api/handouts/f1')).toHaveLength(1)
+  })
+
   it('says when the keys of a follow-up are out', async () => {
     serve({
-      'GET /api/groupings/g1': { ...kept, keysOut: [{ editionId: 'ed1', questions: 2 }] },
+      'GET /api/groupings/g1': {
+        ...kept,
+        keysOut: [{ editionId: 'ed1', questions: 2, from: ['Tides check', 'Harbour log'] }],
+      },
       'GET /api/papers': { papers: [{ id: 'p1', title: 'Second look', editionId: 'ed1' }] },
     })
     const user = open()
@@ -242,7 +260,7 @@ describe('A kept grouping', () => {
     await waitFor(() => expect(within(pick).getAllByRole('option')).toHaveLength(2))
     expect(screen.queryByText(/keys are out/)).toBeNull()
     await user.selectOptions(pick, 'ed1')
-    expect(screen.getByText('2 questions of “Tides”, whose keys are out.')).toBeTruthy()
+    expect(screen.getByText('2 questions of “Tides check” and “Harbour log”, whose keys are out.')).toBeTruthy()
   })
 
   it('hands the same group another paper later, as an act of its own', async () => {

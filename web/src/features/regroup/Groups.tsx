@@ -24,7 +24,7 @@ export function Groups({ groups, onMove }: { groups: Group[]; onMove?: (studentI
               {group.nextStep ? ` · ${group.nextStep}` : ''}
             </p>
             {group.handouts.length > 0 ? (
-              <p className="text-sm text-good">✓ handed: {group.handouts.join(', ')}</p>
+              <p className="text-sm text-good">✓ handed: {group.handouts.map((h) => h.title).join(', ')}</p>
             ) : null}
           </header>
           <ul>

@@ -30,7 +30,9 @@ export function Kept({ grouping }: { grouping: Grouping }) {
   const chosen = Object.entries(choice).filter(([, edition]) => edition !== '')
   const known = (editionId: string | undefined) => {
     const out = shown.keysOut.find((one) => one.editionId === editionId)
-    return out ? `${plural(out.questions, 'question')} of “${shown.handout}”, whose keys are out.` : undefined
+    return out
+      ? `${plural(out.questions, 'question')} of ${out.from.map((title) => `“${title}”`).join(' and ')}, whose keys are out.`
+      : undefined
   }
   const show = (next: Grouping) => {
     setShown(next)
@@ -54,6 +56,16 @@ export function Kept({ grouping }: { grouping: Grouping }) {
     await move(studentId, target.id)
     toast(`${member.name} is in “${target.name}” now.`, { undo: () => void move(studentId, back, member.reason) })
   }
+  const takeBack = async (ids: string[]) => {
+    try {
+      for (const id of ids) await take(api.DELETE('/api/handouts/{id}', { params: { path: { id } } }))
+      toast(`${plural(ids.length, 'follow-up')} taken back.`)
+    } catch (thrown) {
+      const problem = problemOf(thrown)
+      toast(`${problem.message} ${problem.detail}`, { bad: true })
+    }
+    await Promise.all(['grouping', 'groupings', 'handouts'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+  }
   const handOut = async () => {
     setBusy(true)
     try {
@@ -72,9 +84,11 @@ export function Kept({ grouping }: { grouping: Grouping }) {
       setRequests(requestsFor(next))
       void client.invalidateQueries({ queryKey: ['handouts'] })
       void client.invalidateQueries({ queryKey: ['groupings'] })
-      toast(
-        `Follow-ups handed to ${plural(chosen.length, 'group')}. Their times are set, or they are hidden, in Handouts.`,
-      )
+      const before = new Set(shown.groups.flatMap((g) => g.handouts.map((h) => h.id)))
+      const made = next.groups.flatMap((g) => g.handouts.map((h) => h.id)).filter((id) => !before.has(id))
+      toast(`Follow-ups handed to ${plural(chosen.length, 'group')}. Their times are set in Handouts.`, {
+        undo: () => void takeBack(made),
+      })
     } catch (thrown) {
       const problem = problemOf(thrown)
       toast(`${problem.message} ${problem.detail}`, { bad: true })
@@ -136,7 +150,7 @@ export function Kept({ grouping }: { grouping: Grouping }) {
                   onChange={(e) => setConditions({ ...conditions, attempts: e.target.checked ? 2 : 1 })}
                 />
                 <Tick
-                  label="Options in an own order for each student"
+                  label="Options in a different order for each student"
                   checked={conditions.shuffleOptions}
                   onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
                 />

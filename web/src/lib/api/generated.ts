@@ -430,7 +430,7 @@ export interface paths {
         get: operations["handoutShow"];
         put: operations["handoutChange"];
         post?: never;
-        delete?: never;
+        delete: operations["handoutWithdraw"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1712,6 +1712,7 @@ export interface components {
             sittingId: string;
             try: number;
             student: string;
+            ownNumber: number | null;
             given: string;
             response: components["schemas"]["Response"];
             readAs: string;
@@ -1925,7 +1926,7 @@ export interface components {
             about: string | null;
             nextStep: string;
             members: components["schemas"]["RegroupMemberView"][];
-            handouts: string[];
+            handouts: components["schemas"]["RegroupHandedView"][];
         };
         RegroupGroupingInput: {
             name?: string;
@@ -1957,9 +1958,14 @@ export interface components {
             fit: components["schemas"]["RegroupFitView"] | null;
             keysOut: components["schemas"]["RegroupKeysOutView"][];
         };
+        RegroupHandedView: {
+            id: string;
+            title: string;
+        };
         RegroupKeysOutView: {
             editionId: string;
             questions: number;
+            from: string[];
         };
         RegroupMemberInput: {
             studentId?: string;
@@ -3687,6 +3693,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["HandoutHandoutView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoutWithdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -10,6 +10,7 @@ use ChalkLadder\Server\Platform\OpenApi\Shape;
 final readonly class MarkedAnswerView
 {
     /**
+     * @param int|null             $ownNumber the question's number on this student's way
      * @param array<string, mixed> $response
      * @param list<int|null>|null  $levels   index of the level for each criterion
      * @param list<MarkEventView>  $history  the latest first
@@ -18,6 +19,7 @@ final readonly class MarkedAnswerView
         public string $sittingId,
         public int $try,
         public string $student,
+        public ?int $ownNumber,
         public string $given,
         #[Shape('Response')]
         public array $response,

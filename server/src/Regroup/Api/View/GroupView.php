@@ -10,7 +10,7 @@ final readonly class GroupView
      * @param string|null      $id       once the grouping is kept
      * @param string|null      $about    a misconception's id
      * @param list<MemberView> $members
-     * @param list<string>     $handouts titles of what this group was handed
+     * @param list<HandedView> $handouts what this group was handed, the oldest first
      */
     public function __construct(
         public ?string $id,
