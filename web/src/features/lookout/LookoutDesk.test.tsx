@@ -180,7 +180,7 @@ describe('The Lookout', () => {
     const user = open()
     await user.click(await screen.findByText('Cleo'))
     expect(await screen.findByText(/10 minutes after the others/)).toBeTruthy()
-    await user.click(screen.getByRole('button', { name: 'Ten more minutes for Cleo' }))
+    await user.click(screen.getByRole('button', { name: 'Ten more minutes' }))
     await user.click(screen.getByRole('button', { name: 'No extra time' }))
     expect(sent('PUT', '/api/handouts/h1/students/Cleo/extra-time').map((s) => s.body)).toEqual([
       { minutes: 20 },

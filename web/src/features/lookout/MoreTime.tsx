@@ -33,12 +33,12 @@ export function MoreTime({ row, name, handout }: { row: Row; name: string; hando
   return (
     <div className="mb-1 text-[15px]">
       <p className="text-quiet">
-        Time is over {moment(later(handout.closesAt, row.extraMinutes))}
+        Has until {moment(later(handout.closesAt, row.extraMinutes))}
         {row.extraMinutes > 0 ? `, ${row.extraMinutes} minutes after the others` : ''}
       </p>
       <p className="flex flex-wrap gap-2 pt-1">
         <Button size="small" disabled={give.isPending} onClick={() => give.mutate(row.extraMinutes + STEP)}>
-          Ten more minutes for {name}
+          Ten more minutes
         </Button>
         {row.extraMinutes > 0 ? (
           <Button kind="quiet" size="small" disabled={give.isPending} onClick={() => give.mutate(0)}>
