@@ -14,6 +14,10 @@ final readonly class Equality
 
     public static function of(Tree $a, Tree $b, float $from = -6.0, float $to = 6.0): self
     {
+        $signs = [self::sign($a), self::sign($b)];
+        if ($signs !== ['', '']) {
+            return new self($signs[0] === $signs[1] && self::sameSide($a, $b, $from, $to), false);
+        }
         $sides = self::sides($a);
         $others = self::sides($b);
         if (($sides === null) !== ($others === null)) {
@@ -32,6 +36,25 @@ final readonly class Equality
         return $tree->op === 'chain' && $tree->text() === '=' ? [$tree->parts[0], $tree->parts[1]] : null;
     }
 
+    /** Which way an inequality looks once its greater side stands on the left: `>`, `>=`, or '' for anything else. */
+    private static function sign(Tree $tree): string
+    {
+        return $tree->op !== 'chain' ? '' : ['<' => '>', '>' => '>', '<=' => '>=', '>=' => '>='][$tree->text()] ?? '';
+    }
+
+    /** Whether what is greater than zero is the same up to a positive factor. */
+    private static function sameSide(Tree $a, Tree $b, float $from, float $to): bool
+    {
+        $above = static fn (Tree $t): Tree => new Tree('-', $t->text()[0] === '>' ? $t->parts : array_reverse($t->parts));
+        [$x, $y] = [$above($a), $above($b)];
+        [$p, $q] = [RationalFunction::of($x), RationalFunction::of($y)];
+        if ($p !== null && $q !== null) {
+            return $p->over->times($q->under)->multipleOf($q->over->times($p->under))?->isPositive() === true;
+        }
+
+        return Sampling::agree($x, $y, $from, $to) === true;
+    }
+
     private static function functions(Tree $a, Tree $b, float $from, float $to): self
     {
         [$x, $y] = [RationalFunction::of($a), RationalFunction::of($b)];
@@ -47,7 +70,7 @@ final readonly class Equality
     {
         $left = new Tree('-', [$a[0], $a[1]]);
         $right = new Tree('-', [$b[0], $b[1]]);
-        [$x, $y] = [RationalFunction::of($left), RationalFunction::of($right)];
+        [$x, $y] = [RationalFunction::of($left)?->reduced(), RationalFunction::of($right)?->reduced()];
         if ($x !== null && $y !== null) {
             if ($x->over->isZero() || $y->over->isZero()) {
                 return new self($x->over->isZero() && $y->over->isZero(), true);
@@ -60,9 +83,6 @@ final readonly class Equality
             );
         }
 
-        return new self(
-            Sampling::agree($left, $right, $from, $to) === true || Sampling::agree($left, new Tree('neg', [$right]), $from, $to) === true,
-            false,
-        );
+        return new self(Sampling::proportional($left, $right, $from, $to) === true, false);
     }
 }

@@ -9,60 +9,128 @@ use Brick\Math\BigRational;
 /**
  * Reads numbers the way students write them, exactly.
  *
- * Understood: `-3`, `−3` (U+2212), `1,234.5`, `1 234.5` (thin and non-breaking spaces), `0,5` (a comma that cannot
- * separate thousands is a decimal comma), `7/2`, `2 1/2`, `½`, `2½`, `50 %`, `3.2e-4`, `3.2×10^-4`, full-width digits.
+ * Understood: `-3`, `−3` (U+2212), `1,234.5`, `1 234.5` (thin and non-breaking spaces, apostrophes), `0,5` (a comma that cannot
+ * separate thousands is a decimal comma), `0·5`, `7/2`, `-7/-2`, `2 1/2`, `2 + 1/2`, `½`, `2½`, `50 %`, `3.2e-4`, `3.2×10^-4`,
+ * `3.2 x 10⁴`, `45k`, `2.5 million`, full-width digits, numbers in words ({@see NumberWords}), recurring decimals
+ * ({@see Recurring}), measures in several units ({@see CompoundMeasure}), and what people write around them ({@see AsTyped}).
  * A unit may follow. Anything else is not a number: null.
  */
 final class NumberText
 {
     private const LONGEST = 100;
     private const LARGEST_EXPONENT = 30;
-    private const VULGAR = [
-        '½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5', '⅖' => '2/5',
-        '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6', '⅐' => '1/7', '⅛' => '1/8', '⅜' => '3/8',
-        '⅝' => '5/8', '⅞' => '7/8', '⅑' => '1/9', '⅒' => '1/10',
+    private const MULTIPLES = [
+        'dozen' => 12, 'hundred' => 100, 'thousand' => 1000, 'thousands' => 1000, 'k' => 1000, 'million' => 1_000_000,
+        'millions' => 1_000_000, 'mio' => 1_000_000, 'mill' => 1_000_000, 'mln' => 1_000_000, 'billion' => 1_000_000_000, 'billions' => 1_000_000_000, 'bn' => 1_000_000_000,
+        'trillion' => 1_000_000_000_000,
     ];
+    /** Letters that are units as well: million only where no such unit is asked for. */
+    private const MULTIPLES_OR_UNITS = ['m' => 1_000_000, 'M' => 1_000_000, 'K' => 1000, 'b' => 1_000_000_000, 'B' => 1_000_000_000];
 
-    /** In the comma style a full stop before three digits parts thousands: `1.234,5`. */
+    /** The first of the readings. */
     public static function read(string $text, Style $style = Style::Point): ?ReadNumber
     {
+        foreach (self::readings($text, $style) as $reading) {
+            return $reading;
+        }
+
+        return null;
+    }
+
+    /**
+     * Every way in which it can be read, the plainest first: `2.5m` is 2.5 with the unit m, or two and a half million; `3m5` is 3 m 5
+     * or 3 to the unit m⁵. Whoever knows which unit is asked for takes the first that fits.
+     *
+     * @return iterable<ReadNumber>
+     */
+    public static function readings(string $text, Style $style = Style::Point): iterable
+    {
         if (strlen($text) > self::LONGEST || !mb_check_encoding($text, 'UTF-8')) {
+            return;
+        }
+        $text = AsTyped::plain($text);
+        $figures = self::figures($text, $style);
+        $words = NumberWords::figures($text);
+        $inWords = $words === null ? null : self::figures($words, Style::Point);
+        // What follows the figures may be part of the number: 1 half, 2 dozen.
+        if ($inWords !== null && ($figures === null || Unit::named($figures->unit) === null)) {
+            yield $inWords;
+        }
+        if ($figures !== null) {
+            yield $figures;
+            $multiple = preg_match('/^([mMKbB])(?: (\p{Sc}))?$/Du', $figures->unit, $m) === 1 ? self::MULTIPLES_OR_UNITS[$m[1]] : null;
+            if ($multiple !== null) {
+                yield self::scaled($figures, $multiple, $m[2] ?? '');
+            }
+        }
+        if (preg_match('/^[+-]?.*\d.*[\p{L}°\'"\p{Sc}].*\d|^\p{Sc} ?\d+ .*\d/Dsu', $text) === 1) {
+            $sign = str_starts_with($text, '-') ? '-' : '';
+            $compound = CompoundMeasure::read(ltrim($text, '+- '));
+            if ($compound !== null) {
+                yield $sign === '' ? $compound : $compound->negated();
+            }
+        }
+        if ($words !== null) {
+            $compound = CompoundMeasure::read(NumberWords::throughout($text));
+            if ($compound !== null) {
+                yield $compound;
+            }
+        }
+        $same = self::sameTwice($text, $style);
+        if ($same !== null) {
+            yield $same;
+        }
+    }
+
+    /** `0.5 = 1/2`, `1/2 or 0.5`: the same number more than once. */
+    private static function sameTwice(string $text, Style $style): ?ReadNumber
+    {
+        $parts = preg_split('/ ?= ?| or /u', $text);
+        if ($parts === false || count($parts) < 2 || count($parts) > 4) {
             return null;
         }
-        // Plain letters and digits, the usual case, are in their normal form already.
-        $text = preg_match('/[^\x20-\x7E]/', $text) !== 1 ? $text : strtr(
-            Unicode::compatible(self::vulgarApart($text)),
-            [
-                "\u{2212}" => '-',
-                "\u{2010}" => '-',
-                "\u{2013}" => '-',
-                "\u{2044}" => '/',
-                "\u{2215}" => '/',
-                "\u{00D7}" => '*',
-                "\u{00B7}" => '*',
-            ],
-        );
-        $text = trim((string) preg_replace('/[\p{Z}\s]+/u', ' ', $text));
-        // A full stop that ends the sentence is not part of the number.
-        $text = (string) preg_replace('/(?<=\w)\.$/Du', '', $text);
+        $first = null;
+        foreach ($parts as $part) {
+            $read = self::figures($part, $style);
+            if ($read === null || ($first !== null && (!$read->value->isEqualTo($first->value) || $read->unit !== $first->unit))) {
+                return null;
+            }
+            $first = $read;
+        }
 
-        if ($style === Style::Comma && preg_match('/^(\D*)(\d{1,3}(?:\.\d{3})+)(?:,(\d+))?(?![\d.,])(.*)$/Dsu', $text, $m) === 1) {
-            $text = $m[1].str_replace('.', '', $m[2]).($m[3] === '' ? '' : '.'.$m[3]).$m[4];
+        return $first;
+    }
+
+    /** @param string $text plain */
+    private static function figures(string $text, Style $style): ?ReadNumber
+    {
+        if ($style === Style::Comma) {
+            $text = self::withPoints($text);
         }
         if (preg_match('/^([+-]?) ?(\p{Sc}) ?(.*)$/Dsu', $text, $m) === 1) {
             $text = $m[1].$m[3].' '.$m[2];
         }
+        if (preg_match('/^([+-]?) ?(?=\d*\.)/D', $text, $m) === 1) {
+            $recurring = Recurring::read(substr($text, strlen($m[0])));
+            if ($recurring !== null) {
+                return self::finish($m[1], $recurring[0], 'decimal', 0, $recurring[1], $text);
+            }
+        }
         $sign = '([+-]?) ?';
         $decimal = '(\d[\d,\' ]*(?:\.\d+)?|\.\d+)';
-        if (preg_match("#^{$sign}(\d{1,12}) (\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
+        if (preg_match("#^{$sign}(\d{1,12})(?: | ?\+ ?)(\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
             $value = self::fraction($m[3], $m[4]);
 
-            return $value === null ? null : self::finish($m[1], $value->plus($m[2]), 'mixed', 0, $m[5]);
+            return $value === null ? null : self::finish($m[1], $value->plus($m[2]), 'mixed', 0, $m[5], $text);
         }
-        if (preg_match("#^{$sign}(\d{1,12}) ?/ ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
-            $value = self::fraction($m[2], $m[3]);
+        if (preg_match("#^{$sign}(\d{1,12}) ?/ ?(-?) ?(\d{1,12})(?![\d.,])(.*)$#Du", $text, $m) === 1) {
+            $value = self::fraction($m[2], $m[4]);
+            $minus = ($m[1] === '-') !== ($m[3] === '-');
 
-            return $value === null ? null : self::finish($m[1], $value, 'fraction', 0, $m[4]);
+            return $value === null ? null : self::finish($minus ? '-' : '', $value, 'fraction', 0, $m[5], $text);
+        }
+        if (preg_match("#^{$sign}10 ?\^ ?\(?([+-]?\d{1,3})\)?(?!\d)(.*)$#Du", $text, $m) === 1) {
+            return self::powered($m[1], '1', 0, (int) $m[2], $m[3], $text);
         }
         if (preg_match("#^{$sign}{$decimal}(?: ?\* ?10 ?\^ ?\(?([+-]?\d{1,3})\)?|[eE]([+-]?\d{1,3})(?![\w.]))?(.*)$#Du", $text, $m) === 1) {
             $digits = self::digits(trim($m[2]));
@@ -72,20 +140,52 @@ final class NumberText
             $point = strpos($digits, '.');
             $decimals = $point === false ? 0 : strlen($digits) - $point - 1;
             $exponent = $m[3] !== '' ? (int) $m[3] : ($m[4] !== '' ? (int) $m[4] : null);
-            if ($exponent !== null && abs($exponent) > self::LARGEST_EXPONENT) {
-                return null;
-            }
-            $value = BigRational::of($digits);
-            if ($exponent !== null) {
-                $power = BigRational::of(10)->power(abs($exponent));
-                $value = $exponent < 0 ? $value->dividedBy($power) : $value->multipliedBy($power);
-            }
-            $form = $exponent !== null ? 'standard' : ($decimals > 0 ? 'decimal' : 'integer');
 
-            return self::finish($m[1], $value, $form, $decimals, $m[5]);
+            return $exponent === null
+                ? self::finish($m[1], BigRational::of($digits), $decimals > 0 ? 'decimal' : 'integer', $decimals, $m[5], $text)
+                : self::powered($m[1], $digits, $decimals, $exponent, $m[5], $text);
         }
 
         return null;
+    }
+
+    private static function powered(string $sign, string $digits, int $decimals, int $exponent, string $rest, string $text): ?ReadNumber
+    {
+        if (abs($exponent) > self::LARGEST_EXPONENT) {
+            return null;
+        }
+        $power = BigRational::of(10)->power(abs($exponent));
+        $value = BigRational::of($digits);
+
+        return self::finish(
+            $sign,
+            $exponent < 0 ? $value->dividedBy($power) : $value->multipliedBy($power),
+            'standard',
+            $decimals,
+            $rest,
+            $text,
+        );
+    }
+
+    /** In the comma style a full stop, space or apostrophe before three digits parts thousands, and the comma is the decimal sign. */
+    private static function withPoints(string $text): string
+    {
+        if (preg_match('/^(\D*)(\d{1,3}(?:\.\d{3})+|\d+)(?:,(\d+))?(?![\d.,])(.*)$/Dsu', $text, $m) === 1) {
+            return $m[1].str_replace('.', '', $m[2]).($m[3] === '' ? '' : '.'.$m[3]).$m[4];
+        }
+
+        return $text;
+    }
+
+    private static function scaled(ReadNumber $read, int $factor, string $unit): ReadNumber
+    {
+        return new ReadNumber(
+            $read->value->multipliedBy($factor)->simplified(),
+            $unit,
+            'multiple',
+            $read->decimals,
+            $read->written,
+        );
     }
 
     /** Writes a rational the short way: a decimal when it ends within 6 places, otherwise a fraction. */
@@ -112,50 +212,43 @@ final class NumberText
         return (string) $value;
     }
 
-    /** `2½` becomes `2 1/2`. */
-    private static function vulgarApart(string $text): string
+    /** Significant figures of a number as it was written; trailing zeros behind the point count. 0 when it is none. */
+    public static function significantFigures(string $text, Style $style = Style::Point): int
     {
-        foreach (self::VULGAR as $sign => $fraction) {
-            $text = str_replace($sign, ' '.$fraction, $text);
-        }
+        $read = self::read($text, $style);
 
-        return $text;
+        return $read === null ? 0 : self::figuresOf($read);
     }
 
-    /** Significant figures of a number as it was written; trailing zeros behind the point count. 0 when it is none. */
-    public static function significantFigures(string $text): int
+    public static function figuresOf(ReadNumber $read): int
     {
-        $read = self::read($text);
-        if ($read === null || !in_array($read->form, ['integer', 'decimal', 'standard', 'percent'], true)) {
+        if (!in_array($read->form, ['integer', 'decimal', 'standard', 'percent', 'multiple'], true)) {
             return 0;
         }
-        preg_match('/^[^\d.]*([\d.,\' ]+)/u', Unicode::compatible($text), $m);
+        preg_match('/^[^\d.]*([\d.,\' ]+)/u', $read->written, $m);
         $digits = self::digits(trim($m[1] ?? '', " '")) ?? '';
         $bare = ltrim(str_replace('.', '', $digits), '0');
 
-        return strlen(str_contains($digits, '.') || $read->form === 'standard' ? $bare : rtrim($bare, '0'));
+        return strlen(str_contains($digits, '.') || in_array($read->form, ['standard', 'multiple'], true) ? $bare : rtrim($bare, '0'));
     }
 
     /** Whether the fraction as it was written cannot be reduced, and is proper where it follows a whole number. */
-    public static function inLowestTerms(string $text): bool
+    public static function inLowestTerms(ReadNumber $read): bool
     {
-        $text = self::vulgarApart($text);
-        if (preg_match('#(?:(\d+)\s+)?(\d{1,12})\s*[/⁄∕]\s*(\d{1,12})#u', Unicode::compatible($text), $m) !== 1) {
+        if (preg_match('#(?:(\d+)[ +]+)?(\d{1,12}) ?/ ?(-?) ?(\d{1,12})#', $read->written, $m) !== 1) {
             return true;
         }
-        [$over, $under] = [(int) $m[2], (int) $m[3]];
+        [$over, $under] = [(int) $m[2], (int) $m[4]];
 
-        return $under > 0 && self::commonDivisor($over, $under) === 1 && ($m[1] === '' || $over < $under);
+        return $m[3] === '' && $under > 0 && self::commonDivisor($over, $under) === 1 && ($m[1] === '' || $over < $under);
     }
 
     /** What stands before the power of ten of a number in standard form. */
-    public static function mantissa(string $text): ?BigRational
+    public static function mantissa(ReadNumber $read): ?BigRational
     {
-        if (preg_match('/^\s*([+-−]?\s*[\d.,]+)\s*(?:[×·*xX]\s*10|e)/iu', Unicode::compatible($text), $m) !== 1) {
-            return null;
-        }
-
-        return self::read($m[1])?->value;
+        return preg_match('/^([+-]? ?[\d.,]+) ?(?:\* ?10|e)/i', $read->written, $m) === 1
+            ? self::figures($m[1], Style::Point)?->value
+            : (str_starts_with($read->written, '10') ? BigRational::one() : null);
     }
 
     private static function commonDivisor(int $a, int $b): int
@@ -178,8 +271,8 @@ final class NumberText
         if (preg_match('/^\d{1,3}(?:,\d{3})+(?:\.\d+)?$/D', $text) === 1 && !str_starts_with($text, '0')) {
             return str_replace(',', '', $text);
         }
-        if (preg_match("/^\d{1,3}(?:[ ']\d{3})+(?:\.\d+)?$/D", $text) === 1) {
-            return str_replace([' ', "'"], '', $text);
+        if (preg_match("/^\d{1,3}(?:[ ']\d{3})+(?:[.,]\d+)?$/D", $text) === 1) {
+            return str_replace([' ', "'", ','], ['', '', '.'], $text);
         }
         if (preg_match('/^\d+,\d+$/D', $text) === 1) {
             return str_replace(',', '.', $text);
@@ -191,23 +284,28 @@ final class NumberText
         return null;
     }
 
-    private static function finish(string $sign, BigRational $value, string $form, int $decimals, string $rest): ?ReadNumber
+    private static function finish(string $sign, BigRational $value, string $form, int $decimals, string $rest, string $text): ?ReadNumber
     {
         $rest = trim($rest);
-        if ($rest === '%' || $rest === 'per cent' || $rest === 'percent') {
+        if (in_array($rest, ['%', 'per cent', 'percent', 'pct'], true)) {
             $value = $value->dividedBy(100);
             $form = 'percent';
             $rest = '';
         }
+        if (preg_match('/^(\p{L}+)(?: (.+)| ?(\p{Sc}))?$/Du', $rest, $m) === 1 && isset(self::MULTIPLES[mb_strtolower($m[1])]) && $m[1] !== 'K') {
+            $value = $value->multipliedBy(self::MULTIPLES[mb_strtolower($m[1])]);
+            $form = 'multiple';
+            $rest = ($m[2] ?? '').($m[3] ?? '');
+        }
         // A unit holds letters, degrees, slashes and powers. Signs or a second number are not a unit.
-        $factor = '[\p{L}°\'"µ\p{Sc}]+(?:\^?-?\d)?';
-        if ($rest !== '' && preg_match("#^{$factor}(?:\s*[·*/]\s*{$factor}|\s{$factor}){0,5}$#Du", $rest) !== 1) {
+        $factor = '[\p{L}°\'"µ\p{Sc}]+\.?(?:\^?-?\d)?';
+        if ($rest !== '' && preg_match("#^{$factor}(?:\s*[·*/.]\s*{$factor}|\s{$factor}){0,5}$#Du", $rest) !== 1) {
             return null;
         }
         if ($sign === '-') {
             $value = $value->negated();
         }
 
-        return new ReadNumber($value->simplified(), $rest, $form, $decimals);
+        return new ReadNumber($value->simplified(), $rest, $form, $decimals, $text);
     }
 }

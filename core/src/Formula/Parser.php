@@ -12,6 +12,10 @@ use Brick\Math\BigRational;
  *
  * Names that nobody declared but whose letters are all declared are products (`xy`). A number with a text behind it is a
  * quantity (`3.5 "km/h"`).
+ *
+ * Answers are read with the conventions of handwriting as well: functions without brackets (`sin 2x cos x`, `sin² x`), which
+ * take the product that follows, up to the next function; `|x|`; `e^x`; capital letters where only the small one is declared,
+ * and the other way round.
  */
 final class Parser
 {
@@ -20,13 +24,19 @@ final class Parser
 
     private int $at = 0;
     private int $depth = 0;
+    private int $bars = 0;
 
     /**
      * @param non-empty-list<Token> $tokens
      * @param list<string>|null     $names  what may be named; null: anything
+     * @param Shorthand|null        $short  the conventions of handwriting, for answers
      */
-    private function __construct(private readonly array $tokens, private readonly Style $style, private readonly ?array $names)
-    {
+    private function __construct(
+        private array $tokens,
+        private readonly Style $style,
+        private readonly ?array $names,
+        private readonly ?Shorthand $short = null,
+    ) {
     }
 
     /**
@@ -36,7 +46,25 @@ final class Parser
      */
     public static function read(string $text, Style $style = Style::Point, ?array $names = null): Tree
     {
-        $parser = new self(Lexer::tokens($text, $style), $style, $names);
+        return self::whole(new self(Lexer::tokens($text, $style), $style, $names));
+    }
+
+    /**
+     * An expression as it is written by hand.
+     *
+     * @param list<string> $names
+     *
+     * @throws FormulaError
+     */
+    public static function readAnswer(string $text, Style $style, array $names): Tree
+    {
+        $short = new Shorthand($names);
+
+        return self::whole(new self($short->expanded(Lexer::tokens($text, $style)), $style, $names, $short));
+    }
+
+    private static function whole(self $parser): Tree
+    {
         if ($parser->token()->kind === Token::END) {
             throw new FormulaError('There is nothing here.');
         }
@@ -201,7 +229,7 @@ final class Parser
             return $before !== null && $before->kind !== Token::NUMBER && $before->kind !== Token::TEXT;
         }
 
-        return $token->is('(', '√');
+        return $token->is('(', '√') || ($token->is('|') && $this->bars === 0);
     }
 
     private function signed(): Tree
@@ -223,8 +251,11 @@ final class Parser
             return $base;
         }
         ++$this->at;
+        $isE = $this->short !== null && $this->tokens[$this->at - 2]->isWord('e') && $base->op === 'call';
 
-        return $this->deeper(fn (): Tree => new Tree('^', [$base, $this->exponent()], null, $token->at));
+        return $this->deeper(fn (): Tree => $isE
+            ? new Tree('call', [$this->exponent()], 'exp', $token->at)
+            : new Tree('^', [$base, $this->exponent()], null, $token->at));
     }
 
     private function exponent(): Tree
@@ -281,6 +312,14 @@ final class Parser
         if ($token->is('√')) {
             return $this->deeper(fn (): Tree => new Tree('call', [$this->postfix()], 'sqrt', $token->at));
         }
+        if ($token->is('|') && $this->short !== null) {
+            ++$this->bars;
+            $inner = $this->deeper($this->sum(...));
+            $this->expect('|', 'Close the bars.');
+            --$this->bars;
+
+            return new Tree('call', [$inner], 'abs', $token->at);
+        }
         throw new FormulaError(
             $token->kind === Token::END ? 'Something is missing at the end.' : sprintf('“%s” does not fit here.', $token->text),
             $token->at,
@@ -334,6 +373,12 @@ final class Parser
 
             return new Tree('call', $arguments, $name, $token->at);
         }
+        if ($this->short?->isFunction($name) === true) {
+            return $this->unbracketed($token);
+        }
+        if ($name === 'e' && $this->short !== null && !in_array('e', $this->names ?? [], true)) {
+            return new Tree('call', [Tree::number(1)], 'exp', $token->at);
+        }
         if (in_array($name, ['true', 'false', 'pi'], true) || $this->names === null || in_array($name, $this->names, true)) {
             return Tree::name($name, $token->at);
         }
@@ -350,6 +395,40 @@ final class Parser
             $token->at,
             self::meant($name, [...$this->names, ...Functions::names()]),
         );
+    }
+
+    /** A function without brackets takes the product that follows, up to the next function or a sign. */
+    private function unbracketed(Token $token): Tree
+    {
+        return $this->deeper(function () use ($token): Tree {
+            $power = null;
+            if ($this->token()->is('^')) {
+                ++$this->at;
+                $power = $this->exponent();
+            }
+            if ($this->token()->kind === Token::END) {
+                throw new FormulaError(sprintf('Of what is %s taken?', $token->text), $token->at, sprintf('Write %s(x).', $token->text));
+            }
+            if ($this->token()->is('-')) {
+                ++$this->at;
+                $argument = new Tree('neg', [$this->factors()], null, $token->at);
+            } else {
+                $argument = $this->token()->is('(') ? $this->postfix() : $this->factors();
+            }
+            $call = new Tree('call', [$argument], $token->text, $token->at);
+
+            return $power === null ? $call : new Tree('^', [$call, $power], null, $token->at);
+        });
+    }
+
+    private function factors(): Tree
+    {
+        $left = $this->power();
+        while ($this->multipliesWithoutSign($this->token()) && $this->short?->isFunction($this->token()->text) !== true) {
+            $left = new Tree('*', [$left, $this->power()], null, $this->token()->at);
+        }
+
+        return $left;
     }
 
     /** @return list<Tree> */

@@ -106,6 +106,99 @@ final readonly class Polynomial
         return $this->equals($other->times(self::constant($ratio))) ? $ratio : null;
     }
 
+    /** The polynomial q with this = q · other, or null when there is none. */
+    public function dividedBy(self $other): ?self
+    {
+        if ($other->isZero()) {
+            return null;
+        }
+        $lead = $other->leading();
+        $rest = $this;
+        $quotient = new self([]);
+        // Each step takes away the leading term, so the steps are as many as the quotient has terms.
+        for ($i = 0; !$rest->isZero(); ++$i) {
+            $top = $rest->leading();
+            $monomial = $i < self::MOST_TERMS ? self::parted($top, $lead) : null;
+            if ($monomial === null) {
+                return null;
+            }
+            $term = new self([$monomial => $rest->terms[$top]->dividedBy($other->terms[$lead])->simplified()]);
+            $quotient = $quotient->plus($term);
+            $rest = $rest->plus($term->times($other), -1);
+        }
+
+        return $quotient;
+    }
+
+    /** The greatest common divisor where both have one and the same name alone (Euclid); null otherwise. */
+    public function commonDivisor(self $other): ?self
+    {
+        $names = array_values(array_unique([...$this->names(), ...$other->names()]));
+        if (count($names) !== 1 || $this->isZero() || $other->isZero()) {
+            return null;
+        }
+        [$a, $b] = $this->degree() >= $other->degree() ? [$this, $other] : [$other, $this];
+        while (!$b->isZero()) {
+            [$a, $b] = [$b, $a->remainder($b)->scaled()];
+        }
+
+        return $a;
+    }
+
+    private function remainder(self $other): self
+    {
+        $lead = $other->leading();
+        $rest = $this;
+        while (!$rest->isZero() && ($monomial = self::parted($rest->leading(), $lead)) !== null) {
+            $term = new self([$monomial => $rest->terms[$rest->leading()]->dividedBy($other->terms[$lead])->simplified()]);
+            $rest = $rest->plus($term->times($other), -1);
+        }
+
+        return $rest;
+    }
+
+    /** With coprime whole coefficients, so that they do not grow from step to step. */
+    private function scaled(): self
+    {
+        return new self(array_map(BigRational::of(...), $this->primitive()[0]));
+    }
+
+    /** The first monomial in the order of the alphabet (lexicographic: x² before x y before x before y). */
+    private function leading(): string
+    {
+        $monomials = array_map(strval(...), array_keys($this->terms));
+        $names = $this->names();
+        sort($names, SORT_STRING);
+        usort($monomials, static function (string $a, string $b) use ($names): int {
+            [$x, $y] = [self::exponents($a), self::exponents($b)];
+            foreach ($names as $name) {
+                $order = ($y[$name] ?? 0) <=> ($x[$name] ?? 0);
+                if ($order !== 0) {
+                    return $order;
+                }
+            }
+
+            return 0;
+        });
+
+        return $monomials[0] ?? '';
+    }
+
+    /** The monomial a ÷ b, or null when b holds more of a name. */
+    private static function parted(string $a, string $b): ?string
+    {
+        $exponents = self::exponents($a);
+        foreach (self::exponents($b) as $name => $power) {
+            $left = ($exponents[$name] ?? 0) - $power;
+            if ($left < 0) {
+                return null;
+            }
+            $exponents[$name] = $left;
+        }
+
+        return self::monomial(array_filter($exponents, static fn (int $power): bool => $power !== 0));
+    }
+
     /** Highest sum of exponents of a term; −1 for 0. */
     public function degree(): int
     {
@@ -208,6 +301,13 @@ final readonly class Polynomial
         foreach (self::exponents($b) as $name => $power) {
             $exponents[$name] = ($exponents[$name] ?? 0) + $power;
         }
+
+        return self::monomial($exponents);
+    }
+
+    /** @param array<string, int> $exponents */
+    private static function monomial(array $exponents): string
+    {
         ksort($exponents, SORT_STRING);
 
         return implode(

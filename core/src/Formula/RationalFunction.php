@@ -9,7 +9,10 @@ use Brick\Math\BigRational;
 /** A quotient of two polynomials. π counts as a name: being transcendental, it satisfies no polynomial equation. */
 final readonly class RationalFunction
 {
-    private function __construct(public Polynomial $over, public Polynomial $under)
+    private const MOST_STEPS = 60;
+
+    /** @param list<Polynomial> $divisors what has been divided by on the way, none of them constant */
+    private function __construct(public Polynomial $over, public Polynomial $under, private array $divisors = [])
     {
     }
 
@@ -29,6 +32,7 @@ final readonly class RationalFunction
                 return $inner === null ? null : new self(
                     $inner->over->times(Polynomial::constant($tree->op === 'neg' ? BigRational::of(-1) : BigRational::nd(1, 100))),
                     $inner->under,
+                    $inner->divisors,
                 );
             case '^':
                 return self::power($tree);
@@ -50,17 +54,50 @@ final readonly class RationalFunction
         return $this->over->times($other->under)->equals($other->over->times($this->under));
     }
 
+    /**
+     * The same with common factors cancelled: powers of names, everything that was divided by on the way, and, where it has one name
+     * alone, the greatest common divisor.
+     */
+    public function reduced(): self
+    {
+        [$over, $under] = [$this->over, $this->under];
+        if ($over->isZero()) {
+            return new self($over, Polynomial::constant(BigRational::one()));
+        }
+        $factors = [...array_map(Polynomial::name(...), $under->names()), ...$this->divisors, $under];
+        $common = $over->commonDivisor($under);
+        if ($common !== null) {
+            $factors[] = $common;
+        }
+        $steps = 0;
+        foreach ($factors as $factor) {
+            while (!$factor->isConstant() && ++$steps <= self::MOST_STEPS) {
+                [$a, $b] = [$over->dividedBy($factor), $under->dividedBy($factor)];
+                if ($a === null || $b === null) {
+                    break;
+                }
+                [$over, $under] = [$a, $b];
+            }
+        }
+
+        return new self($over, $under);
+    }
+
     private static function combined(string $op, self $a, self $b): self
     {
+        $divisors = [...$a->divisors, ...$b->divisors];
+
         return match ($op) {
             '+', '-' => new self(
                 $a->over->times($b->under)->plus($b->over->times($a->under), $op === '+' ? 1 : -1),
                 $a->under->times($b->under),
+                $divisors,
             ),
-            '*' => new self($a->over->times($b->over), $a->under->times($b->under)),
+            '*' => new self($a->over->times($b->over), $a->under->times($b->under), $divisors),
             default => $b->over->isZero() ? throw new FormulaError('This divides by zero.') : new self(
                 $a->over->times($b->under),
                 $a->under->times($b->over),
+                $b->over->isConstant() ? $divisors : [...$divisors, $b->over],
             ),
         };
     }
@@ -83,9 +120,10 @@ final readonly class RationalFunction
             throw new FormulaError('This divides by zero.');
         }
 
-        return $whole >= 0 ? new self($base->over->power($whole), $base->under->power($whole)) : new self(
+        return $whole >= 0 ? new self($base->over->power($whole), $base->under->power($whole), $base->divisors) : new self(
             $base->under->power(-$whole),
             $base->over->power(-$whole),
+            $base->over->isConstant() ? $base->divisors : [...$base->divisors, $base->over],
         );
     }
 }

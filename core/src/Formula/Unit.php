@@ -24,7 +24,8 @@ final readonly class Unit
         'mi' => ['m', '201168/125'], 'fathom' => ['m', '1143/625'],
         'l' => ['m3', '1/1000'], 'ha' => ['m2', '10000'], 'kn' => ['m s-1', '463/900'],
         '°C' => ['K', '1', '5463/20'], '°F' => ['K', '5/9', '45967/180'],
-        '£' => ['£', '1'], '€' => ['€', '1'], '$' => ['$', '1'],
+        '£' => ['£', '1'], '€' => ['€', '1'], '$' => ['$', '1'], 'p' => ['£', '1/100'], '¢' => ['$', '1/100'],
+        'arcmin' => ['°', '1/60'], 'arcsec' => ['°', '1/3600'],
     ];
     private const PREFIXES = [
         'k' => '1000',
@@ -50,11 +51,17 @@ final readonly class Unit
         'kilos' => 'kg', 'milligram' => 'mg', 'milligrams' => 'mg', 'tonne' => 't', 'tonnes' => 't',
         'second' => 's', 'seconds' => 's', 'sec' => 's', 'secs' => 's', 'minute' => 'min', 'minutes' => 'min', 'mins' => 'min',
         'hour' => 'h', 'hours' => 'h', 'hr' => 'h', 'hrs' => 'h', 'day' => 'd', 'days' => 'd',
-        'deg' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'mps' => 'm/s',
+        'deg' => '°', 'degs' => '°', 'degree' => '°', 'degrees' => '°', 'knot' => 'kn', 'knots' => 'kn', 'kt' => 'kn', 'kts' => 'kn', 'mps' => 'm/s',
         'kph' => 'km/h', 'kmh' => 'km/h', 'mph' => 'mi/h',
         'litre' => 'l', 'litres' => 'l', 'liter' => 'l', 'liters' => 'l', 'millilitre' => 'ml', 'millilitres' => 'ml',
         'hectare' => 'ha', 'hectares' => 'ha',
         'degrees celsius' => '°C', 'celsius' => '°C', 'degrees fahrenheit' => '°F', 'fahrenheit' => '°F', 'kelvin' => 'K',
+        'deg c' => '°C', 'degc' => '°C', 'degrees c' => '°C', 'degree c' => '°C', '°c' => '°C', 'deg f' => '°F', 'degf' => '°F',
+        'degrees f' => '°F', '°f' => '°F', 'centigrade' => '°C', 'degrees centigrade' => '°C', 'degree celsius' => '°C',
+        'cc' => 'cm^3', 'ccs' => 'cm^3', 'kmph' => 'km/h', 'kgs' => 'kg', 'gms' => 'g', 'gm' => 'g', 'cms' => 'cm', 'mms' => 'mm', 'mtr' => 'm',
+        'mtrs' => 'm', 'ltr' => 'l', 'ltrs' => 'l', 'millimeter' => 'mm', 'millimeters' => 'mm', 'centiliter' => 'cl', 'centilitre' => 'cl',
+        'centilitres' => 'cl', 'milliliter' => 'ml', 'milliliters' => 'ml', 'ton' => 't', 'tons' => 't', 'milliseconds' => 'ms',
+        'pence' => 'p', 'penny' => 'p', 'pennies' => 'p', 'quid' => '£', 'gbp' => '£', 'eur' => '€', 'usd' => '$', 'sqm' => 'm^2',
         'pounds' => '£', 'pound' => '£', 'euro' => '€', 'euros' => '€', 'dollar' => '$', 'dollars' => '$',
     ];
 
@@ -80,18 +87,75 @@ final readonly class Unit
         return $known[$text] ??= self::read($text);
     }
 
+    /**
+     * The unit that is meant where one is asked for: `degrees` are of the scale that is asked for, `ms^-1` is a speed where a speed is.
+     * Null when nothing that it may mean measures the same.
+     */
+    public static function meant(string $text, self $asked): ?self
+    {
+        foreach (self::readings($text, $asked) as $unit) {
+            if ($unit?->measuresSameAs($asked) === true) {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return iterable<self|null> */
+    private static function readings(string $text, self $asked): iterable
+    {
+        yield self::named($text);
+        $low = mb_strtolower(trim($text));
+        if ($asked->symbol === '°C' || $asked->symbol === '°F') {
+            if (in_array($low, ['°', 'deg', 'degree', 'degrees'], true)) {
+                yield $asked;
+            }
+            if ($low === mb_strtolower(mb_substr($asked->symbol, 1))) {
+                yield $asked;
+            }
+        }
+        if (in_array($low, ['c', 'ct', 'cent', 'cents'], true) && in_array($asked->symbol, ['€', '$'], true)) {
+            yield new self('cent', $asked->dimension, $asked->factor->dividedBy(100)->simplified(), BigRational::zero());
+        }
+        $stroke = ["'" => ['ft', 'arcmin'], '"' => ['in', 'arcsec']][$low] ?? [];
+        foreach ($stroke as $name) {
+            yield self::named($name);
+        }
+        // Written without a space, as in ms^-1: the power belongs to the last of two units.
+        if (preg_match('/^(\p{L}{2,5}?)(\^?-\d)$/Du', trim(strtr($text, ['−' => '-'])), $m) === 1) {
+            for ($i = 1; $i < mb_strlen($m[1]); ++$i) {
+                yield self::named(mb_substr($m[1], 0, $i).' '.mb_substr($m[1], $i).$m[2]);
+            }
+        }
+    }
+
     private static function read(string $text): ?self
     {
         $text = trim(strtr(Unicode::compatible($text), ['μ' => 'µ', '⋅' => '·', '∙' => '·', '*' => '·', '−' => '-', "\u{00A0}" => ' ']));
-        $text = strtr($text, ['º' => '°', '˚' => '°', '° ' => '°']);
+        $text = (string) preg_replace(['/(?<=\p{L})\.(?=$| |\/)/u', '/(?<=\p{L})\.(?=\p{L})/u'], ['', ' '], strtr($text, ['º' => '°', '˚' => '°', '° ' => '°']));
+        $low = mb_strtolower($text);
 
-        return self::whole($text) ?? self::whole(mb_strtolower($text));
+        return self::whole($text) ?? self::whole($low) ?? self::whole(self::powersInWords($low));
+    }
+
+    /** `sq m`, `metres squared`, `cubic metres`, `cm cubed`. */
+    private static function powersInWords(string $text): string
+    {
+        return (string) preg_replace(
+            [
+                '/\bccs?\b/', '/\bsqm\b/', '/\b(?:squared? |sq(?!u) ?)(\p{L}+)/u', '/\b(?:cubic |cu(?!b) ?)(\p{L}+)/u', '/(\p{L}+) ?(?:squared?|sq)\b/u', '/(\p{L}+) ?cubed\b/u',
+                '/\bper (\p{L}+)\^(\d)/u',
+            ],
+            ['cm^3', 'm^2', '$1^2', '$1^3', '$1^2', '$1^3', '/$1^$2'],
+            $text,
+        );
     }
 
     private static function whole(string $text): ?self
     {
         $text = self::ALIASES[$text] ?? $text;
-        $text = (string) preg_replace(['/\s*\bper\b\s*/', '/\bsquare\s+(\w+)/u', '/\bcubic\s+(\w+)/u'], ['/', '$1^2', '$1^3'], $text);
+        $text = (string) preg_replace('/\s*\bper\b\s*/', '/', $text);
         $parts = [];
         foreach (self::split('#(?=/)#', $text) as $i => $piece) {
             $below = str_starts_with($piece, '/');

@@ -6,6 +6,7 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\AsTyped;
 use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
@@ -49,7 +50,7 @@ final readonly class ExpressionRule implements Rule
         foreach ($node->children('lines', 40) as $line) {
             $text = $line->text('expression', self::LONGEST);
             try {
-                Parser::read($text, $style, $names);
+                Parser::readAnswer($text, $style, $names);
             } catch (FormulaError $e) {
                 $line->fault('expression', $e->sentence());
             }
@@ -84,7 +85,7 @@ final readonly class ExpressionRule implements Rule
             return Outcome::nothing();
         }
         try {
-            $given = Parser::read(mb_substr($response->text, 0, self::LONGEST + 1), $this->style, $this->names);
+            $given = Parser::readAnswer($this->bare(mb_substr($response->text, 0, self::LONGEST + 1)), $this->style, $this->names);
         } catch (FormulaError $e) {
             return Outcome::of(BigRational::zero(), '', 'not an expression', 'This could not be read. '.$e->sentence());
         }
@@ -110,6 +111,19 @@ final readonly class ExpressionRule implements Rule
         return Outcome::of(BigRational::zero(), '', $readAs);
     }
 
+    /** Where no equation is asked for, `y =` or `f(x) =` in front of the expression says nothing. */
+    private function bare(string $text): string
+    {
+        $text = AsTyped::expression($text);
+        $equations = array_filter($this->lines, static fn (array $l): bool => preg_match('/[=<>≤≥]/u', $l['expression']) === 1);
+        if ($equations === [] && preg_match('/^\s*(?:(\p{L})\s*(?:\(\s*\p{L}\s*\))?\s*)?=\s*([^=]+)$/Du', $text, $m) === 1
+            && !in_array($m[1], $this->names, true)) {
+            return $m[2];
+        }
+
+        return $text;
+    }
+
     private function asked(): string
     {
         return match ($this->shape) {
@@ -124,7 +138,7 @@ final readonly class ExpressionRule implements Rule
     private function tree(string $expression): ?Tree
     {
         try {
-            return Parser::read($expression, $this->style, $this->names);
+            return Parser::readAnswer($expression, $this->style, $this->names);
         } catch (FormulaError) {
             return null;
         }

@@ -50,7 +50,7 @@ final class Inputs
         return match (true) {
             $response->options !== [] => count($response->options) === 1 ? $response->options[0] : $response->options,
             $response->order !== [] => $response->order,
-            $rule instanceof NumberRule => self::inUnit(self::value($response->text), $rule->unit),
+            $rule instanceof NumberRule => $rule->understood($response->text)[1] ?? self::inUnit(self::value($response->text), $rule->unit),
             default => $response->text,
         };
     }

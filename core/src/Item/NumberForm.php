@@ -20,17 +20,16 @@ enum NumberForm: string
     case Standard = 'standard';
     case Surd = 'surd';
 
-    /** @param string $text as it was written */
-    public function fits(ReadNumber $read, string $text): bool
+    public function fits(ReadNumber $read): bool
     {
         return match ($this) {
             self::Any => true,
             self::Integer => $read->form === 'integer',
             self::Decimal => in_array($read->form, ['decimal', 'integer'], true),
             self::Fraction => in_array($read->form, ['fraction', 'integer'], true),
-            self::Lowest => $read->form === 'integer' || ($read->form === 'fraction' && NumberText::inLowestTerms($text)),
-            self::Mixed => in_array($read->form, ['mixed', 'integer'], true) && NumberText::inLowestTerms($text),
-            self::Standard => $read->form === 'standard' && self::oneDigit(NumberText::mantissa($text)),
+            self::Lowest => $read->form === 'integer' || ($read->form === 'fraction' && NumberText::inLowestTerms($read)),
+            self::Mixed => in_array($read->form, ['mixed', 'integer'], true) && NumberText::inLowestTerms($read),
+            self::Standard => $read->form === 'standard' && self::oneDigit(NumberText::mantissa($read)),
             self::Surd => false,
         };
     }

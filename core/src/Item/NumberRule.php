@@ -6,10 +6,13 @@ namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\AsTyped;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Formula\Printer;
+use ChalkLadder\Core\Formula\ReadNumber;
 use ChalkLadder\Core\Formula\Shape;
 use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Core\Formula\Tree;
 use ChalkLadder\Core\Formula\Unit;
 
 /**
@@ -83,48 +86,89 @@ final readonly class NumberRule implements Rule
         if ($response->isBlank()) {
             return Outcome::nothing();
         }
-        $read = NumberText::read($response->text, $this->style);
-        if ($read === null) {
-            return $this->constant($response->text);
-        }
-        $value = $read->value;
         $asked = $this->unit === '' ? null : Unit::named($this->unit);
-        if ($read->unit !== '') {
-            $given = Unit::named($read->unit);
-            if ($given === null || $asked === null || !$given->measuresSameAs($asked)) {
-                return Outcome::of(
-                    BigRational::zero(),
-                    '',
-                    $read->display(),
-                    $asked === null ? 'A number without a unit is asked for.' : sprintf('The unit "%s" does not fit here.', $read->unit),
-                );
-            }
-            if (!$this->convert && $given->symbol !== $asked->symbol) {
-                return Outcome::of(BigRational::zero(), '', $read->display(), sprintf('It is asked for in %s.', $asked->symbol));
-            }
-            $value = $given->convert($value, $asked);
-        } elseif ($this->unitUse === 'required' && $asked !== null) {
-            $hit = $this->targetHitBy($value);
+        $understood = $this->understood($response->text);
+        if ($understood === null) {
+            return $this->constant($response->text, $asked);
+        }
+        [$read, $value] = $understood;
+        if ($value === null) {
+            $constant = $this->constant($response->text, $asked);
+
+            return $constant->readAs !== self::UNREADABLE ? $constant : Outcome::of(
+                BigRational::zero(),
+                '',
+                $read->display(),
+                match (true) {
+                    $asked === null => 'A number without a unit is asked for.',
+                    Unit::meant($read->unit, $asked) !== null => sprintf('It is asked for in %s.', $asked->symbol),
+                    default => sprintf('The unit "%s" does not fit here.', $read->unit),
+                },
+            );
+        }
+        $hit = $this->targetHitBy($value);
+        if ($read->unit === '' && $this->unitUse === 'required' && $asked !== null) {
             $share = $hit === null
                 ? BigRational::zero()
                 : $this->targets[$hit]->credit->multipliedBy($this->unitless ?? BigRational::zero());
 
             return Outcome::of($share, $hit === null ? '' : 'unit missing', $read->display(), 'The unit is missing.');
         }
-        $hit = $this->targetHitBy($value);
 
         return $this->outcome(
             $hit,
             NumberText::write($value).($asked === null ? '' : ' '.$asked->symbol),
-            $this->form->fits($read, $response->text),
-            $response->text,
+            $this->form->fits($read),
+            $read,
         );
     }
 
-    /** A constant with a root or π in it: it may be a target itself, or near enough to one. */
-    private function constant(string $text): Outcome
+    /**
+     * The first reading whose unit fits, and its value in the rule's unit; when none does, the plainest and no value. Null when it is
+     * no number.
+     *
+     * @return array{ReadNumber, BigRational|null}|null
+     */
+    public function understood(string $text): ?array
     {
-        $constant = mb_strlen($text) > 60 ? null : Target::constant($text);
+        $asked = $this->unit === '' ? null : Unit::named($this->unit);
+        $first = null;
+        foreach (NumberText::readings($text, $this->style) as $read) {
+            $first ??= $read;
+            $value = $this->valueOf($read, $asked);
+            if ($value !== null) {
+                return [$read, $value];
+            }
+        }
+
+        return $first === null ? null : [$first, null];
+    }
+
+    private function valueOf(ReadNumber $read, ?Unit $asked): ?BigRational
+    {
+        if ($read->unit === '') {
+            return $read->value;
+        }
+        if ($asked === null) {
+            return self::isPlainWord($read->unit) ? $read->value : null;
+        }
+        $given = Unit::meant($read->unit, $asked);
+
+        return $given === null || (!$this->convert && $given->symbol !== $asked->symbol) ? null : $given->convert($read->value, $asked);
+    }
+
+    /** What is counted, not a unit of measure: `7 boats`. */
+    private static function isPlainWord(string $unit): bool
+    {
+        return preg_match('/^\p{L}{3,}(?: \p{L}{3,}){0,2}$/Du', $unit) === 1
+            && Unit::named($unit) === null
+            && preg_match('/\b(?:not|and|less|more|minus|plus|times|over|per|than|pi|sqrt|root|or|dozen|half|third|quarter)\b/iu', $unit) !== 1;
+    }
+
+    /** A constant with a root, π or e in it: it may be a target itself, or near enough to one. A unit may follow it. */
+    private function constant(string $text, ?Unit $asked): Outcome
+    {
+        [$constant, $hasUnit] = mb_strlen($text) > 60 ? [null, false] : $this->constantIn($text, $asked);
         if ($constant === null) {
             return Outcome::of(BigRational::zero(), '', self::UNREADABLE, 'This could not be read as a number.');
         }
@@ -136,22 +180,59 @@ final readonly class NumberRule implements Rule
                 break;
             }
         }
+        $readAs = Printer::write($tree);
+        if (!$hasUnit && $this->unitUse === 'required' && $asked !== null) {
+            return Outcome::of(
+                $hit === null ? BigRational::zero() : $this->targets[$hit]->credit->multipliedBy($this->unitless ?? BigRational::zero()),
+                $hit === null ? '' : 'unit missing',
+                $readAs,
+                'The unit is missing.',
+            );
+        }
 
         return $this->outcome(
             $hit,
-            Printer::write($tree),
+            $readAs.($asked === null ? '' : ' '.$asked->symbol),
             $this->form === NumberForm::Any || ($this->form === NumberForm::Surd && Shape::Surd->fits($tree)),
-            $text,
+            null,
         );
     }
 
-    private function outcome(?int $hit, string $readAs, bool $formed, string $text): Outcome
+    /** @return array{array{Tree, BigRational}|null, bool} the constant in the rule's unit, and whether a unit stood behind it */
+    private function constantIn(string $text, ?Unit $asked): array
+    {
+        $text = AsTyped::value($text);
+        $bare = Target::constant($text, $this->style);
+        if ($bare !== null || $asked === null) {
+            return [$bare, false];
+        }
+        // What can be a unit at the end, the longest first.
+        for ($at = 1; $at < mb_strlen($text); ++$at) {
+            $unit = trim(mb_substr($text, $at));
+            $given = preg_match('/^[\p{L}°\p{Sc}]/u', $unit) === 1 ? Unit::meant($unit, $asked) : null;
+            $constant = $given === null ? null : Target::constant(mb_substr($text, 0, $at), $this->style);
+            if ($given !== null && $constant !== null && ($this->convert || $given->symbol === $asked->symbol)) {
+                [$tree, $near] = $constant;
+                $factor = $given->convert(BigRational::one(), $asked);
+
+                return [
+                    $factor->isEqualTo(1) || !$asked->zero->isZero() ? $constant
+                        : [new Tree('*', [Tree::number($factor), $tree]), $near->multipliedBy($factor)->simplified()],
+                    true,
+                ];
+            }
+        }
+
+        return [null, false];
+    }
+
+    private function outcome(?int $hit, string $readAs, bool $formed, ?ReadNumber $read): Outcome
     {
         if ($hit === null) {
             return Outcome::of(BigRational::zero(), '', $readAs);
         }
         $target = $this->targets[$hit];
-        $figured = $this->figures === null || NumberText::significantFigures($text) === $this->figures;
+        $figured = $this->figures === null || ($read !== null && NumberText::figuresOf($read) === $this->figures);
         if ((!$formed || !$figured) && $target->credit->isPositive()) {
             $asked = $formed ? sprintf('to %d significant figures', $this->figures ?? 0) : $this->form->asked();
 

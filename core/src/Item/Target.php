@@ -11,6 +11,7 @@ use ChalkLadder\Core\Formula\Equality;
 use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
+use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Core\Formula\Tree;
 
 /** A value that a number answer may hit, with how near is near enough. A distractor is a target with little or no credit. */
@@ -114,17 +115,23 @@ final readonly class Target
     }
 
     /**
-     * An exact constant with a root or π in it, and a fraction within one part in 10¹² of it; or null.
+     * An exact constant with a root, π or e in it, and a fraction within one part in 10¹² of it; or null.
      *
      * @return array{Tree, BigRational}|null
      */
-    public static function constant(string $text): ?array
+    public static function constant(string $text, Style $style = Style::Point): ?array
     {
-        if (preg_match('/√|sqrt|π|pi/u', $text) !== 1) {
+        if (preg_match('/√|sqrt|root|π|pi|\^|(?<![a-z])e(?![a-z])/iu', $text) !== 1) {
             return null;
         }
+        // As it is said and typed: 2 root 3, 2 x √3, 4PI.
+        $text = (string) preg_replace(
+            ['/\b(?:square ?)?root(?: of)?(?![a-z])/iu', '/(?<=\d)(?:square ?)?root(?: of)?(?![a-z])/iu', '/pi(?![a-z])/iu', '/(?<=[\d)π]) ?[xX] ?(?=[\d√(π]|sqrt|pi)/u'],
+            ['√', '√', 'π', '*'],
+            $text,
+        );
         try {
-            $tree = Parser::read($text, names: []);
+            $tree = Parser::readAnswer($text, $style, []);
             $value = Evaluator::value($tree, [], new Texts());
         } catch (FormulaError) {
             return null;

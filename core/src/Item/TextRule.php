@@ -57,29 +57,19 @@ final readonly class TextRule implements Rule
         if ($response->isBlank()) {
             return Outcome::nothing();
         }
-        $given = $this->folded(mb_substr($response->text, 0, 500));
+        $text = mb_substr($response->text, 0, 500);
+        $given = $this->folded($text);
         $folded = array_map(fn (Form $f): string => $f->blanks ? "\0" : $this->folded($f->text), $this->forms);
         $at = array_search($given, $folded, true);
-        foreach ($at === false ? $this->forms : [] as $i => $form) {
-            if ($form->blanks
-                && WordPattern::of($form->text, $this->folding)->fits($this->folding->fold(mb_substr($response->text, 0, 500)))) {
-                $at = $i;
-                break;
-            }
+        if ($at === false) {
+            $at = $this->patternFor($text) ?? $this->inequalityFor($text) ?? false;
         }
+        $word = '';
         if ($at === false && $this->allowSlips) {
-            $nearest = PHP_INT_MAX;
-            foreach ($folded as $i => $form) {
-                $allowance = EditDistance::allowanceFor($form);
-                $distance = EditDistance::upTo($given, $form, $allowance);
-                if ($distance <= $allowance && $distance < $nearest) {
-                    $nearest = $distance;
-                    $at = $i;
-                }
-            }
+            [$at, $word] = self::slip($given, $folded);
         }
         if ($at === false) {
-            return Outcome::of(BigRational::zero(), '', $given);
+            return Outcome::of(BigRational::zero(), $word === '' ? '' : 'another word', $word === '' ? $given : sprintf('%s (“%s” is a word of its own)', $given, $word));
         }
         $form = $this->forms[$at];
 
@@ -92,12 +82,105 @@ final readonly class TextRule implements Rule
         );
     }
 
+    private function patternFor(string $text): ?int
+    {
+        foreach ($this->forms as $i => $form) {
+            if ($form->blanks && WordPattern::of($form->text, $this->folding)->fits($this->folding->fold($text))) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** `3 > x` says what `x < 3` says. */
+    private function inequalityFor(string $text): ?int
+    {
+        $given = Inequality::read($text);
+        if ($given === null) {
+            return null;
+        }
+        foreach ($this->forms as $i => $form) {
+            if (!$form->blanks && Inequality::read($form->text)?->equals($given) === true) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The nearest form within the slips it allows. A slip is never in a figure or sign, and never makes another word.
+     *
+     * @param list<string> $forms folded; "\0" for one with blanks
+     *
+     * @return array{int|false, string} its place, or false and the word that it would have been taken for a slip of
+     */
+    private static function slip(string $given, array $forms): array
+    {
+        $at = false;
+        $nearest = PHP_INT_MAX;
+        $word = '';
+        foreach ($forms as $i => $form) {
+            $allowance = EditDistance::allowanceFor($form);
+            $distance = EditDistance::upTo($given, $form, $allowance);
+            if ($distance > $allowance || $distance >= $nearest || self::notLetters($given) !== self::notLetters($form)) {
+                continue;
+            }
+            $other = self::otherWord($given, $form);
+            if ($other !== null) {
+                $word = $other;
+
+                continue;
+            }
+            [$at, $nearest] = [$i, $distance];
+        }
+
+        return [$at, $at === false ? $word : ''];
+    }
+
+    private static function notLetters(string $text): string
+    {
+        return (string) preg_replace('/[\p{L}\p{M} ]+/u', '', $text);
+    }
+
+    /** A word of the answer that is none of the form's, but one of the language; null where only spaces differ. */
+    private static function otherWord(string $given, string $form): ?string
+    {
+        if (str_replace(' ', '', $given) === str_replace(' ', '', $form)) {
+            return null;
+        }
+        $asked = explode(' ', $form);
+        foreach (array_diff(explode(' ', $given), $asked) as $word) {
+            // The list spells organise; organize is the same word.
+            $low = str_replace('iz', 'is', mb_strtolower($word));
+            if (!in_array($low, $asked, true) && Lexicon::isWord($low) && self::nearTo($word, $asked)) {
+                return $word;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<string> $asked */
+    private static function nearTo(string $word, array $asked): bool
+    {
+        foreach ($asked as $one) {
+            if (EditDistance::upTo($word, $one, 2) <= 2) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Where the order of words is free, they are put in one. */
     private function folded(string $text): string
     {
         $text = $this->folding->fold($text);
         if ($this->anyOrder) {
-            $words = explode(' ', $text);
+            // What joins a list is not of it.
+            $words = array_diff(explode(' ', str_replace(',', ' ', $text)), ['and', '']);
             sort($words, SORT_STRING);
             $text = implode(' ', $words);
         }
@@ -156,6 +239,30 @@ final readonly class TextRule implements Rule
                 ));
             }
             $seen[$text] ??= $i + 1;
+        }
+
+        return [...$defects, ...$this->neighbours()];
+    }
+
+    /** @return list<Defect> words one slip away from a form that are words of their own */
+    private function neighbours(): array
+    {
+        $defects = [];
+        $listed = array_map(fn (Form $f): string => $this->folding->fold($f->text), $this->forms);
+        foreach ($this->allowSlips ? $this->forms : [] as $i => $form) {
+            if ($form->blanks || !$form->credit->isPositive() || EditDistance::allowanceFor($listed[$i]) === 0) {
+                continue;
+            }
+            foreach (explode(' ', $listed[$i]) as $word) {
+                $near = array_diff(Lexicon::neighbours(mb_strtolower($word)), $listed);
+                if ($near !== []) {
+                    $defects[] = Defect::advice(sprintf(
+                        '“%s” is one slip away from “%s”: a word of its own, so it is no slip. List it if it is to earn something.',
+                        implode('”, “', array_slice($near, 0, 5)),
+                        $word,
+                    ));
+                }
+            }
         }
 
         return $defects;

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Marking;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Formula\Unit;
 use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\NumberRule;
@@ -54,14 +52,12 @@ final class Accepting
     /** In the rule's own unit. */
     private static function number(NumberRule $rule, string $text): BigRational
     {
-        $read = NumberText::read($text, $rule->style) ?? throw new NotAcceptable(
+        [$read, $value] = $rule->understood($text) ?? throw new NotAcceptable(
             'accept',
             'This answer could not be read as a number, so a number rule cannot accept it. Correct it for the one student.',
         );
-        $from = $read->unit === '' ? null : Unit::named($read->unit);
-        $to = $rule->unit === '' ? null : Unit::named($rule->unit);
 
-        return $from !== null && $to !== null && $from->measuresSameAs($to) ? $from->convert($read->value, $to) : $read->value;
+        return $value ?? $read->value;
     }
 
     private static function keyed(ChoiceRule $rule, Response $response, BigRational $credit): ChoiceRule

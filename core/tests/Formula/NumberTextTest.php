@@ -55,7 +55,6 @@ final class NumberTextTest extends TestCase
         foreach ([
             '',
             ' ',
-            'three',
             '1,23,4',
             '12 m 5',
             '3/0',
@@ -66,7 +65,6 @@ final class NumberTextTest extends TestCase
             '1/2/3',
             '1.2.3',
             'e5',
-            '=1',
             '5 <b>',
             "\xFF",
             str_repeat('9', 200),
