@@ -34,22 +34,34 @@ final readonly class Agreement
         $formula = $levels === 0
             ? 'Share of pairs of marks on the same unit that are equal.'
             : 'Share of pairs of marks on the same unit that differ by one level at most.';
-        $near = $all = 0;
+        $units = [];
         foreach ($this->units as $unit) {
             $places = array_values(array_map($this->place(...), $unit));
+            $near = $all = 0;
             foreach ($places as $i => $a) {
                 foreach (array_slice($places, $i + 1) as $b) {
                     ++$all;
                     $near += abs($a - $b) <= $levels ? 1 : 0;
                 }
             }
+            if ($all > 0) {
+                $units[] = [(float) $near, (float) $all];
+            }
         }
-        if ($all === 0) {
-            return Figure::missing(0, $formula, 'No unit has two marks.');
-        }
-        [$low, $high] = Intervals::wilson((float) $near, $all);
+        $all = (int) array_sum(array_column($units, 1));
+        // Two markers give one pair a unit. With three and more the pairs of a unit hang together, so the units carry the interval.
+        $interval = $all === count($units) && $all > 0
+            ? Intervals::wilson((float) array_sum(array_column($units, 0)), $all)
+            : Intervals::clustered($units);
 
-        return new Figure($near / $all, $all, $formula, $low, $high);
+        return $interval === null ? Figure::missing(0, $formula, 'No unit has two marks.') : new Figure(
+            array_sum(array_column($units, 0)) / $all,
+            $all,
+            $formula,
+            $interval[0],
+            $interval[1],
+            count($units) < 10 ? 'few' : null,
+        );
     }
 
     /** @param 'none'|'linear'|'quadratic' $weights */
@@ -209,12 +221,24 @@ final readonly class Agreement
         }
         $fj = $jms / $ems;
         $spread = $n * (1 + ($k - 1) * $rho) - $k * $rho;
-        $freedom = ($k - 1) * ($n - 1) * ($k * $rho * $fj + $spread) ** 2 / (($n - 1) * $k * $k * $rho * $rho * $fj * $fj + $spread ** 2);
+        $under = ($n - 1) * $k * $k * $rho * $rho * $fj * $fj + $spread ** 2;
+        if ($under <= 0.0) {
+            return null;
+        }
+        $freedom = ($k - 1) * ($n - 1) * ($k * $rho * $fj + $spread) ** 2 / $under;
+        if ($freedom <= 0.0) {
+            return null;
+        }
         $up = Curves::fQuantile(0.975, $n - 1, $freedom);
         $down = Curves::fQuantile(0.975, $freedom, $n - 1);
         $rest = $k * $jms + ($k * $n - $k - $n) * $ems;
 
-        return [$n * ($bms - $up * $ems) / ($up * $rest + $n * $bms), $n * ($down * $bms - $ems) / ($rest + $n * $down * $bms)];
+        [$lowUnder, $highUnder] = [$up * $rest + $n * $bms, $rest + $n * $down * $bms];
+        if (abs($lowUnder) < 1e-12 || abs($highUnder) < 1e-12) {
+            return null;
+        }
+
+        return [max(-1.0, $n * ($bms - $up * $ems) / $lowUnder), min(1.0, $n * ($down * $bms - $ems) / $highUnder)];
     }
 
     /** @return array{float, int}|null κ of two markers, and the units that both marked */

@@ -7,7 +7,8 @@ namespace ChalkLadder\Core\Analysis;
 /**
  * How likely a student follows one wrong idea: times shown over times it could have been shown.
  *
- * The rate has a Beta(1, 3) prior; the posterior after c of o is Beta(1 + c, 3 + o − c). The idea is called *likely*
+ * The rate has a Beta(1, 3) prior; the posterior after c of o is Beta(1 + c, 3 + o − c), whose mean is shown. Its interval is Wilson's: that of
+ * the posterior holds too seldom where an idea is held often (docs/measurement.md). The idea is called *likely*
  * when it was shown at least twice and the posterior mean is at least 0.40.
  */
 final readonly class Evidence
@@ -34,13 +35,14 @@ final readonly class Evidence
         $a = self::PRIOR_YES + $shown;
         $b = self::PRIOR_NO + $offered - $shown;
         $mean = $a / ($a + $b);
+        $interval = $offered === 0 ? [0.0, 1.0] : Intervals::wilson((float) $shown, $offered);
 
         return new self($shown, $offered, new Figure(
             $mean,
             $offered,
-            'Times shown over times it could have been shown, with a Beta(1, 3) prior; posterior mean and 95 % interval. Likely: shown at least twice and mean at least 0.40.',
-            Curves::betaQuantile(0.025, $a, $b),
-            Curves::betaQuantile(0.975, $a, $b),
+            'Times shown over times it could have been shown, with a Beta(1, 3) prior; posterior mean; 95 % interval by Wilson. Likely: shown at least twice and mean at least 0.40.',
+            $interval[0],
+            $interval[1],
             $offered < 3 ? 'few' : null,
         ), $shown >= 2 && $mean >= self::LIKELY);
     }

@@ -57,7 +57,7 @@ final class QuestionAnalysis
             $notReached,
             $waiting,
             $options,
-            self::flags($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds),
+            QuestionFlags::of($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds),
             Speed::median($seconds),
             $question->sure === [] ? null : Confidence::of(self::confidence($question)),
         );
@@ -92,14 +92,14 @@ final class QuestionAnalysis
                 break;
             }
         }
-        $interval = $whole ? Intervals::wilson(array_sum($credits), $n) : Intervals::mean($mean, Sample::sd($credits), $n);
+        $interval = Intervals::bounded($credits);
 
         return new Figure(
             $mean,
             $n,
-            self::FACILITY.($whole ? ' 95 % interval by Wilson.' : ' 95 % interval by Student’s t.'),
-            $interval === null ? null : max(0.0, $interval[0]),
-            $interval === null ? null : min(1.0, $interval[1]),
+            self::FACILITY.($whole ? ' 95 % interval by Wilson.' : ' 95 % interval by Wilson, on as many yes-or-no answers as would vary as much.'),
+            $interval[0] ?? null,
+            $interval[1] ?? null,
             $n < self::FEW ? 'few' : null,
         );
     }
@@ -155,12 +155,14 @@ final class QuestionAnalysis
             return [];
         }
         [$third, $split] = RankParts::thirds($rest);
-        $counts = $sums = [];
+        [$upper] = RankParts::weights($rest, [[0.5, 1.0]]);
+        $counts = $sums = $inUpper = [];
         $weighed = array_fill_keys(array_keys($options), [0.0, 0.0, 0.0]);
         foreach ($picks as $s => $picked) {
             foreach ($picked as $id) {
                 $counts[$id] = ($counts[$id] ?? 0) + 1;
                 $sums[$id] = ($sums[$id] ?? 0.0) + $rest[$s];
+                $inUpper[$id] = ($inUpper[$id] ?? 0.0) + ($upper[$s] ?? 0.0);
                 if ($third[$s] >= 0) {
                     $weighed[$id][$third[$s]] = ($weighed[$id][$third[$s]] ?? 0.0) + 1.0;
                 } else {
@@ -170,6 +172,8 @@ final class QuestionAnalysis
                 }
             }
         }
+        $wrong = array_sum(array_intersect_key($counts, array_filter($options, static fn (bool $key): bool => !$key)));
+        $distractors = count($options) - count(array_filter($options));
         $mean = array_sum($rest) / $n;
         $squares = Sample::squares($rest);
         $reports = [];
@@ -184,109 +188,13 @@ final class QuestionAnalysis
                 $share,
                 [min(1.0, 3 * $weighed[$id][0] / $n), min(1.0, 3 * $weighed[$id][1] / $n), min(1.0, 3 * $weighed[$id][2] / $n)],
                 $correlation,
-                $key || $n < self::FEW ? null : $share >= 0.05 && $correlation !== null && $correlation < 0.0,
+                $key || $n < self::FEW ? null : Distractor::works($count, $wrong, $distractors, $correlation, $n),
                 (int) round($weighed[$id][2]),
+                $inUpper[$id] ?? 0.0,
+                $wrong,
             );
         }
 
         return $reports;
-    }
-
-    /**
-     * @param list<OptionReport> $options
-     * @param list<float>        $seconds
-     *
-     * @return list<Flag>
-     */
-    private static function flags(
-        array $options,
-        Figure $facility,
-        Figure $itemRest,
-        int $n,
-        int $notReached,
-        int $waiting,
-        array $seconds,
-    ): array {
-        if ($n > 0 && $n < self::FEW) {
-            return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
-        }
-        $flags = [];
-        $keys = array_values(array_filter($options, static fn (OptionReport $o): bool => $o->key));
-        $rivals = array_values(array_filter($options, static fn (OptionReport $o): bool => !$o->key));
-        usort($rivals, static fn (OptionReport $a, OptionReport $b): int => $b->upperCount <=> $a->upperCount);
-        $rival = $rivals[0] ?? null;
-        if (count($keys) === 1 && $rival !== null) {
-            $key = $keys[0];
-            $both = $key->upperCount + $rival->upperCount;
-            $p = Curves::evenSplit($rival->upperCount, $both);
-            if ($rival->upperCount > $key->upperCount) {
-                $flags[] = new Flag(
-                    Flag::MIS_KEYED,
-                    sprintf(
-                        'In the upper third, %d took this option and %d took the key (n = %d).',
-                        $rival->upperCount,
-                        $key->upperCount,
-                        $n,
-                    ),
-                    $rival->id,
-                );
-            }
-            if ($both >= 8 && $p > 0.05) {
-                $flags[] = new Flag(
-                    Flag::TWO_READINGS,
-                    sprintf(
-                        'In the upper third, %d took the key and %d took this option: not distinguishable from an even split (exact binomial test, p = %.2f, n = %d).',
-                        $key->upperCount,
-                        $rival->upperCount,
-                        $p,
-                        $both,
-                    ),
-                    $rival->id,
-                );
-            }
-        }
-        if ($itemRest->value !== null && $itemRest->high !== null && $itemRest->high < 0.0) {
-            $flags[] = new Flag(
-                Flag::BACKWARDS,
-                sprintf('Students who do well elsewhere do worse here (r = %.2f, n = %d).', $itemRest->value, $n),
-            );
-        } elseif ($itemRest->value !== null && $itemRest->high !== null && $itemRest->value < 0.1 && $itemRest->high < 0.3) {
-            $flags[] = new Flag(
-                Flag::DOES_NOT_SEPARATE,
-                sprintf(
-                    'Who does well elsewhere does hardly better here (r = %.2f, at most %.2f, n = %d).',
-                    $itemRest->value,
-                    $itemRest->high,
-                    $n,
-                ),
-            );
-        }
-        if ($facility->low !== null && $facility->low > 0.95) {
-            $flags[] = new Flag(
-                Flag::TOO_EASY,
-                sprintf('Nearly all are right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 1.0, $n),
-            );
-        } elseif ($facility->high !== null && $facility->high < 0.05) {
-            $flags[] = new Flag(
-                Flag::TOO_HARD,
-                sprintf('Nearly nobody is right (%.2f of %d), so it tells nobody apart.', $facility->value ?? 0.0, $n),
-            );
-        }
-        foreach ($n < 30 ? [] : $rivals as $option) {
-            if ($option->share < 0.05) {
-                $flags[] = new Flag(Flag::IDLE, sprintf('%d of %d took this option: below 5 %%.', $option->count, $n), $option->id);
-                break;
-            }
-        }
-        $rushed = Speed::flag($seconds);
-        if ($rushed !== null) {
-            $flags[] = $rushed;
-        }
-        $asked = $n + $waiting + $notReached;
-        if ($notReached > 0 && $notReached >= 0.1 * $asked) {
-            $flags[] = new Flag(Flag::NOT_REACHED, sprintf('%d of %d did not come this far.', $notReached, $asked));
-        }
-
-        return $flags;
     }
 }

@@ -8,7 +8,7 @@ namespace ChalkLadder\Core\Analysis;
 final class Speed
 {
     private const MOST_SECONDS = 10.0;
-    private const SHARE = 0.1;
+    private const SHARE = 0.2;
     private const RUSHES = 0.1;
     private const LAGS = 2.0;
 
@@ -31,16 +31,16 @@ final class Speed
     }
 
     /**
-     * Below this many seconds an answer counts as rushed: a tenth of the question's mean time, at most ten seconds
-     * (Wise & Ma 2012, NT10).
+     * Below this many seconds an answer counts as rushed: a fifth of the question's median time, at most ten seconds. The normative
+     * threshold of Wise & Ma (2012), with the median, which the slowest do not move, and their wider share of 20 %.
      *
      * @param list<float> $seconds of all who answered the question
      */
     public static function threshold(array $seconds): ?float
     {
-        $mean = Sample::mean($seconds);
+        $median = Sample::quantile($seconds, 0.5);
 
-        return $mean === null ? null : min(self::MOST_SECONDS, self::SHARE * $mean);
+        return $median === null ? null : min(self::MOST_SECONDS, self::SHARE * $median);
     }
 
     /**
@@ -51,7 +51,7 @@ final class Speed
      */
     public static function rushed(array $seconds, array $thresholds): Figure
     {
-        $formula = 'Answers given in less than a tenth of the question’s mean time (at most 10 s), as a share of all answers. From 0.10: rushing.';
+        $formula = 'Answers given in less than a fifth of the question’s median time (at most 10 s), as a share of all answers. From 0.10: rushing.';
         $known = array_intersect_key($seconds, array_filter($thresholds, static fn (?float $t): bool => $t !== null));
         $n = count($known);
         if ($n === 0) {
@@ -81,7 +81,7 @@ final class Speed
 
         return $threshold === null || $n < 10 || $fast < self::RUSHES * $n ? null : new Flag(
             Flag::RUSHED,
-            sprintf('%d of %d answered in less than %.1f s, a tenth of the mean time.', $fast, $n, $threshold),
+            sprintf('%d of %d answered in less than %.1f s: a fifth of the median time, or ten seconds.', $fast, $n, $threshold),
         );
     }
 

@@ -101,7 +101,7 @@ final class MannerTest extends TestCase
 
         self::assertSame([20.0, 20.0, 20.0], [$first->medianTime->value, $first->medianTime->low, $first->medianTime->high]);
         self::assertSame(
-            ['3 of 20 answered in less than 1.7 s, a tenth of the mean time.'],
+            ['3 of 20 answered in less than 4.0 s: a fifth of the median time, or ten seconds.'],
             array_column(array_filter($first->flags, static fn (Flag $f): bool => $f->kind === Flag::RUSHED), 'evidence'),
         );
         self::assertSame([0.5, 4], [$first->confidence?->sureAndWrong->value, $first->confidence?->sureAndWrong->n]);

@@ -53,17 +53,19 @@ final class ReportTest extends TestCase
 
         self::assertSame(Flag::MIS_KEYED, $flags[0]->kind);
         self::assertSame('b', $flags[0]->option);
-        self::assertSame('In the upper third, 10 took this option and 0 took the key (n = 30).', $flags[0]->evidence);
+        self::assertSame('In the upper third, 10 took this option and 0 took the key. Taking it goes with doing well elsewhere (r = 0.65), taking the key does not (r = -0.65, n = 30).', $flags[0]->evidence);
         self::assertSame(Flag::BACKWARDS, $flags[1]->kind);
     }
 
-    public function testTwoReadingsAreFoundWhereTheUpperThirdIsSplit(): void
+    public function testTwoReadingsAreFoundWhereTheUpperHalfIsSplit(): void
     {
         [$easy, $split] = self::questions(static fn (int $s): string => $s % 2 === 0 ? 'a' : 'b', 'a');
         $flags = Report::of([$easy, $split], 30)->questions[1]->flags;
 
         self::assertSame([Flag::TWO_READINGS], array_map(static fn (Flag $f): string => $f->kind, $flags));
-        self::assertStringContainsString('p = 1.00, n = 10', $flags[0]->evidence);
+        // P(share > 0.3 | Beta(9, 8)) = 1 - I_0.3(9, 8) = 0.974.
+        self::assertStringContainsString('7 took the key and 8 took this option', $flags[0]->evidence);
+        self::assertStringContainsString('is 97 % probable (Beta(1, 1) prior, n = 30)', $flags[0]->evidence);
     }
 
     public function testASoundQuestionHasNoFlag(): void

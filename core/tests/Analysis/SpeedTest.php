@@ -13,9 +13,9 @@ use Random\Randomizer;
 
 final class SpeedTest extends TestCase
 {
-    public function testRushedAnswersAreThoseBelowATenthOfTheMeanTime(): void
+    public function testRushedAnswersAreThoseBelowAFifthOfTheMedianTime(): void
     {
-        self::assertEqualsWithDelta(4.0, Speed::threshold([30.0, 50.0]), 1e-12);
+        self::assertEqualsWithDelta(8.0, Speed::threshold([30.0, 40.0, 500.0]), 1e-12);
         self::assertSame(10.0, Speed::threshold([400.0, 600.0]), 'ten seconds at most');
         self::assertNull(Speed::threshold([]));
         $rushed = Speed::rushed(['a' => 2.0, 'b' => 30.0, 'c' => 1.0, 'd' => 9.0], ['a' => 4.0, 'b' => 4.0, 'c' => 4.0, 'd' => null]);
@@ -24,7 +24,7 @@ final class SpeedTest extends TestCase
         self::assertFalse(Speed::isRushing(Speed::rushed([], [])));
         self::assertNull(Speed::flag(array_fill(0, 30, 20.0)));
         self::assertSame(
-            '3 of 30 answered in less than 1.8 s, a tenth of the mean time.',
+            '3 of 30 answered in less than 4.0 s: a fifth of the median time, or ten seconds.',
             Speed::flag([...array_fill(0, 27, 20.0), 1.0, 1.0, 1.0])?->evidence,
         );
         self::assertNull(Speed::flag([1.0, 20.0]), 'too few to say');

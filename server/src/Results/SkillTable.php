@@ -44,8 +44,12 @@ final readonly class SkillTable
         }
         $skills = [];
         foreach ($of as $skill => $questions) {
-            $all = array_merge([], ...array_values($credits[$skill] ?? []));
-            $skills[] = new SkillView($skill, $names[$skill], $questions, FigureView::of(SkillShare::of($all, 0.5)->share));
+            $skills[] = new SkillView(
+                $skill,
+                $names[$skill],
+                $questions,
+                FigureView::of(SkillShare::ofClass(array_values($credits[$skill] ?? []))),
+            );
         }
         $tracing = new KnowledgeTracing();
         $answers = $this->earlier->rightBySkill($handoutId, array_map(strval(...), array_keys($of)));

@@ -129,7 +129,7 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
                     <b>{o.letter}</b> {o.text}
                     {o.key ? <span className="text-good"> ✓ key</span> : null}
                     {o.misconception ? <span className="block text-blue">{o.misconception}</span> : null}
-                    {o.works === false && o.count === 0 ? (
+                    {!o.key && o.works === false && o.count === 0 ? (
                       <span className="block text-quiet">idle: nobody took it</span>
                     ) : null}
                   </td>
