@@ -60,7 +60,7 @@ final readonly class Agreement
             $formula,
             $interval[0],
             $interval[1],
-            count($units) < 10 ? 'few' : null,
+            Figure::few(count($units)),
         );
     }
 
@@ -167,7 +167,7 @@ final readonly class Agreement
             $formula.' 95 % interval by F.',
             $interval[0] ?? null,
             $interval[1] ?? null,
-            $n < 10 ? 'few' : null,
+            Figure::few($n),
         );
     }
 
@@ -205,7 +205,7 @@ final readonly class Agreement
                 $figure->formula.' 95 % interval by bootstrap over the units.',
                 Sample::quantile($values, 0.025),
                 Sample::quantile($values, 0.975),
-                $n < 20 ? 'few' : null,
+                Figure::few($n, 20),
             );
     }
 

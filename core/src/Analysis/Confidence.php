@@ -34,7 +34,7 @@ final readonly class Confidence
             array_map(static function (array $c): Figure {
                 [$low, $high] = Intervals::wilson(array_sum($c), count($c));
 
-                return new Figure(array_sum($c) / count($c), count($c), self::FORMULA, $low, $high, count($c) < 10 ? 'few' : null);
+                return new Figure(array_sum($c) / count($c), count($c), self::FORMULA, $low, $high, Figure::few(count($c)));
             }, $credits),
             $n === 0 ? Figure::missing(0, $formula, 'No answer was given as sure.') : new Figure(
                 $wrong / $n,
@@ -42,7 +42,7 @@ final readonly class Confidence
                 $formula,
                 Intervals::wilson((float) $wrong, $n)[0],
                 Intervals::wilson((float) $wrong, $n)[1],
-                $n < 10 ? 'few' : null,
+                Figure::few($n),
             ),
         );
     }

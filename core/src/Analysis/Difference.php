@@ -32,7 +32,7 @@ final class Difference
         $freedom = ($va + $vb) ** 2 / ($va ** 2 / ($n - 1) + $vb ** 2 / ($m - 1));
         $half = Curves::tQuantile(0.975, $freedom) * sqrt($va + $vb);
 
-        return new Figure($value, $n + $m, self::BETWEEN, $value - $half, $value + $half, min($n, $m) < 10 ? 'few' : null);
+        return new Figure($value, $n + $m, self::BETWEEN, $value - $half, $value + $half, Figure::few(min($n, $m)));
     }
 
     /**
@@ -50,7 +50,7 @@ final class Difference
 
         return $mean === null || $interval === null
             ? Figure::missing($n, self::PAIRED, 'At least two students with both are needed.')
-            : new Figure($mean, $n, self::PAIRED, $interval[0], $interval[1], $n < 10 ? 'few' : null);
+            : new Figure($mean, $n, self::PAIRED, $interval[0], $interval[1], Figure::few($n));
     }
 
     /**
@@ -70,6 +70,6 @@ final class Difference
         $g = ((Sample::mean($a) ?? 0.0) - (Sample::mean($b) ?? 0.0)) / $pooled * (1 - 3 / (4 * $freedom - 1));
         $half = 1.959963984540054 * sqrt(($n + $m) / ($n * $m) + $g ** 2 / (2 * ($n + $m)));
 
-        return new Figure($g, $n + $m, self::EFFECT, $g - $half, $g + $half, min($n, $m) < 10 ? 'few' : null);
+        return new Figure($g, $n + $m, self::EFFECT, $g - $half, $g + $half, Figure::few(min($n, $m)));
     }
 }

@@ -43,7 +43,7 @@ final readonly class Evidence
             'Times shown over times it could have been shown, with a Beta(1, 3) prior; posterior mean; 95 % interval by Wilson. Likely: shown at least twice and mean at least 0.40.',
             $interval[0],
             $interval[1],
-            $offered < 3 ? 'few' : null,
+            Figure::few($offered, 3),
         ), $shown >= 2 && $mean >= self::LIKELY);
     }
 }

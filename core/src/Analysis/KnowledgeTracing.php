@@ -75,7 +75,7 @@ final readonly class KnowledgeTracing
             $trace[$n - 1],
             $n,
             $formula,
-            note: $n < 5 ? 'few' : null,
+            note: Figure::few($n, 5),
         );
     }
 

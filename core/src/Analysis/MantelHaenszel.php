@@ -69,7 +69,7 @@ final readonly class MantelHaenszel
                 self::FORMULA,
                 $delta - 1.959963984540054 * $se,
                 $delta + 1.959963984540054 * $se,
-                $n < 50 ? 'few' : null,
+                Figure::few($n, 50),
             ),
             $odds,
             $chi,

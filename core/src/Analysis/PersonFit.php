@@ -45,7 +45,7 @@ final class PersonFit
                 }
             }
 
-            return new Figure($errors / (count($right) * count($wrong)), $n, self::GUTTMAN, note: $n < 10 ? 'few' : null);
+            return new Figure($errors / (count($right) * count($wrong)), $n, self::GUTTMAN, note: Figure::few($n));
         }, $data->rows);
     }
 
@@ -82,7 +82,7 @@ final class PersonFit
             $likelihood / sqrt($variance),
             $n,
             self::LZ,
-            note: $n < 10 ? 'few' : null,
+            note: Figure::few($n),
         );
     }
 }

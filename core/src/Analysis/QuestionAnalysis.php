@@ -7,7 +7,6 @@ namespace ChalkLadder\Core\Analysis;
 /** One question's figures, from its column and the students' scores on the rest. */
 final class QuestionAnalysis
 {
-    private const FEW = 10;
     private const FACILITY = 'Mean credit of those who reached the question; left blank counts as none.';
     private const REST = 'Pearson correlation of the credit here with the share of marks on all other questions; 95 % interval by Fisher’s z.';
 
@@ -100,7 +99,7 @@ final class QuestionAnalysis
             self::FACILITY.($whole ? ' 95 % interval by Wilson.' : ' 95 % interval by Wilson, on as many yes-or-no answers as would vary as much.'),
             $interval[0] ?? null,
             $interval[1] ?? null,
-            $n < self::FEW ? 'few' : null,
+            Figure::few($n),
         );
     }
 
@@ -117,7 +116,7 @@ final class QuestionAnalysis
             $difference,
             $n,
             self::UPPER_LOWER,
-            note: $n < self::FEW ? 'few' : null,
+            note: Figure::few($n),
         );
     }
 
@@ -138,7 +137,7 @@ final class QuestionAnalysis
         }
         $interval = Intervals::correlation($r, $n);
 
-        return new Figure($r, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, $n < self::FEW ? 'few' : null);
+        return new Figure($r, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, Figure::few($n));
     }
 
     /**
@@ -188,7 +187,7 @@ final class QuestionAnalysis
                 $share,
                 [min(1.0, 3 * $weighed[$id][0] / $n), min(1.0, 3 * $weighed[$id][1] / $n), min(1.0, 3 * $weighed[$id][2] / $n)],
                 $correlation,
-                $key || $n < self::FEW ? null : Distractor::works($count, $wrong, $distractors, $correlation, $n),
+                $key || $n < Figure::FEW ? null : Distractor::works($count, $wrong, $distractors, $correlation, $n),
                 (int) round($weighed[$id][2]),
                 $inUpper[$id] ?? 0.0,
                 $wrong,

@@ -10,7 +10,6 @@ namespace ChalkLadder\Core\Analysis;
  */
 final class QuestionFlags
 {
-    private const FEW = 10;
     /** A rival that takes more than this share of those who do well, among key and rival, competes with the key. */
     private const RIVAL_SHARE = 0.3;
     /** How probable that must be: in a small class, and in a large one. Between the two sizes it rises evenly. */
@@ -34,7 +33,7 @@ final class QuestionFlags
         int $waiting,
         array $seconds,
     ): array {
-        if ($n > 0 && $n < self::FEW) {
+        if ($n > 0 && $n < Figure::FEW) {
             return [new Flag(Flag::FEW, sprintf('Only %d answers count: too few to judge the question by.', $n))];
         }
         $asked = $n + $waiting + $notReached;

@@ -57,8 +57,8 @@ final readonly class Reliability
         }
 
         return new self(
-            new Figure($alpha, $n, self::ALPHA, $low, $high, $n < 10 ? 'few' : null),
-            new Figure(sqrt($total * max(0.0, 1 - $alpha)), $n, self::SEM, note: $n < 10 ? 'few' : null),
+            new Figure($alpha, $n, self::ALPHA, $low, $high, Figure::few($n)),
+            new Figure(sqrt($total * max(0.0, 1 - $alpha)), $n, self::SEM, note: Figure::few($n)),
             $dropped,
         );
     }

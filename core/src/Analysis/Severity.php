@@ -39,7 +39,7 @@ final class Severity
                 self::FORMULA,
                 $interval[0] ?? null,
                 $interval[1] ?? null,
-                count($gap) < 10 ? 'few' : null,
+                Figure::few(count($gap)),
             );
         }, $gaps);
     }

@@ -30,7 +30,7 @@ final readonly class SkillShare
         $share = array_sum($credits) / $n;
         [$low, $high] = Intervals::bounded($credits) ?? [0.0, 1.0];
 
-        return new self(new Figure($share, $n, self::FORMULA, $low, $high, $n < 4 ? 'few' : null), match (true) {
+        return new self(new Figure($share, $n, self::FORMULA, $low, $high, Figure::few($n, 4)), match (true) {
             $n < self::LEAST => 0,
             $low > $reference => 1,
             $high < $reference => -1,
@@ -58,7 +58,7 @@ final readonly class SkillShare
             self::OF_CLASS,
             $interval[0],
             $interval[1],
-            $n < 10 ? 'few' : null,
+            Figure::few($n),
         );
     }
 }

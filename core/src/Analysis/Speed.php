@@ -27,7 +27,7 @@ final class Speed
         }
         $interval = Intervals::median($seconds);
 
-        return new Figure($median, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, $n < 10 ? 'few' : null);
+        return new Figure($median, $n, $formula, $interval[0] ?? null, $interval[1] ?? null, Figure::few($n));
     }
 
     /**
@@ -60,7 +60,7 @@ final class Speed
         $fast = count(array_filter(array_keys($known), static fn (int|string $q): bool => $known[$q] < ($thresholds[$q] ?? 0.0)));
         $interval = Intervals::wilson((float) $fast, $n);
 
-        return new Figure($fast / $n, $n, $formula, $interval[0], $interval[1], $n < 10 ? 'few' : null);
+        return new Figure($fast / $n, $n, $formula, $interval[0], $interval[1], Figure::few($n));
     }
 
     public static function isRushing(Figure $rushed): bool
@@ -111,7 +111,7 @@ final class Speed
             $formula,
             $interval === null ? null : exp($interval[0]),
             $interval === null ? null : exp($interval[1]),
-            count($logs) < 5 ? 'few' : null,
+            Figure::few(count($logs), 5),
         );
     }
 

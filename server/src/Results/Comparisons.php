@@ -55,7 +55,7 @@ final readonly class Comparisons
                     self::SHARE,
                     $interval[0] ?? null,
                     $interval[1] ?? null,
-                    count($own) < 10 ? 'few' : null,
+                    Figure::few(count($own)),
                 )),
                 FigureView::of(Difference::between($own, $others)),
                 FigureView::of(Difference::effect($own, $others)),
