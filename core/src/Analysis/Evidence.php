@@ -7,8 +7,8 @@ namespace ChalkLadder\Core\Analysis;
 /**
  * How likely a student follows one wrong idea: times shown over times it could have been shown.
  *
- * The rate has a Beta(1, 3) prior; the posterior after c of o is Beta(1 + c, 3 + o − c), whose mean is shown. Its interval is Wilson's: that of
- * the posterior holds too seldom where an idea is held often (docs/measurement.md). The idea is called *likely*
+ * The rate has a Beta(1, 3) prior; the posterior after c of o is Beta(1 + c, 3 + o − c), whose mean is shown. Its interval
+ * is Wilson's: that of the posterior holds too seldom where an idea is held often (docs/measurement.md). The idea is called *likely*
  * when it was shown at least twice and the posterior mean is at least 0.40.
  */
 final readonly class Evidence

@@ -107,7 +107,11 @@ final class PersonFitTest extends TestCase
             0,
             0,
             array_map(
-                static fn (array $o): OptionReport => new OptionReport($o[0], $o[1], $o[2], $o[2] / $n, [0.0, 0.0, 0.0], null, null, 0, 0.0, 0),
+                static function (array $o) use ($n): OptionReport {
+                    [$id, $key, $count] = $o;
+
+                    return new OptionReport($id, $key, $count, $count / $n, [0.0, 0.0, 0.0], null, null, 0, 0.0, 0);
+                },
                 $options,
             ),
             [],

@@ -78,7 +78,7 @@ final class DeskTest extends ApiCase
             $this->get('GET', "/handouts/$handout/marking/e-number")->list('sets'),
         );
 
-        self::assertSame([[0, 1], [2]], $sets);
+        self::assertSame([[0, 1, 2]], $sets, 'in figures and in words');
     }
 
     public function testANearMissStandsBesideWhatItMissed(): void

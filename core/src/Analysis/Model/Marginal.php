@@ -10,6 +10,9 @@ namespace ChalkLadder\Core\Analysis\Model;
  * The log-odds of a right answer are linear in ability, so a pattern's likelihood at a node needs only the sum of its
  * right answers' slopes and of their intercepts, beside one term for all with the same questions answered. And what EM
  * wants of the students are two sums a question. So a round costs students × (questions + nodes), not their product.
+ *
+ * With a prior, the logarithm of each slope is normal around 0 (Mislevy, Psychometrika 51, 1986): what few answers leave open is
+ * pulled towards a slope of one, and no slope grows without end or turns over. What is maximised is then the posterior.
  */
 final readonly class Marginal
 {
@@ -17,6 +20,8 @@ final readonly class Marginal
     private const WIDEST = 6.0;
     /** Logarithm of a share that adds nothing to a sum of doubles. */
     private const NOTHING = -38.0;
+    /** Under a prior no slope is flatter; its logarithm would have no end. */
+    private const FLATTEST = 1e-4;
 
     /**
      * @param list<float>                                                                                     $nodes
@@ -32,11 +37,15 @@ final readonly class Marginal
         private array $answered,
         private array $right,
         private int $k,
+        private ?float $spread,
     ) {
     }
 
-    /** @param list<int> $columns the questions that count */
-    public static function of(Binary $data, array $columns): self
+    /**
+     * @param list<int>  $columns the questions that count
+     * @param float|null $spread  standard deviation of the logarithms of the slopes; null for no prior
+     */
+    public static function of(Binary $data, array $columns, ?float $spread = null): self
     {
         $nodes = [];
         for ($q = 0; $q < self::NODES; ++$q) {
@@ -77,6 +86,7 @@ final readonly class Marginal
             array_values($answered),
             array_values($right),
             $k,
+            $spread,
         );
     }
 
@@ -94,7 +104,7 @@ final readonly class Marginal
     }
 
     /**
-     * The log-likelihood and its slope in every parameter.
+     * What is maximised, and its slope in every parameter.
      *
      * @param list<float> $at
      *
@@ -102,16 +112,31 @@ final readonly class Marginal
      */
     public function slope(array $at): array
     {
-        [$likelihood, $weights, $abilities] = $this->expect($at);
+        [$height, $weights, $abilities] = $this->expect($at);
         $slope = [...$abilities, ...array_map(floatval(...), $this->right)];
         foreach ($this->chances($at) as $i => $p) {
             foreach ($weights[$i] as $q => $w) {
                 $slope[$i] -= $w * $p[$q] * $this->nodes[$q];
                 $slope[$this->k + $i] -= $w * $p[$q];
             }
+            if ($this->spread !== null) {
+                $log = log(max(self::FLATTEST, $at[$i]));
+                $height -= $log ** 2 / (2 * $this->spread ** 2);
+                $slope[$i] -= $log / ($this->spread ** 2 * max(self::FLATTEST, $at[$i]));
+            }
         }
 
-        return [$likelihood, array_values($slope)];
+        return [$height, array_values($slope)];
+    }
+
+    /**
+     * The log-likelihood alone, without the prior.
+     *
+     * @param list<float> $at
+     */
+    public function likelihood(array $at): float
+    {
+        return $this->expect($at)[0];
     }
 
     /**
@@ -126,7 +151,7 @@ final readonly class Marginal
         [, $weights, $abilities] = $this->expect($at);
         $next = $at;
         for ($i = 0; $i < $this->k; ++$i) {
-            [$slope, $intercept] = [$at[$i], $at[$this->k + $i]];
+            [$slope, $intercept] = [$this->spread === null ? $at[$i] : max(self::FLATTEST, $at[$i]), $at[$this->k + $i]];
             for ($round = 0; $round < 8; ++$round) {
                 $ga = $abilities[$i];
                 $gd = (float) $this->right[$i];
@@ -141,13 +166,19 @@ final readonly class Marginal
                     $ad += $v * $t;
                     $dd += $v;
                 }
+                if ($this->spread !== null) {
+                    // In the logarithm of the slope, which may be anything.
+                    $ga = $slope * $ga - log($slope) / $this->spread ** 2;
+                    $aa = $slope ** 2 * $aa + 1 / $this->spread ** 2;
+                    $ad *= $slope;
+                }
                 $det = $aa * $dd - $ad * $ad;
                 if ($det < 1e-12) {
                     break;
                 }
                 $da = max(-1.0, min(1.0, ($dd * $ga - $ad * $gd) / $det));
                 $db = max(-1.0, min(1.0, ($aa * $gd - $ad * $ga) / $det));
-                $slope += $da;
+                $slope = $this->spread === null ? $slope + $da : max(self::FLATTEST, $slope * exp($da));
                 $intercept += $db;
                 if (abs($da) + abs($db) < 1e-9) {
                     break;
@@ -161,13 +192,31 @@ final readonly class Marginal
     }
 
     /**
-     * The observed information: minus the second derivatives, by central differences of the slope.
+     * The observed information: minus the second derivatives. By central differences of the slope, or, where students answered
+     * different questions and that would take longer, from the scores (Louis, J. R. Statist. Soc. B 44, 1982). Both are the same.
      *
      * @param list<float> $at
      *
      * @return list<list<float>>
      */
     public function information(array $at): array
+    {
+        $byScores = $byDifferences = 0;
+        foreach ($this->groups as ['items' => $items, 'patterns' => $patterns]) {
+            $n = count($items);
+            $byScores += count($patterns) * $n * $n * self::NODES / 2;
+            $byDifferences += 4 * $this->k * ($n * 2 * self::NODES + count($patterns) * ($n + self::NODES));
+        }
+
+        return $byScores < $byDifferences ? $this->informationByScores($at) : $this->informationByDifferences($at);
+    }
+
+    /**
+     * @param list<float> $at
+     *
+     * @return list<list<float>>
+     */
+    public function informationByDifferences(array $at): array
     {
         $rows = [];
         foreach ($at as $j => $v) {
@@ -190,6 +239,95 @@ final readonly class Marginal
     }
 
     /**
+     * What is known if abilities were, less what is not known because they are not: the mean information of the answers, less the
+     * variance of their scores over each student's posterior.
+     *
+     * @param list<float> $at
+     *
+     * @return list<list<float>>
+     */
+    public function informationByScores(array $at): array
+    {
+        $k = $this->k;
+        $information = array_fill(0, 2 * $k, array_fill(0, 2 * $k, 0.0));
+        $chances = $this->chances($at);
+        $nodes = $this->nodes;
+        $add = static function (int $i, int $j, float $tt, float $t, float $tj, float $one) use (&$information, $k): void {
+            $information[$i][$j] += $tt;
+            $information[$i][$k + $j] += $t;
+            $information[$k + $i][$j] += $tj;
+            $information[$k + $i][$k + $j] += $one;
+        };
+        $each = static function (array $rows, float $mean, float $square, array $here, array $items, array $right) use (
+            $add,
+            $chances,
+            $nodes,
+        ): void {
+            $n = count($rows);
+            $has = array_fill_keys($right, true);
+            $sum = array_sum($here);
+            $residuals = $means = [];
+            foreach ($items as $i) {
+                $m = $mt = 0.0;
+                foreach ($here as $q => $w) {
+                    $r = (isset($has[$i]) ? 1.0 : 0.0) - $chances[$i][$q];
+                    $residuals[$i][$q] = $r;
+                    $m += $w * $r;
+                    $mt += $w * $r * $nodes[$q];
+                }
+                $means[$i] = [$mt / $sum, $m / $sum];
+            }
+            foreach ($items as $place => $i) {
+                foreach (array_slice($items, $place) as $j) {
+                    $tt = $t = $one = 0.0;
+                    $other = $residuals[$j];
+                    foreach ($residuals[$i] as $q => $r) {
+                        $v = $here[$q] * $r * $other[$q];
+                        $one += $v;
+                        $v *= $nodes[$q];
+                        $t += $v;
+                        $tt += $v * $nodes[$q];
+                    }
+                    [[$at, $a], [$bt, $b]] = [$means[$i], $means[$j]];
+                    $add(
+                        $i,
+                        $j,
+                        -$n * ($tt / $sum - $at * $bt),
+                        -$n * ($t / $sum - $at * $b),
+                        -$n * ($t / $sum - $a * $bt),
+                        -$n * ($one / $sum - $a * $b),
+                    );
+                }
+            }
+        };
+        [, $weights] = $this->expect($at, $each);
+        foreach ($weights as $i => $row) {
+            $tt = $t = $one = 0.0;
+            foreach ($row as $q => $w) {
+                $v = $w * $chances[$i][$q] * (1 - $chances[$i][$q]);
+                $one += $v;
+                $t += $v * $nodes[$q];
+                $tt += $v * $nodes[$q] ** 2;
+            }
+            if ($this->spread !== null) {
+                $tt += (1 - log(max(self::FLATTEST, $at[$i]))) / ($this->spread ** 2 * max(self::FLATTEST, $at[$i]) ** 2);
+            }
+            $add($i, $i, $tt, $t, $t, $one);
+        }
+        // Only the upper half was gone through.
+        for ($i = 0; $i < $k; ++$i) {
+            for ($j = $i + 1; $j < $k; ++$j) {
+                $information[$j][$i] = $information[$i][$j];
+                $information[$k + $j][$k + $i] = $information[$k + $i][$k + $j];
+                $information[$k + $j][$i] = $information[$i][$k + $j];
+                $information[$j][$k + $i] = $information[$k + $i][$j];
+            }
+        }
+
+        return array_values(array_map(array_values(...), $information));
+    }
+
+    /**
      * @param list<float> $at
      *
      * @return array{list<float>, list<float>} mean and standard deviation of each student's posterior
@@ -209,14 +347,14 @@ final readonly class Marginal
 
     /**
      * @param list<float>                                    $at
-     * @param (\Closure(list<int>, float, float): void)|null $each told the students of a pattern, their mean ability and its mean square
+     * @param (\Closure(list<int>, float, float, array<int, float>, list<int>, list<int>): void)|null $each told the students of a pattern, their mean ability and its mean square, the weights of their nodes, the questions answered, and those that are right
      *
      * @return array{float, list<list<float>>, list<float>} log-likelihood; students expected at each node, by question; sum of the expected abilities of those who have it right, by question
      */
     private function expect(array $at, ?\Closure $each = null): array
     {
         $k = $this->k;
-        $chances = $this->chances($at);
+        $wrong = $this->logWrong($at);
         $weights = array_fill(0, $k, array_fill(0, self::NODES, 0.0));
         $abilities = array_fill(0, $k, 0.0);
         $likelihood = 0.0;
@@ -225,8 +363,8 @@ final readonly class Marginal
         foreach ($this->groups as ['items' => $items, 'patterns' => $patterns]) {
             $base = $this->logPrior;
             foreach ($items as $i) {
-                foreach ($chances[$i] as $q => $p) {
-                    $base[$q] += log1p(-$p);
+                foreach ($wrong[$i] as $q => $log) {
+                    $base[$q] += $log;
                 }
             }
             $shared = array_fill(0, self::NODES, 0.0);
@@ -273,7 +411,7 @@ final readonly class Marginal
                     foreach ($here as $q => $w) {
                         $square += $w * $nodes[$q] ** 2;
                     }
-                    $each($rows, $mean, $square / $sum);
+                    $each($rows, $mean, $square / $sum, $here, $items, $right);
                 }
             }
             foreach ($items as $i) {
@@ -297,12 +435,33 @@ final readonly class Marginal
         for ($i = 0; $i < $this->k; ++$i) {
             $row = [];
             foreach ($this->nodes as $t) {
-                // Kept off one, so that its complement has a logarithm.
-                $row[] = min(1 - 1e-15, 1 / (1 + exp(-$at[$i] * $t - $at[$this->k + $i])));
+                $row[] = 1 / (1 + exp(-$at[$i] * $t - $at[$this->k + $i]));
             }
             $chances[] = $row;
         }
 
         return $chances;
+    }
+
+    /**
+     * Exact however steep the curve: log(1 − p) = −softplus(z), of which nothing is cut off.
+     *
+     * @param list<float> $at
+     *
+     * @return list<list<float>> logarithm of the chance of a wrong answer, by question and node
+     */
+    private function logWrong(array $at): array
+    {
+        $logs = [];
+        for ($i = 0; $i < $this->k; ++$i) {
+            $row = [];
+            foreach ($this->nodes as $t) {
+                $z = $at[$i] * $t + $at[$this->k + $i];
+                $row[] = -max(0.0, $z) - log1p(exp(-abs($z)));
+            }
+            $logs[] = $row;
+        }
+
+        return $logs;
     }
 }

@@ -9,20 +9,27 @@ namespace ChalkLadder\Core\Analysis\Model;
  * maximum likelihood with the EM algorithm (Bock & Aitkin, Psychometrika 46, 1981) on 41 equally spaced nodes from −6 to
  * 6. EM is quickened by squared extrapolation (Varadhan & Roland, Scand. J. Statist. 35, 2008), which is taken back
  * where it does not climb, and finished by Newton's method on the same likelihood. Standard errors from the observed
- * information, by central differences of the exact slope.
+ * information.
+ *
+ * By itself the logarithm of a slope has a normal prior around 0 with a standard deviation of 0.5 (Mislevy, Psychometrika 51,
+ * 1986), which a few dozen answers outweigh; without it this is plain maximum likelihood.
  */
 final readonly class TwoParameter
 {
-    public const FORMULA = 'Two-parameter logistic model by marginal maximum likelihood, ability standard normal; slope in logits.';
+    public const FORMULA = 'Two-parameter logistic model by marginal maximum likelihood, ability standard normal; slope in logits, with a weak log-normal prior (Mislevy 1986).';
+    public const PRIOR = 0.5;
     private const MOST_ROUNDS = 2000;
     private const CLOSE = 1e-6;
     /** A slope beyond this only follows a few answers. */
     private const STEEPEST = 15.0;
+    /** A slope below this says that knowing more hardly helps. */
+    private const FLAT = 0.3;
 
     /**
      * @param list<array{id: string, slope: float|null, intercept: float|null, difficulty: float|null, se: array{slope: float|null, intercept: float|null}, note: string|null}> $questions
      * @param list<float>                                                                                                                                                  $abilities     of each student: mean of the posterior (EAP; Bock & Mislevy 1982)
      * @param list<float>                                                                                                                                                  $abilityErrors its standard deviation
+     * @param list<LocalDependence>                                                                                                                                        $dependent     pairs of questions that hang together beyond ability
      */
     private function __construct(
         public array $questions,
@@ -32,10 +39,12 @@ final readonly class TwoParameter
         public float $logLikelihood,
         public int $rounds,
         public ?string $note,
+        public array $dependent,
     ) {
     }
 
-    public static function of(Binary $data): self
+    /** @param float|null $prior standard deviation of the logarithms of the slopes; null for plain maximum likelihood */
+    public static function of(Binary $data, ?float $prior = self::PRIOR): self
     {
         $columns = self::varying($data);
         $n = count($data->rows);
@@ -56,10 +65,11 @@ final readonly class TwoParameter
                 0.0,
                 0,
                 'At least three questions are needed that some have right and some wrong.',
+                [],
             );
         }
-        $marginal = Marginal::of($data, $columns);
-        [$at, $inverse, $rounds, $likelihood, $note] = self::fit($marginal);
+        $marginal = Marginal::of($data, $columns, $prior);
+        [$at, $inverse, $rounds, $note] = self::fit($marginal);
         $k = count($columns);
         $place = array_flip($columns);
         $questions = [];
@@ -77,7 +87,11 @@ final readonly class TwoParameter
                     'slope' => $inverse === null ? null : sqrt(max(0.0, $inverse[$i][$i])),
                     'intercept' => $inverse === null ? null : sqrt(max(0.0, $inverse[$k + $i][$k + $i])),
                 ],
-                'note' => $slope < 0 ? 'Who knows more is less often right here.' : null,
+                'note' => match (true) {
+                    $slope < 0 => 'Who knows more is less often right here.',
+                    $slope < self::FLAT => 'Who knows more is hardly more often right here.',
+                    default => null,
+                },
             ];
         }
         [$abilities, $errors] = $marginal->abilities($at, $n);
@@ -87,9 +101,10 @@ final readonly class TwoParameter
             $abilities,
             $errors,
             $n,
-            $likelihood,
+            $marginal->likelihood($at),
             $rounds,
             $note ?? ($inverse === null ? 'The likelihood is flat at its top, so standard errors cannot be told.' : null),
+            LocalDependence::of($data, $columns, $at, $abilities),
         );
     }
 
@@ -105,7 +120,7 @@ final readonly class TwoParameter
         ));
     }
 
-    /** @return array{list<float>, list<list<float>>|null, int, float, string|null} slopes then intercepts, their covariances, rounds, log-likelihood, what is wrong */
+    /** @return array{list<float>, list<list<float>>|null, int, string|null} slopes then intercepts, their covariances, rounds, what is wrong */
     private static function fit(Marginal $marginal): array
     {
         $at = $marginal->start();
@@ -141,7 +156,7 @@ final readonly class TwoParameter
             }
         }
         if (self::tooSteep($at)) {
-            return [$at, null, $rounds, $likelihood, 'A slope grows without end: too few students for this model.'];
+            return [$at, null, $rounds, 'A slope grows without end: too few students for this model.'];
         }
         // One step of Newton's takes six digits to twelve; the information hardly moves with it.
         $inverse = Symmetric::inverse($marginal->information($at));
@@ -150,11 +165,11 @@ final readonly class TwoParameter
             $reached = $marginal->slope($next)[0];
             ++$rounds;
             if ($reached >= $likelihood - 1e-9 * abs($likelihood)) {
-                [$at, $likelihood] = [$next, $reached];
+                $at = $next;
             }
         }
 
-        return [$at, $inverse, $rounds, $likelihood, $rounds >= self::MOST_ROUNDS ? 'The estimates have not come to rest.' : null];
+        return [$at, $inverse, $rounds, $rounds >= self::MOST_ROUNDS ? 'The estimates have not come to rest.' : null];
     }
 
     /** @param list<float> $at */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Analysis\Model;
 
 use ChalkLadder\Core\Analysis\Model\Binary;
+use ChalkLadder\Core\Analysis\Model\Marginal;
 use ChalkLadder\Core\Analysis\Model\Symmetric;
 use ChalkLadder\Core\Analysis\Model\TwoParameter;
 use PHPUnit\Framework\TestCase;
@@ -14,7 +15,7 @@ final class TwoParameterTest extends TestCase
     public function testTheClassicExampleAgreesWithThePublishedFit(): void
     {
         // Published (Bock & Aitkin 1981 and later texts, three decimals): log-likelihood −2466.653; slopes .825 .723 .890 .689 .657.
-        $fit = TwoParameter::of(Lsat::data());
+        $fit = TwoParameter::of(Lsat::data(), null);
         self::assertEqualsWithDelta(-2466.653, $fit->logLikelihood, 5e-4);
         foreach ([0.825, 0.723, 0.890, 0.689, 0.657] as $i => $slope) {
             self::assertEqualsWithDelta($slope, $fit->questions[$i]['slope'], 1.5e-3);
@@ -56,7 +57,7 @@ final class TwoParameterTest extends TestCase
 
     public function testExpectedAbilitiesRiseWithWhatIsRightAndShrinkTowardsTheMean(): void
     {
-        $fit = TwoParameter::of(Lsat::data());
+        $fit = TwoParameter::of(Lsat::data(), null);
         $rows = Lsat::data()->rows;
         $of = static fn (array $row): float => $fit->abilities[(int) array_search($row, $rows, true)];
         self::assertLessThan($of([1, 0, 0, 0, 1]), $of([0, 0, 0, 0, 0]));
@@ -75,12 +76,78 @@ final class TwoParameterTest extends TestCase
     public function testOrderChangesNothing(): void
     {
         $data = Simulated::answers([1.0, 1.3, 0.8, 1.1], [0.5, 0.0, -0.4, 0.9], 300, 'order');
-        $fit = TwoParameter::of($data);
-        $turned = TwoParameter::of(new Binary(array_reverse($data->ids), array_map(array_reverse(...), array_reverse($data->rows))));
+        $fit = TwoParameter::of($data, null);
+        $turned = TwoParameter::of(new Binary(array_reverse($data->ids), array_map(array_reverse(...), array_reverse($data->rows))), null);
         foreach ($fit->questions as $i => $q) {
             self::assertEqualsWithDelta($q['slope'], $turned->questions[3 - $i]['slope'], 1e-5);
         }
         self::assertEqualsWithDelta($fit->logLikelihood, $turned->logLikelihood, 1e-7);
+    }
+
+    public function testTheLikelihoodOfASteepCurveIsExactAndNeverAboveNought(): void
+    {
+        // One question, slope 12, intercept 60: at ability -5 half are right, at 0 all but e^-60. Cut off at 1e-15, a wrong answer there
+        // would be e^25 times too likely.
+        $marginal = Marginal::of(new Binary(['a'], [[0], [1]]), [0]);
+        $nodes = array_map(static fn (int $q): float => -6 + 0.3 * $q, range(0, 40));
+        $prior = array_map(static fn (float $t): float => exp(-$t * $t / 2), $nodes);
+        $wrong = array_map(static fn (float $t): float => 1 / (1 + exp(12 * $t + 60)), $nodes);
+        $share = array_sum(array_map(static fn (float $p, float $w): float => $p * $w, $prior, $wrong)) / array_sum($prior);
+        self::assertEqualsWithDelta(log($share) + log1p(-$share), $marginal->likelihood([12.0, 60.0]), 1e-9);
+        self::assertLessThan(0.0, $marginal->likelihood([15.0, 200.0]));
+    }
+
+    public function testBothWaysToTheInformationAgree(): void
+    {
+        $data = Simulated::answers([0.8, 1.0, 1.3, 0.7], [0.5, -0.3, 0.0, 0.9], 200, 'information', 0.2);
+        foreach ([null, TwoParameter::PRIOR] as $prior) {
+            $marginal = Marginal::of($data, [0, 1, 2, 3], $prior);
+            $at = [0.9, 1.1, 1.4, 0.6, 0.4, -0.2, 0.1, 0.8];
+            $scores = $marginal->informationByScores($at);
+            foreach ($marginal->informationByDifferences($at) as $i => $row) {
+                foreach ($row as $j => $value) {
+                    self::assertEqualsWithDelta($value, $scores[$i][$j], 1e-4 * max(1.0, abs($value)), "$i, $j");
+                }
+            }
+        }
+    }
+
+    public function testWithAPriorASlopeNeitherGrowsWithoutEndNorTurnsOver(): void
+    {
+        // d is right for whoever has a right: by itself its slope has no end. b is right for those who have nothing else right.
+        $rows = [];
+        for ($i = 0; $i < 40; ++$i) {
+            $a = $i % 2;
+            $rows[] = [$a, 1 - $a, ($i >> 1) % 2 === 0 ? $a : 1 - $a, $a];
+        }
+        $data = new Binary(['a', 'b', 'c', 'd'], $rows);
+        self::assertStringContainsString('without end', (string) TwoParameter::of($data, null)->note);
+        $fit = TwoParameter::of($data);
+        self::assertNull($fit->note);
+        foreach ($fit->questions as $q) {
+            self::assertTrue($q['slope'] > 0.0 && $q['slope'] < 6.0 && $q['se']['slope'] > 0.0);
+        }
+        self::assertLessThan(0.5, $fit->questions[1]['slope']);
+        // Enough answers outweigh it: with a thousand, the published slopes move by a few hundredths.
+        $plain = TwoParameter::of(Lsat::data(), null);
+        foreach (TwoParameter::of(Lsat::data())->questions as $i => $q) {
+            self::assertEqualsWithDelta($plain->questions[$i]['slope'], $q['slope'], 0.1);
+        }
+    }
+
+    public function testQuestionsThatHangTogetherAreNamed(): void
+    {
+        $data = Simulated::answers(array_fill(0, 10, 1.0), array_map(static fn (int $i): float => -1.0 + $i / 5, range(0, 9)), 400, 'q3');
+        self::assertSame([], TwoParameter::of($data)->dependent);
+        $rows = array_map(static function (array $row): array {
+            // The last repeats what the first has, four times in five.
+            $row[9] = (int) $row[4] + (int) $row[5] * 2 + (int) $row[6] * 4 < 6 ? $row[0] : $row[9];
+
+            return array_values($row);
+        }, $data->rows);
+        $pairs = TwoParameter::of(new Binary($data->ids, $rows))->dependent;
+        self::assertSame([[$data->ids[0], $data->ids[9], 400]], array_map(static fn ($p): array => [$p->first, $p->second, $p->n], $pairs));
+        self::assertGreaterThan(0.25, $pairs[0]->q3);
     }
 
     public function testTooLittleIsSaidNotGuessed(): void
