@@ -258,6 +258,12 @@ final readonly class Marginal
             $information[$k + $i][$j] += $tj;
             $information[$k + $i][$k + $j] += $one;
         };
+        /**
+         * @param list<int>         $rows
+         * @param array<int, float> $here
+         * @param list<int>         $items
+         * @param list<int>         $right
+         */
         $each = static function (array $rows, float $mean, float $square, array $here, array $items, array $right) use (
             $add,
             $chances,
