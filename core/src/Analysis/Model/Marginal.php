@@ -258,55 +258,15 @@ final readonly class Marginal
             $information[$k + $i][$j] += $tj;
             $information[$k + $i][$k + $j] += $one;
         };
-        /**
-         * @param list<int>         $rows
-         * @param array<int, float> $here
-         * @param list<int>         $items
-         * @param list<int>         $right
-         */
-        $each = static function (array $rows, float $mean, float $square, array $here, array $items, array $right) use (
+        [, $weights] = $this->expect($at, function (array $rows, float $mean, float $square, array $here, array $items, array $right) use (
             $add,
             $chances,
-            $nodes,
         ): void {
-            $n = count($rows);
-            $has = array_fill_keys($right, true);
-            $sum = array_sum($here);
-            $residuals = $means = [];
-            foreach ($items as $i) {
-                $m = $mt = 0.0;
-                foreach ($here as $q => $w) {
-                    $r = (isset($has[$i]) ? 1.0 : 0.0) - $chances[$i][$q];
-                    $residuals[$i][$q] = $r;
-                    $m += $w * $r;
-                    $mt += $w * $r * $nodes[$q];
-                }
-                $means[$i] = [$mt / $sum, $m / $sum];
+            foreach ($this->variances($here, $items, $right, $chances) as [$i, $j, $tt, $t, $tj, $one]) {
+                $n = -count($rows);
+                $add($i, $j, $n * $tt, $n * $t, $n * $tj, $n * $one);
             }
-            foreach ($items as $place => $i) {
-                foreach (array_slice($items, $place) as $j) {
-                    $tt = $t = $one = 0.0;
-                    $other = $residuals[$j];
-                    foreach ($residuals[$i] as $q => $r) {
-                        $v = $here[$q] * $r * $other[$q];
-                        $one += $v;
-                        $v *= $nodes[$q];
-                        $t += $v;
-                        $tt += $v * $nodes[$q];
-                    }
-                    [[$at, $a], [$bt, $b]] = [$means[$i], $means[$j]];
-                    $add(
-                        $i,
-                        $j,
-                        -$n * ($tt / $sum - $at * $bt),
-                        -$n * ($t / $sum - $at * $b),
-                        -$n * ($t / $sum - $a * $bt),
-                        -$n * ($one / $sum - $a * $b),
-                    );
-                }
-            }
-        };
-        [, $weights] = $this->expect($at, $each);
+        });
         foreach ($weights as $i => $row) {
             $tt = $t = $one = 0.0;
             foreach ($row as $q => $w) {
@@ -331,6 +291,50 @@ final readonly class Marginal
         }
 
         return array_values(array_map(array_values(...), $information));
+    }
+
+    /**
+     * Over the posterior of a pattern, how the scores of each two questions vary together: slope with slope, slope with intercept,
+     * intercept with slope, intercept with intercept.
+     *
+     * @param array<int, float> $here    weights of the nodes
+     * @param list<int>         $items   the questions answered
+     * @param list<int>         $right   those that are right
+     * @param list<list<float>> $chances by question and node
+     *
+     * @return iterable<array{int, int, float, float, float, float}>
+     */
+    private function variances(array $here, array $items, array $right, array $chances): iterable
+    {
+        $has = array_fill_keys($right, true);
+        $sum = array_sum($here);
+        $residuals = $means = [];
+        foreach ($items as $i) {
+            $m = $mt = 0.0;
+            foreach ($here as $q => $w) {
+                $r = (isset($has[$i]) ? 1.0 : 0.0) - $chances[$i][$q];
+                $residuals[$i][$q] = $r;
+                $m += $w * $r;
+                $mt += $w * $r * $this->nodes[$q];
+            }
+            $means[$i] = [$mt / $sum, $m / $sum];
+        }
+        foreach ($items as $place => $i) {
+            [$mt, $m] = $means[$i];
+            foreach (array_slice($items, $place) as $j) {
+                $tt = $t = $one = 0.0;
+                $other = $residuals[$j];
+                foreach ($residuals[$i] as $q => $r) {
+                    $v = $here[$q] * $r * $other[$q];
+                    $one += $v;
+                    $v *= $this->nodes[$q];
+                    $t += $v;
+                    $tt += $v * $this->nodes[$q];
+                }
+                [$ot, $o] = $means[$j];
+                yield [$i, $j, $tt / $sum - $mt * $ot, $t / $sum - $mt * $o, $t / $sum - $m * $ot, $one / $sum - $m * $o];
+            }
+        }
     }
 
     /**
