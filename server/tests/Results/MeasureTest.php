@@ -185,6 +185,20 @@ final class MeasureTest extends TestCase
             ],
             [new MeasureGroupsCommand(), ['students' => "student,level\na,0.5\n", 'plan' => '{"groups": 1, "aim": "best"}'], 'aim'],
             [new MeasurePairsCommand(), ['pairs' => "winner,loser\na,a\n"], ':2:2: a comparison names two different things'],
+            [new MeasurePairsCommand(), ['pairs' => "winner,loser\na,Tie\n"], ':2:2: "Tie" cannot be the name of a student'],
+            [new MeasureAgreementCommand(), ['ratings' => "unit,m\n1,1\n", '--levels' => '0,1,1'], '--levels:1:3: 1 stands twice'],
+            [new MeasureAgreementCommand(), ['ratings' => "unit,m\n1,1\n", '--levels' => '0,2,1'], '--levels:1:3: 1 does not rise'],
+            ...array_map(static fn (string $key, string $fault): array => [
+                new MeasureItemsCommand(),
+                ['responses' => "student,q1,q2\na,A,B\n", '--key' => "question,key,points\n$key"],
+                $fault,
+            ], [
+                "q1,A,1\nq2,,1\n", "q1,A,1\nq1,B,1\nq2,A,1\n", "q1,A,1\nq2,A,1\nq3,A,1\n", "q1,1,1\n", "q1,A,0\n", "q1,AB,1\n", "q1,A,x\n", "q1,A,1\n",
+            ], [
+                ':3:2: the key is missing', ':3:1: the question "q1" stands twice, first in line 2', ':4:1: the responses have no question "q3"',
+                ':2:2: "1" is not the letter', ':2:3: the points must be above 0', ':2:2: "AB" is not the letter', ':2:3: "x" is not a number',
+                ':1:1: there is no key for "q2"',
+            ]),
         ];
         foreach ($cases as [$command, $files, $message]) {
             [$status, $text] = $this->measure($command, $files);

@@ -33,7 +33,19 @@ final class MeasureAgreementCommand extends MeasureCommand
         if (!is_string($written)) {
             throw new \UnexpectedValueException('--levels is needed, such as --levels=0,1,2,3');
         }
-        $levels = array_map(static fn (string $l): float => self::number(trim($l), '--levels'), explode(',', $written));
+        $levels = [];
+        foreach (explode(',', $written) as $i => $text) {
+            $level = self::number(trim($text), '--levels:1:'.($i + 1));
+            if ($levels !== [] && $level <= end($levels)) {
+                throw new \UnexpectedValueException(sprintf(
+                    '--levels:1:%d: %s %s',
+                    $i + 1,
+                    trim($text),
+                    in_array($level, $levels, true) ? 'stands twice' : 'does not rise above the level before it',
+                ));
+            }
+            $levels[] = $level;
+        }
         $units = [];
         foreach ($table->rows as $row) {
             $unit = [];

@@ -92,14 +92,27 @@ final class MeasureItemsCommand extends MeasureCommand
         if (array_slice($table->header, 0, 2) !== ['question', 'key']) {
             throw new \UnexpectedValueException("$name:1:1: the header must be question,key,points");
         }
-        $key = [];
+        $key = $lines = [];
+        $asked = array_slice($responses->header, 1);
         foreach ($table->rows as $row) {
-            $key[$row['cells'][0]] = [
-                'key' => strtoupper($row['cells'][1]),
-                'points' => self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3'),
-            ];
+            [$question, $letter] = $row['cells'];
+            $letter = strtoupper($letter);
+            $points = self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3');
+            [$column, $fault] = match (true) {
+                isset($lines[$question]) => [1, sprintf('the question "%s" stands twice, first in line %d', $question, $lines[$question])],
+                !in_array($question, $asked, true) => [1, sprintf('the responses have no question "%s"', $question)],
+                $letter === '' => [2, 'the key is missing'],
+                preg_match('/^[A-Z]$/D', $letter) !== 1 => [2, sprintf('"%s" is not the letter of an option', $letter)],
+                $points <= 0.0 => [3, 'the points must be above 0'],
+                default => [0, ''],
+            };
+            if ($column > 0) {
+                throw new \UnexpectedValueException(sprintf('%s:%d:%d: %s', $name, $row['line'], $column, $fault));
+            }
+            $lines[$question] = $row['line'];
+            $key[$question] = ['key' => $letter, 'points' => $points];
         }
-        foreach (array_slice($responses->header, 1) as $question) {
+        foreach ($asked as $question) {
             if (!isset($key[$question])) {
                 throw new \UnexpectedValueException("$name:1:1: there is no key for \"$question\"");
             }

@@ -35,6 +35,18 @@ final class MeasurePairsCommand extends MeasureCommand
                     $winner === '' ? 1 : 2,
                 ));
             }
+            foreach ([$winner, $loser] as $i => $one) {
+                // A table that says `tie` in place of a name would make a student of it.
+                if (strtolower($one) === 'tie') {
+                    throw new \UnexpectedValueException(sprintf(
+                        '%s:%d:%d: "%s" cannot be the name of a student; a draw is told by a 1 in a third column tie',
+                        $name,
+                        $row['line'],
+                        $i + 1,
+                        $one,
+                    ));
+                }
+            }
             if (in_array($row['cells'][2] ?? '', ['', '0'], true)) {
                 $results[] = [$winner, $loser];
             } else {
