@@ -19,6 +19,7 @@ final readonly class Agreement
 {
     /** Fewer units say nothing of how much another draw of them would differ. */
     private const LEAST_UNITS = 5;
+    private const LEAST_FREEDOM = 1e-3;
 
     /**
      * @param list<float>                  $levels in rising order
@@ -226,7 +227,8 @@ final readonly class Agreement
             return null;
         }
         $freedom = ($k - 1) * ($n - 1) * ($k * $rho * $fj + $spread) ** 2 / $under;
-        if ($freedom <= 0.0) {
+        // Where the markers differ by nothing but chance, there may be no freedom left to tell an interval by.
+        if (!is_finite($freedom) || $freedom < self::LEAST_FREEDOM) {
             return null;
         }
         $up = Curves::fQuantile(0.975, $n - 1, $freedom);

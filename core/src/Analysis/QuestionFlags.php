@@ -39,7 +39,8 @@ final class QuestionFlags
         $asked = $n + $waiting + $notReached;
 
         return array_values(array_filter([
-            self::misKeyed($options, $n) ?? self::twoReadings($options, $n),
+            self::misKeyed($options, $n),
+            self::twoReadings($options, $n),
             self::separation($itemRest, $n),
             self::extreme($facility, $n),
             self::idle($options),
@@ -86,9 +87,11 @@ final class QuestionFlags
         if ($key === null || $rival === null) {
             return null;
         }
-        $sure = 1.0 - Curves::betaCdf(self::RIVAL_SHARE, 1.0 + $rival->upperHalf, 1.0 + $key->upperHalf);
+        $above = static fn (float $share): float => 1.0 - Curves::betaCdf($share, 1.0 + $rival->upperHalf, 1.0 + $key->upperHalf);
+        $sure = $above(self::RIVAL_SHARE);
 
-        return $sure <= self::sureAt($n) ? null : new Flag(
+        // Where hardly anybody takes the key there is one reading, and it is not the key's.
+        return $sure <= self::sureAt($n) || $above(1.0 - self::RIVAL_SHARE) > self::sureAt($n) ? null : new Flag(
             Flag::TWO_READINGS,
             sprintf(
                 'In the upper half, %.4G took the key and %.4G took this option: that it draws more than %d %% of the two is %d %% probable (Beta(1, 1) prior, n = %d).',

@@ -130,4 +130,34 @@ final class AgreementTest extends TestCase
 
         return new Agreement(array_map(floatval(...), $levels), count($markers), array_values($units));
     }
+
+    public function testNoTableHoweverPoorDividesByZeroOrLeavesTheScale(): void
+    {
+        // Every table of three units by two markers, and every seventh by three, whose marks are 0, 1 or missing.
+        foreach ([2, 3] as $markers) {
+            for ($code = 0; $code < 3 ** (3 * $markers); $code += $markers === 2 ? 1 : 7) {
+                $units = [];
+                $rest = $code;
+                for ($u = 0; $u < 3; ++$u) {
+                    for ($m = 0; $m < $markers; ++$m) {
+                        $digit = $rest % 3;
+                        $rest = intdiv($rest, 3);
+                        if ($digit < 2) {
+                            $units[$u][$m] = (float) $digit;
+                        }
+                    }
+                    $units[$u] ??= [];
+                }
+                $agreement = new Agreement([0.0, 1.0], $markers, array_values($units));
+                foreach ([
+                    $agreement->share(0), $agreement->share(1), $agreement->kappa(), $agreement->kappa('quadratic'),
+                    $agreement->alpha('nominal'), $agreement->alpha('ordinal'), $agreement->alpha('interval'), $agreement->icc(),
+                ] as $figure) {
+                    foreach ([$figure->value, $figure->low, $figure->high] as $value) {
+                        self::assertTrue($value === null || (is_finite($value) && $value <= 1.0 + 1e-9), json_encode($units, JSON_THROW_ON_ERROR));
+                    }
+                }
+            }
+        }
+    }
 }
