@@ -164,7 +164,7 @@ final class Clash
      * @param list<string>          $ids
      * @param array<string, string> $names
      */
-    private static function listed(array $ids, array $names): string
+    public static function listed(array $ids, array $names): string
     {
         $last = array_pop($ids);
         $words = array_map(static fn (string $id): string => $names[$id], $ids);

@@ -9,14 +9,21 @@ use Random\Randomizer;
 
 /**
  * Forms groups under constraints: a greedy start (cut by level, or dealt out), then moves of one block and swaps of two
- * as long as they help, from several shaken starts; the best is kept. Students who are to be together are one block.
+ * as long as they help, from several shaken starts; the best is kept, and where the students are few, proved or bettered by
+ * going through all ways ({@see Exhaustive}). Students who are to be together are one block.
  * A broken constraint outweighs any gain in the aim. Deterministic for a seed; the work is bounded by the number of
  * students, not by a clock.
  */
 final class Former
 {
     private const BROKEN = 1e6;
-    private const TRIALS = 6000;
+    private const TRIALS = 900;
+    /** Steps of annealing in each run; with many students, whose swaps take the time, there is one run. */
+    private const STEPS = 6_000;
+    private const RUNS = 3;
+    private const MANY = 60;
+    /** With so many blocks every way to group them can be gone through. */
+    private const FEW_BLOCKS = 11;
 
     /** @var list<list<int>> students by block */
     private array $blocks = [];
@@ -75,19 +82,35 @@ final class Former
     /**
      * @param list<Student>         $students
      * @param array<string, string> $topics   names of misconceptions and next steps
+     * @param bool                  $tell     why not all constraints can be kept, where they cannot
      */
-    public static function form(array $students, Plan $plan, array $topics = []): Formed
+    public static function form(array $students, Plan $plan, array $topics = [], bool $tell = true): Formed
     {
         $former = new self($students, $plan);
         $greedy = $former->start();
         $best = $former->settled($greedy);
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'groups|'.$plan->seed, true)));
         $n = max(1, count($students));
-        for ($trial = intdiv(self::TRIALS, $n * $n) + 1; $trial > 0 && count($former->blocks) > 2; --$trial) {
+        $annealing = new Annealing($plan, $former->worth, $former->foes, $former->fixed, $former->whole, $random);
+        $runs = count($former->blocks) <= self::FEW_BLOCKS ? 0 : ($n <= self::MANY ? self::RUNS : 1);
+        for ($run = 0; $run < $runs; ++$run) {
+            $other = $former->settled($annealing->from($best, self::STEPS));
+            if ($former->cost($other) < $former->cost($best) - 1e-9) {
+                $best = $other;
+            }
+        }
+        for ($trial = intdiv(self::TRIALS, $n * $n); $trial > 0 && count($former->blocks) > 2; --$trial) {
             $other = $former->settled($former->shaken($best, $random));
             if ($former->cost($other) < $former->cost($best) - 1e-9) {
                 $best = $other;
             }
+        }
+
+        if (count($former->blocks) <= self::FEW_BLOCKS) {
+            $best = (new Exhaustive($plan, $former->worth, $former->foes, $former->fixed, $former->whole, self::BROKEN))->best(
+                $best,
+                $former->cost($best),
+            );
         }
 
         return Reasons::told(
@@ -98,7 +121,22 @@ final class Former
             $former->value($best),
             $former->cost($best),
             $former->cost($greedy),
+            $tell,
         );
+    }
+
+    /**
+     * Whether all constraints can be kept; where the students are many, whether a way was found.
+     *
+     * @param list<Student> $students
+     */
+    public static function keeps(array $students, Plan $plan): bool
+    {
+        // Without levels and topics nothing but the constraints counts.
+        $bare = array_map(static fn (Student $s): Student => new Student($s->id, 0.0, [], $s->name, $s->labels), $students);
+        $formed = self::form($bare, $plan->with(aim: Plan::ALIKE), tell: false);
+
+        return $formed->cost < self::BROKEN / 2;
     }
 
     /** @return list<int> group by block */
@@ -260,11 +298,7 @@ final class Former
 
     private function groupCost(Tally $group): float
     {
-        $broken = max(0, $this->plan->least - $group->size) + ($this->plan->most > 0
-            ? max(0, $group->size - $this->plan->most)
-            : 0) + $group->unevenness($this->whole);
-
-        return self::BROKEN * $broken + $group->cost($this->plan->aim, $this->whole);
+        return self::BROKEN * $group->broken($this->plan, $this->whole) + $group->cost($this->plan->aim, $this->whole);
     }
 
     /** @param list<int> $groups */

@@ -39,6 +39,36 @@ final readonly class Plan
     }
 
     /**
+     * The same plan but for what is named.
+     *
+     * @param list<array{string, string}>|null $apart
+     * @param list<list<string>>|null          $together
+     * @param list<string>|null                $spread
+     * @param array<string, int>|null          $fixed
+     */
+    public function with(
+        ?string $aim = null,
+        ?int $least = null,
+        ?int $most = null,
+        ?array $apart = null,
+        ?array $together = null,
+        ?array $spread = null,
+        ?array $fixed = null,
+    ): self {
+        return new self(
+            $this->groups,
+            $aim ?? $this->aim,
+            $least ?? $this->least,
+            $most ?? $this->most,
+            $apart ?? $this->apart,
+            $together ?? $this->together,
+            $spread ?? $this->spread,
+            $fixed ?? $this->fixed,
+            $this->seed,
+        );
+    }
+
+    /**
      * From JSON: {"groups": 4} or {"size": 5}, and any of aim, least, most, apart, together, spread, fixed (groups
      * counted from 1), seed.
      *

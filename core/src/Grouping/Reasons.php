@@ -19,8 +19,16 @@ final class Reasons
      * @param list<list<int>>       $placed students by group
      * @param array<string, string> $topics names of misconceptions and next steps
      */
-    public static function told(array $students, Plan $plan, array $placed, array $topics, float $value, float $cost, float $start): Formed
-    {
+    public static function told(
+        array $students,
+        Plan $plan,
+        array $placed,
+        array $topics,
+        float $value,
+        float $cost,
+        float $start,
+        bool $tell,
+    ): Formed {
         $groups = [];
         foreach ($placed as $g => $members) {
             $tally = new Tally();
@@ -45,7 +53,7 @@ final class Reasons
             self::bound($students, $plan),
             self::MEASURES[$plan->aim],
             $broken,
-            $broken === [] ? null : Clash::of($students, $plan),
+            $broken === [] || !$tell ? null : Clash::of($students, $plan) ?? SmallestClash::of($students, $plan),
         );
     }
 
@@ -124,7 +132,7 @@ final class Reasons
             for ($to = 0; $to <= $n; ++$to) {
                 for ($size = $plan->least; $size <= min($most, $to); ++$size) {
                     $from = $to - $size;
-                    $spread = $best[$from] + $square[$to] - $square[$from] - ($sum[$to] - $sum[$from]) ** 2 / $size;
+                    $spread = $size === 0 ? $best[$to] : $best[$from] + $square[$to] - $square[$from] - ($sum[$to] - $sum[$from]) ** 2 / $size;
                     $next[$to] = min($next[$to], $spread);
                 }
             }

@@ -52,7 +52,34 @@ final class Tally
 
     public function swapped(self $out, self $in): self
     {
-        return $this->plus($out, -1)->plus($in, 1);
+        // In one go: this is what forming groups spends its time on.
+        $topics = $this->topics;
+        foreach ($out->topics as $topic => $strength) {
+            $topics[$topic] = ($topics[$topic] ?? 0.0) - $strength;
+        }
+        foreach ($in->topics as $topic => $strength) {
+            $topics[$topic] = ($topics[$topic] ?? 0.0) + $strength;
+        }
+        $labels = $this->labels;
+        if ($labels !== [] && $out->labels !== $in->labels) {
+            foreach ($labels as $label => $counts) {
+                foreach ($out->labels[$label] ?? [] as $value => $count) {
+                    $counts[$value] = ($counts[$value] ?? 0) - $count;
+                }
+                foreach ($in->labels[$label] ?? [] as $value => $count) {
+                    $counts[$value] = ($counts[$value] ?? 0) + $count;
+                }
+                $labels[$label] = $counts;
+            }
+        }
+
+        return new self(
+            $this->size - $out->size + $in->size,
+            $this->sum - $out->sum + $in->sum,
+            $this->squares - $out->squares + $in->squares,
+            $topics,
+            $labels,
+        );
     }
 
     /** Size and labels: two of one shape change places without touching sizes or spread. */
@@ -90,8 +117,20 @@ final class Tally
         return match ($aim) {
             Plan::ALIKE => max(0.0, $this->squares - $this->sum ** 2 / $this->size),
             Plan::MIXED => $this->size * ($this->mean() - $whole->mean()) ** 2,
-            default => -max([0.0, ...array_values($this->topics)]),
+            default => -$this->strength(),
         };
+    }
+
+    /** How far it breaks the plan: students too few or too many, and beyond an even spread. */
+    public function broken(Plan $plan, self $whole): int
+    {
+        return max(0, $plan->least - $this->size) + ($plan->most > 0 ? max(0, $this->size - $plan->most) : 0) + $this->unevenness($whole);
+    }
+
+    /** How strongly its strongest topic is shown. */
+    public function strength(): float
+    {
+        return $this->topics === [] ? 0.0 : max(0.0, max($this->topics));
     }
 
     /** How many students stand beyond an even spread of the labels, rounded in the group's favour. */
