@@ -185,10 +185,10 @@ final class World
      *
      * @return string the sitting's id
      */
-    public function sit(string $student, string $handoutId, array $answers): string
+    public function sit(string $student, string $handoutId, array $answers, ?StudentUser $who = null): string
     {
         $sittings = $this->get(Sittings::class);
-        $who = $this->students[$student];
+        $who ??= $this->students[$student];
         $view = $sittings->open($who, $handoutId);
         do {
             $here = array_filter($view->steps, static fn ($s): bool => $s->visit === $view->visit && isset($answers[$s->entry]));

@@ -72,7 +72,7 @@ final class SmallPlansTest extends TestCase
         }
         $some = fn (int $k): array => array_map(
             static fn (int $i): string => 's'.$i,
-            array_values($this->random->pickArrayKeys(range(0, $n - 1), $k)),
+            array_values($this->random->pickArrayKeys(range(0, $n - 1), max(1, $k))),
         );
         $apart = $together = $fixed = [];
         for ($i = $this->random->getInt(0, 4); $i > 0; --$i) {

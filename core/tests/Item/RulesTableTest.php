@@ -87,7 +87,7 @@ final class RulesTableTest extends TestCase
     }
 
     /** `[a,b]` are picked options, `{…}` a response in its JSON form, anything else a text. */
-    private static function response(string $text): Response
+    public static function response(string $text): Response
     {
         if (str_starts_with($text, '{')) {
             $json = json_decode($text, true, 16, JSON_THROW_ON_ERROR);
