@@ -107,7 +107,11 @@ final class WholePictureTest extends TestCase
                 $cell = $q > 4 && $s % 13 === 12 ? Cell::NotReached : ($s % 17 === $q ? Cell::Omitted : Cell::Answered);
                 $pick = $right ? 'a' : ['b', 'b', 'c', 'd'][(int) (4 * $chance())];
                 $cells[] = $cell;
-                $credits[] = $cell === Cell::NotReached ? null : ($cell === Cell::Omitted ? 0.0 : ($right ? 1.0 : ($q % 3 === 2 ? 0.5 : 0.0)));
+                $credits[] = match ($cell) {
+                    Cell::NotReached => null,
+                    Cell::Omitted => 0.0,
+                    default => $right ? 1.0 : ($q % 3 === 2 ? 0.5 : 0.0),
+                };
                 $picks[] = $cell === Cell::Answered ? [$pick] : [];
                 $seconds[] = $cell === Cell::Answered ? 5 + 40 * $chance() - ($s % 19 === 0 ? 4.5 : 0.0) : null;
                 $sure[] = $cell === Cell::Answered ? 1 + (int) (3 * $chance()) : null;

@@ -132,8 +132,8 @@ final class Reasons
             for ($to = 0; $to <= $n; ++$to) {
                 for ($size = $plan->least; $size <= min($most, $to); ++$size) {
                     $from = $to - $size;
-                    $spread = $size === 0 ? $best[$to] : $best[$from] + $square[$to] - $square[$from] - ($sum[$to] - $sum[$from]) ** 2 / $size;
-                    $next[$to] = min($next[$to], $spread);
+                    $within = $size === 0 ? 0.0 : $square[$to] - $square[$from] - ($sum[$to] - $sum[$from]) ** 2 / $size;
+                    $next[$to] = min($next[$to], $best[$from] + $within);
                 }
             }
             $best = $next;

@@ -154,7 +154,8 @@ final class AgreementTest extends TestCase
                     $agreement->alpha('nominal'), $agreement->alpha('ordinal'), $agreement->alpha('interval'), $agreement->icc(),
                 ] as $figure) {
                     foreach ([$figure->value, $figure->low, $figure->high] as $value) {
-                        self::assertTrue($value === null || (is_finite($value) && $value <= 1.0 + 1e-9), json_encode($units, JSON_THROW_ON_ERROR));
+                        $here = json_encode($units, JSON_THROW_ON_ERROR);
+                        self::assertTrue($value === null || (is_finite($value) && $value <= 1.0 + 1e-9), $here);
                     }
                 }
             }

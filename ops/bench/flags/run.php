@@ -183,7 +183,10 @@ $skill = static fn (float $centre): Closure => static function (SimulatedClass $
 
     return [$figure->low ?? 0.0, $figure->high ?? 1.0, $true["$centre"]];
 };
-$agreement = static fn (int $markers, float $slip): Closure => static function (SimulatedClass $class, int $n) use ($markers, $slip): array {
+$agreement = static fn (int $markers, float $slip): Closure => static function (
+    SimulatedClass $class,
+    int $n,
+) use ($markers, $slip): array {
     $units = [];
     for ($u = 0; $u < $n; ++$u) {
         // Some pieces are easy to agree on, others not.

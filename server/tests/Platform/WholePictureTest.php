@@ -99,11 +99,15 @@ final class WholePictureTest extends ApiCase
             $mark = ['sittingId' => $sitting, 'entry' => 'e-open', 'try' => 1, 'levels' => [$i % 2], 'markVersion' => 0];
             $this->as($world->lead)->ask('PUT', '/marks', $mark + ['comment' => $i % 5 === 0 ? 'Say why.' : '']);
             if ($i < 12) {
-                $this->as($world->marker)->ask('PUT', '/second-marks', array_diff_key($mark, ['markVersion' => 1]));
+                $levels = [($i + ($i % 5 === 0 ? 1 : 0)) % 2];
+                $this->as($world->marker)->ask('PUT', '/second-marks', ['levels' => $levels] + array_diff_key($mark, ['markVersion' => 1]));
             }
         }
         $this->as($world->lead)->get('POST', "/handouts/$first/keys/e-text", ['accept' => ['text' => 'Reef'], 'credit' => '1/2']);
-        $this->get('POST', "/handouts/$first/return", ['students' => [$students[$names[0]]->id, $students[$names[5]]->id], 'message' => 'Look at question 3 again.']);
+        $this->get('POST', "/handouts/$first/return", [
+            'students' => [$students[$names[0]]->id, $students[$names[5]]->id],
+            'message' => 'Look at question 3 again.',
+        ]);
         $grouping = $this->get('POST', "/handouts/$first/groupings", [
             'name' => 'Next week', 'aim' => 'rung',
             'groups' => [
@@ -160,7 +164,8 @@ final class WholePictureTest extends ApiCase
         if (is_array($value)) {
             $plain = [];
             foreach ($value as $key => $one) {
-                $plain[is_string($key) ? $this->named($key) : $key] = $key === 'pin' || $key === 'code' && is_string($one) ? '…' : $this->plain($one);
+                $secret = $key === 'pin' || ($key === 'code' && is_string($one));
+                $plain[is_string($key) ? $this->named($key) : $key] = $secret ? '…' : $this->plain($one);
             }
 
             return $plain;
