@@ -22,11 +22,13 @@ use Random\Randomizer;
  * guess + (1 − guess − slip) / (1 + e^(difficulty − ability)); one who holds a wrong idea is right where that idea leads
  * astray by a slip alone. A way takes the typical seconds of its questions, a return as long again. A route sends a
  * student below or above their level when the section's share, had they answered it without luck, would send them
- * elsewhere: below, where luck left them short of it, above, where it carried them past it.
+ * elsewhere: below, where luck left them short of it, above, where it carried them past it. Without luck a holder of a wrong
+ * idea has nothing where it leads astray, so that whoever is sent down by it is sent rightly.
  */
 final readonly class Rehearsal
 {
     private const MOST = 5000;
+    private const EDGE = 0.02;
 
     /**
      * @param array<string, int>                            $ways    sections in the order they were entered, joined by " → ", with how many went so
@@ -107,17 +109,29 @@ final readonly class Rehearsal
                 $next = $walk->leave($paper, new Conditions(), $seed.$s, $outcomes, $machineMarked);
                 $arrived = $next->current();
                 $left = $arrived === null || $arrived->section !== $visit->section;
-                if ($left && $section?->route !== null && $section->route->when === '') {
+                if ($left && $section?->route !== null) {
+                    $knows = static fn (string $e): float => isset($astray[$e]) ? 0.0 : 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability));
                     $deserved = BigRational::of(sprintf(
                         '%.6F',
                         self::deserved(
                             $section->questions(),
                             $machineMarked,
-                            static fn (string $e): float => 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability)),
+                            $knows,
                         ),
                     ));
                     $reached = self::share($paper, $section->questions(), $machineMarked, $outcomes);
-                    $missed = $section->route->target($deserved) === $section->route->target($reached) ? 0 : $reached->compareTo($deserved);
+                    // A condition over single questions is judged by those that the student rather knows than not.
+                    $due = $section->route->target($deserved, self::credits(
+                        $section->questions(),
+                        $machineMarked,
+                        static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0),
+                    ));
+                    $gone = $section->route->target($reached, self::credits(
+                        $section->questions(),
+                        $machineMarked,
+                        static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? []),
+                    ));
+                    $missed = $due === $gone ? 0 : $reached->compareTo($deserved);
                     $routes[$section->id] ??= ['students' => 0, 'below' => 0, 'above' => 0];
                     ++$routes[$section->id]['students'];
                     $routes[$section->id]['below'] += $missed < 0 ? 1 : 0;
@@ -140,15 +154,43 @@ final readonly class Rehearsal
     }
 
     /**
-     * How hard a question is when so large a share of answers is right: the difficulty at which a student of average
-     * ability has that chance. Shares that slips and guesses alone explain are drawn in to 0.02 and 0.98 of what lies
-     * between.
+     * The difficulty at which so large a share of all students has a question right, and the chance to guess it. Where fewer have it
+     * right than guess it, such as where a wrong idea draws them away, the guesses are halved until the share can be reached;
+     * shares that slips alone explain are drawn in to 0.98 of what lies below them.
+     *
+     * @return array{float, float}
      */
-    public static function difficulty(float $facility, float $slip = 0.05, float $guess = 0.2): float
+    public static function calibrated(float $facility, float $slip = 0.05, float $guess = 0.2): array
     {
-        $share = max(0.02, min(0.98, ($facility - $guess) / (1 - $guess - $slip)));
+        $least = static fn (float $g): float => $g + self::EDGE * (1 - $g - $slip);
+        while ($guess > 1e-3 && $facility < $least($guess)) {
+            $guess /= 2;
+        }
+        $facility = max($least($guess), min($guess + (1 - self::EDGE) * (1 - $guess - $slip), $facility));
+        [$low, $high] = [-12.0, 12.0];
+        for ($i = 0; $i < 60; ++$i) {
+            $middle = ($low + $high) / 2;
+            if (self::facility($middle, $slip, $guess) > $facility) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
 
-        return log((1 - $share) / $share);
+        return [($low + $high) / 2, $guess];
+    }
+
+    /** The share of all students, abilities standard normal, who have a question of this difficulty right (trapezoid rule). */
+    private static function facility(float $difficulty, float $slip, float $guess): float
+    {
+        $sum = $weight = 0.0;
+        for ($t = -6.0; $t <= 6.0; $t += 0.1) {
+            $w = exp(-$t * $t / 2);
+            $sum += $w * self::chance($t, $difficulty, $slip, $guess);
+            $weight += $w;
+        }
+
+        return $sum / $weight;
     }
 
     /** The chance of a right answer by guessing: one of the options, or one in twenty where there is nothing to pick from. */
@@ -160,6 +202,23 @@ final readonly class Rehearsal
     private static function chance(float $ability, float $difficulty, float $slip, float $guess): float
     {
         return $guess + (1 - $guess - $slip) / (1 + exp($difficulty - $ability));
+    }
+
+    /**
+     * Credits in written order, of what a person marks none.
+     *
+     * @param list<Entry>                    $questions
+     * @param list<string>                   $machineMarked
+     * @param \Closure(string): BigRational $of
+     *
+     * @return list<BigRational>
+     */
+    private static function credits(array $questions, array $machineMarked, \Closure $of): array
+    {
+        return array_map(
+            static fn (Entry $q): BigRational => in_array($q->id, $machineMarked, true) ? $of($q->id) : BigRational::zero(),
+            $questions,
+        );
     }
 
     /**

@@ -41,13 +41,13 @@ final class RehearsalTest extends TestCase
 
     public function testARouteOverFewQuestionsErrsMoreThanOneOverMany(): void
     {
-        $few = self::rehearse('a', 1500)->routes['s1'];
-        self::assertSame(1500, $few['students']);
+        $few = self::rehearse('a', 600)->routes['s1'];
+        self::assertSame(600, $few['students']);
         $many = Rehearsal::of(
             PaperReader::read(self::paper(24)),
             [],
             array_map(static fn (int $i): string => "e$i", range(1, 28)),
-            1500,
+            600,
             'a',
             0.0,
             0.0,
@@ -78,7 +78,7 @@ final class RehearsalTest extends TestCase
             PaperReader::read(self::paper(24)),
             [],
             array_map(static fn (int $i): string => "e$i", range(1, 28)),
-            1000,
+            400,
             'a',
             $slip,
             $guess,
@@ -88,7 +88,7 @@ final class RehearsalTest extends TestCase
         self::assertGreaterThan(3 * $lucky['below'], $lucky['above']);
         self::assertGreaterThan(3 * $careless['above'], $careless['below']);
         self::assertSame(0, $sure['below'], 'whoever guesses everything is never short');
-        self::assertEqualsWithDelta(500, $sure['above'], 50, 'half of them have an ability below the cut');
+        self::assertEqualsWithDelta(200, $sure['above'], 32, 'half of them have an ability below the cut');
     }
 
     public function testAWrongIdeaLeadsAstrayWhereItApplies(): void
@@ -129,19 +129,59 @@ final class RehearsalTest extends TestCase
         self::assertSame(200, array_sum($found->ways));
     }
 
-    public function testAQuestionIsAsHardAsItsRecordSays(): void
+    public function testAQuestionRehearsesAsItsRecordSays(): void
     {
-        foreach ([0.25, 0.5, 0.61, 0.9] as $facility) {
-            $difficulty = Rehearsal::difficulty($facility, 0.05, 0.2);
-            self::assertEqualsWithDelta($facility, 0.2 + 0.75 / (1 + exp($difficulty)), 1e-12);
+        foreach ([[0.3, 0.2], [0.3, 0.5], [0.08, 0.25], [0.5, 0.25], [0.85, 0.05]] as [$facility, $guess]) {
+            [$difficulty, $guessed] = Rehearsal::calibrated($facility, 0.05, $guess);
+            self::assertLessThanOrEqual($guess, $guessed);
+            $found = Rehearsal::of(
+                PaperReader::read(self::paper(4, null)),
+                array_fill_keys(self::all(), $difficulty),
+                self::all(),
+                800,
+                'record',
+                0.05,
+                $guessed,
+            );
+            $share = array_sum(array_map(static fn (array $f): float => $f['share'] * $f['students'], $found->byAbility)) / 800;
+            // Of some five thousand answers, those of one student hanging together.
+            self::assertEqualsWithDelta($facility, $share, 0.035, "$facility, $guess");
         }
-        self::assertSame(Rehearsal::difficulty(0.0), Rehearsal::difficulty(0.2), 'below what guessing brings, all are alike');
-        self::assertSame(Rehearsal::difficulty(1.0), Rehearsal::difficulty(0.95));
-        self::assertGreaterThan(
-            Rehearsal::difficulty(0.5, 0.05, 0.2),
-            Rehearsal::difficulty(0.5, 0.05, 0.4),
-            'half right by guessing two in five is hard',
+        self::assertSame([Rehearsal::calibrated(1.0)[0]], [Rehearsal::calibrated(0.95)[0]]);
+        self::assertGreaterThan(Rehearsal::calibrated(0.5, 0.05, 0.2)[0], Rehearsal::calibrated(0.5, 0.05, 0.4)[0]);
+    }
+
+    public function testWhoIsSentDownByAWrongIdeaIsSentRightly(): void
+    {
+        $found = Rehearsal::of(
+            PaperReader::read(self::paper(4)),
+            array_fill_keys(self::all(), -20.0),
+            self::all(),
+            200,
+            'a',
+            0.0,
+            0.0,
+            ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]],
         );
+        self::assertSame(['students' => 200, 'below' => 0, 'above' => 0], $found->routes['s1']);
+    }
+
+    public function testARouteByAConditionGetsItsFigures(): void
+    {
+        $paper = self::paper(4, out: ['when' => 'q1 + q2 < 2', 'then' => 's2', 'else' => 's3']);
+        $sit = static fn (float $slip, float $guess): array => Rehearsal::of(
+            PaperReader::read($paper),
+            [],
+            self::all(),
+            1000,
+            'a',
+            $slip,
+            $guess,
+        )->routes['s1'];
+        [$lucky, $careless] = [$sit(0.0, 0.6), $sit(0.6, 0.0)];
+        self::assertSame(1000, $lucky['students']);
+        self::assertGreaterThan(3 * $lucky['below'], $lucky['above']);
+        self::assertGreaterThan(3 * $careless['above'], $careless['below']);
     }
 
     public function testWhereNothingCanBeGuessedFewerGoOn(): void
@@ -188,11 +228,15 @@ final class RehearsalTest extends TestCase
 
     /**
      * @param array<string, string>|null $back the route after the second section
+     * @param array<string, string>      $out  the route after the first
      *
      * @return array<string, mixed>
      */
-    private static function paper(int $first, ?array $back = null): array
-    {
+    private static function paper(
+        int $first,
+        ?array $back = null,
+        array $out = ['below' => '1/2', 'then' => 's2', 'else' => 's3'],
+    ): array {
         $entries = static fn (int $from, int $to): array => array_map(
             static fn (int $i): array => ['id' => "e$i", 'kind' => 'question', 'item' => "i$i", 'points' => '1'],
             range($from, $to),
@@ -203,7 +247,7 @@ final class RehearsalTest extends TestCase
                 'id' => 's1',
                 'title' => 'First look',
                 'entries' => $entries(1, $first),
-                'route' => ['below' => '1/2', 'then' => 's2', 'else' => 's3'],
+                'route' => $out,
             ],
             ['id' => 's2', 'title' => 'Second look', 'entries' => $entries($first + 1, $first + 2), 'route' => $back],
             ['id' => 's3', 'title' => 'Further out', 'entries' => $entries($first + 3, $first + 4), 'route' => null],

@@ -44,7 +44,7 @@ final readonly class Rehearsals
             $guesses[$entry] = Rehearsal::guess($item->rule);
             $seconds[$entry] = $record->seconds ?? $item->type()->seconds();
             if ($record?->facility !== null) {
-                $difficulty[$entry] = Rehearsal::difficulty($record->facility, self::SLIP, $guesses[$entry]);
+                [$difficulty[$entry], $guesses[$entry]] = Rehearsal::calibrated($record->facility, self::SLIP, $guesses[$entry]);
             }
         }
         $found = Rehearsal::of(
