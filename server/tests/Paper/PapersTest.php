@@ -95,6 +95,17 @@ final class PapersTest extends ApiCase
         self::assertContains($problem->text('detail'), $said, 'the first that blocks is told');
     }
 
+    public function testADraftMayNameQuestionsThatAreNone(): void
+    {
+        $paper = json_encode($this->world->paperDocument(), JSON_THROW_ON_ERROR);
+        foreach (["\u{FEFF}", 'abc', '', '{', $this->world->items['text']] as $item) {
+            $draft = json_decode(str_replace('"'.$this->world->items['choice'].'"', (string) json_encode($item), $paper), true);
+            $version = $this->get('GET', $this->path)->int('version');
+            $status = $this->ask('PUT', $this->path, ['paper' => $draft, 'version' => $version])->getStatusCode();
+            self::assertContains($status, [200, 400, 422], $item);
+        }
+    }
+
     public function testPicturesOfOtherTeamsAndHostileSourcesDoNotComeIn(): void
     {
         $foreign = $this->world->get(Files::class)->store($this->world->stranger->teamId, 'image/png', 'x.png', 'x');
@@ -115,7 +126,9 @@ final class PapersTest extends ApiCase
 
             return $paper;
         };
-        $this->refused(422, 'PUT', $this->path, ['paper' => $with($foreign), 'version' => 1]);
+        foreach ([$foreign, "\u{FEFF}", 'abc'] as $picture) {
+            $this->refused(422, 'PUT', $this->path, ['paper' => $with($picture), 'version' => 1]);
+        }
         $saved = $this->get('PUT', $this->path, ['paper' => $with($own), 'version' => 1]);
         self::assertSame('<p>See</p>', $saved->text('paper.sections.2.entries.0.source.html'));
         $this->get('POST', "$this->path/publish", ['version' => 2]);

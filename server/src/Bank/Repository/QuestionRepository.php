@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Bank\Repository;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Server\Bank\Entity\Question;
 use ChalkLadder\Server\Platform\Storage\Repository;
+use Symfony\Component\Uid\Uuid;
 
 /** @extends Repository<Question> */
 final readonly class QuestionRepository extends Repository
@@ -19,6 +20,8 @@ final readonly class QuestionRepository extends Repository
     public function contents(string $teamId, array $ids): array
     {
         $contents = [];
+        // A draft may name anything; what is no id names no question.
+        $ids = array_values(array_filter($ids, Uuid::isValid(...)));
         foreach ($ids === []
             ? []
             : $this->entities->getRepository(Question::class)->findBy(['teamId' => $teamId, 'id' => $ids]) as $question) {
