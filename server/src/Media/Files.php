@@ -12,6 +12,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Uid\Uuid;
 
 /** Pictures, kept in the database so that no machine's disk is the only copy. */
 final readonly class Files
@@ -56,6 +57,10 @@ final readonly class Files
     /** @param list<string> $ids each once */
     public function hasAll(string $teamId, array $ids): bool
     {
+        if (array_filter($ids, Uuid::isValid(...)) !== $ids) {
+            return false;
+        }
+
         return $ids === [] || $this->files->hasAll($teamId, $ids);
     }
 
