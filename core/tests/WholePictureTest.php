@@ -10,7 +10,7 @@ use ChalkLadder\Core\Analysis\Confusion;
 use ChalkLadder\Core\Analysis\Difference;
 use ChalkLadder\Core\Analysis\Evidence;
 use ChalkLadder\Core\Analysis\Figure;
-use ChalkLadder\Core\Analysis\KnowledgeTracing;
+use ChalkLadder\Core\Analysis\KnownSkill;
 use ChalkLadder\Core\Analysis\Manner;
 use ChalkLadder\Core\Analysis\Model\Rasch;
 use ChalkLadder\Core\Analysis\Model\TwoParameter;
@@ -135,7 +135,7 @@ final class WholePictureTest extends TestCase
             'between' => Difference::between(...$halves), 'paired' => Difference::paired(...$halves), 'effect' => Difference::effect(...$halves),
             'class skill' => SkillShare::ofClass(array_map(static fn (float $t): array => [$t / 12, 1.0, 0.0], $report->totals)),
             'skill' => SkillShare::of([1.0, 0.5, 0.0, 1.0], 0.4), 'evidence' => [Evidence::of(3, 4), Evidence::of(0, 2)],
-            'known' => (new KnowledgeTracing())->figure([true, false, true, true, true]),
+            'known' => KnownSkill::of([])->figure([true, false, true, true, true]),
         ];
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results;
 
 use ChalkLadder\Core\Analysis\Cell;
-use ChalkLadder\Core\Analysis\KnowledgeTracing;
+use ChalkLadder\Core\Analysis\KnownSkill;
 use ChalkLadder\Core\Analysis\SkillShare;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Handout\Handouts;
@@ -51,8 +51,14 @@ final readonly class SkillTable
                 FigureView::of(SkillShare::ofClass(array_values($credits[$skill] ?? []))),
             );
         }
-        $tracing = new KnowledgeTracing();
         $answers = $this->earlier->rightBySkill($handoutId, array_map(strval(...), array_keys($of)));
+        $known = [];
+        foreach ($skills as $skill) {
+            $known[$skill->id] = KnownSkill::of(array_values(array_filter(
+                array_map(static fn (array $bySkill): array => $bySkill[$skill->id] ?? [], $answers),
+                static fn (array $own): bool => $own !== [],
+            )));
+        }
         $rows = [];
         foreach ($counted->students as $s => $student) {
             $mean = $own[$s] === [] ? 0.0 : array_sum($own[$s]) / count($own[$s]);
@@ -67,7 +73,7 @@ final readonly class SkillTable
                     $skills,
                 ),
                 array_map(
-                    static fn (SkillView $v): FigureView => FigureView::of($tracing->figure($answers[$student->studentId][$v->id] ?? [])),
+                    static fn (SkillView $v): FigureView => FigureView::of($known[$v->id]->figure($answers[$student->studentId][$v->id] ?? [])),
                     $skills,
                 ),
             );

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace ChalkLadder\Core\Analysis;
+namespace ChalkLadder\Core\Paper;
 
 /**
  * Bayesian knowledge tracing: how likely a skill is known after each answer. Source: Corbett & Anderson, User Modeling
@@ -52,47 +52,5 @@ final readonly class KnowledgeTracing
         }
 
         return $trace;
-    }
-
-    /**
-     * The chance that the skill is known now, as results tell it.
-     *
-     * @param list<bool> $answers in the order they were given
-     */
-    public function figure(array $answers): Figure
-    {
-        $formula = sprintf(
-            'Bayesian knowledge tracing (Corbett & Anderson 1995) over all first tries on this skill in the order they were made, part credit counting as wrong. Known at the start with %.2f, learnt at a step with %.2f, slip %.2f, guess %.2f.',
-            $this->known,
-            $this->learn,
-            $this->slip,
-            $this->guess,
-        );
-        $trace = $this->trace($answers);
-        $n = count($trace);
-
-        return $n === 0 ? Figure::missing(0, $formula, 'No answer on this skill yet.') : new Figure(
-            $trace[$n - 1],
-            $n,
-            $formula,
-            note: Figure::few($n, 5),
-        );
-    }
-
-    /** @param list<bool> $answers */
-    public function sentence(array $answers, float $from = 0.95): string
-    {
-        $trace = $this->trace($answers);
-        $now = $trace === [] ? $this->known : $trace[count($trace) - 1];
-
-        return sprintf(
-            '%s: known with probability %.2f after %d %s, of which %d right (%.2f is asked for).',
-            $now >= $from ? 'Shown' : 'Not shown yet',
-            $now,
-            count($answers),
-            count($answers) === 1 ? 'answer' : 'answers',
-            count(array_filter($answers)),
-            $from,
-        );
     }
 }

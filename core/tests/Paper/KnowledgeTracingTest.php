@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace ChalkLadder\Core\Tests\Analysis;
+namespace ChalkLadder\Core\Tests\Paper;
 
-use ChalkLadder\Core\Analysis\KnowledgeTracing;
+use ChalkLadder\Core\Paper\KnowledgeTracing;
 use PHPUnit\Framework\TestCase;
 
 final class KnowledgeTracingTest extends TestCase
@@ -28,28 +28,6 @@ final class KnowledgeTracingTest extends TestCase
                 self::assertTrue($p >= 0.0 && $p <= 1.0);
             }
         }
-    }
-
-    public function testItSaysWhereItStandsInOneSentence(): void
-    {
-        $model = new KnowledgeTracing();
-        self::assertSame(
-            'Not shown yet: known with probability 0.30 after 0 answers, of which 0 right (0.95 is asked for).',
-            $model->sentence([]),
-        );
-        self::assertStringContainsString('after 1 answer, of which 1 right', $model->sentence([true]));
-        self::assertStringStartsWith('Shown: known with probability 0.9', $model->sentence([true, true, true]));
-    }
-
-    public function testTheFigureSaysWhatItStandsOn(): void
-    {
-        $model = new KnowledgeTracing();
-        $figure = $model->figure([true, true, false, true, true]);
-        self::assertSame([5, null], [$figure->n, $figure->note]);
-        self::assertSame($model->trace([true, true, false, true, true])[4], $figure->value);
-        self::assertStringContainsString('slip 0.10, guess 0.25', $figure->formula);
-        self::assertSame('few', $model->figure([true])->note);
-        self::assertSame([null, 'No answer on this skill yet.'], [$model->figure([])->value, $model->figure([])->note]);
     }
 
     public function testParametersThatMakeNoSenseAreRefused(): void
