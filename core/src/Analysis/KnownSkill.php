@@ -17,7 +17,7 @@ final readonly class KnownSkill
     private const LEAST_ANSWERS = 4;
     private const ROUNDS = 200;
     private const CLOSE = 1e-6;
-    /** Beyond these a slip or guess would no longer be one, and knowing could be read the other way round (Baker, Corbett & Aleven 2008). */
+    /** Beyond these knowing could be read the other way round (Baker, Corbett & Aleven 2008). */
     private const MOST_SLIP = 0.3;
     private const MOST_GUESS = 0.4;
 

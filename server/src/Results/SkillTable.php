@@ -73,7 +73,9 @@ final readonly class SkillTable
                     $skills,
                 ),
                 array_map(
-                    static fn (SkillView $v): FigureView => FigureView::of($known[$v->id]->figure($answers[$student->studentId][$v->id] ?? [])),
+                    static fn (SkillView $v): FigureView => FigureView::of(
+                        $known[$v->id]->figure($answers[$student->studentId][$v->id] ?? []),
+                    ),
                     $skills,
                 ),
             );
