@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * Changes one place of core/src or server/src at a time and runs the tests over it: first those of the same room, then all of
- * its layer. Two copies work side by side. Called by bin/mutants.
+ * Changes one place of core/src or server/src at a time and runs the tests over it: first those of the same room with the whole
+ * picture, then all of its layer. Two copies work side by side. Called by bin/mutants.
  */
 
 [, $state, $count, $seed] = $argv;
@@ -87,10 +87,8 @@ function inFile(string $code): array
 function run(string $copy, string $file, bool $all, int $worker): mixed
 {
     [$layer, , $room] = explode('/', $file) + ['', '', ''];
-    $tests = $all ? "$layer/tests" : "$layer/tests/$room";
-    if (!is_dir("$copy/$tests")) {
-        $tests = "$layer/tests";
-    }
+    $picture = $layer === 'core' ? 'core/tests/WholePictureTest.php' : 'server/tests/Platform/WholePictureTest.php';
+    $tests = $all || !is_dir("$copy/$layer/tests/$room") ? ["$layer/tests"] : ["$layer/tests/$room", $picture];
     // By the shell's own environment: what is empty is to reach the tests as well.
     putenv('CHALK_DATABASE='.getenv("CHALK_DATABASE$worker"));
     putenv("CHALK_STATE=$copy/var");
@@ -107,7 +105,7 @@ function run(string $copy, string $file, bool $all, int $worker): mixed
             '--stop-on-defect',
             '--no-progress',
             ...$extra,
-            $tests,
+            ...$tests,
         ],
         [0 => ['file', '/dev/null', 'r'], 1 => ['file', "$copy/var/tests.log", 'w'], 2 => ['file', "$copy/var/tests.log", 'w']],
         $pipes,

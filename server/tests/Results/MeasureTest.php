@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests\Results;
 
 use ChalkLadder\Server\Results\Console\MeasureAgreementCommand;
+use ChalkLadder\Server\Results\Console\MeasureCommonErrorsCommand;
 use ChalkLadder\Server\Results\Console\MeasureGroupsCommand;
+use ChalkLadder\Server\Results\Console\MeasureGrowthCommand;
 use ChalkLadder\Server\Results\Console\MeasureItemsCommand;
+use ChalkLadder\Server\Results\Console\MeasureMasteryCommand;
 use ChalkLadder\Server\Results\Console\MeasurePairsCommand;
 use ChalkLadder\Server\Results\Console\MeasureRaschCommand;
 use ChalkLadder\Server\Results\Console\MeasureTwoParameterCommand;
@@ -124,6 +127,69 @@ final class MeasureTest extends TestCase
         }
     }
 
+    public function testOnePairsCommonWrongAnswersOnlyWhenAsked(): void
+    {
+        $rows = "student,q1,q2,q3\nx,B,B,A\ny,B,C,A\n";
+        for ($i = 0; $i < 8; ++$i) {
+            $rows .= sprintf("s%d,%s,%s,A\n", $i, $i % 2 === 0 ? 'B' : 'C', $i % 4 < 3 ? 'B' : 'C');
+        }
+        $key = "question,key\nq1,A\nq2,A\nq3,A\n";
+        [$status, $text] = $this->measure(new MeasureCommonErrorsCommand(), ['responses' => $rows, '--key' => $key, '--pair' => 'x,y']);
+        self::assertSame(0, $status, $text);
+        $found = Json::of($text);
+        self::assertSame([2, 1], [$found->at('bothWrong'), $found->at('alike')]);
+        // Alike by chance: 1/2 on the first question, 9/16 + 1/16 on the second.
+        self::assertEqualsWithDelta(1 - 0.5 * 0.375, $found->at('probability'), 1e-12);
+        self::assertStringContainsString('This proves nothing', $found->text('sentence'));
+        foreach (['x' => '--pair:1:1:', 'x,x' => '--pair:1:1:', 'x,z' => '--pair:1:2: there is no student "z"'] as $pair => $fault) {
+            [$status, $text] = $this->measure(new MeasureCommonErrorsCommand(), ['responses' => $rows, '--key' => $key, '--pair' => $pair]);
+            self::assertSame(2, $status);
+            self::assertStringStartsWith($fault, $text);
+        }
+    }
+
+    public function testWhoHasShownASkill(): void
+    {
+        $rows = "student,1,2,3,4\na,1,1,1,\nb,1,0,1,1/2\n";
+        [$status, $text] = $this->measure(new MeasureMasteryCommand(), ['answers' => $rows, '--rule' => '{"kind": "streak", "right": 3}']);
+        self::assertSame(0, $status, $text);
+        self::assertSame([true, false], Json::of($text)->column('students', 'shown'));
+        self::assertSame('Not shown yet: 0 right in a row; 3 in a row is asked for.', Json::of($text)->text('students.1.sentence'));
+        foreach ([
+            ['{"kind": "luck"}', $rows, '--rule:1:1: '], ['streak', $rows, '--rule:1:1: a rule in JSON'],
+            ['{"kind": "streak", "right": 3}', "student,1\na,2\n", ':2:2: credit lies'],
+        ] as [$rule, $answers, $fault]) {
+            [$status, $text] = $this->measure(new MeasureMasteryCommand(), ['answers' => $answers, '--rule' => $rule]);
+            self::assertSame(2, $status);
+            self::assertStringContainsString($fault, $text);
+        }
+    }
+
+    public function testTwoPapersThatShareQuestionsAreLinked(): void
+    {
+        $table = static function (float $lift, string ...$questions): string {
+            $rows = 'student,'.implode(',', $questions)."\n";
+            for ($s = 0; $s < 80; ++$s) {
+                $rows .= "s$s";
+                foreach ($questions as $q) {
+                    $rows .= ','.(sin($s * 12.9 + ord($q) * 78.2) * 0.9 + ($s - 40) / 30 + $lift - (ord($q) - 100) / 4 > 0 ? '1' : '0');
+                }
+                $rows .= "\n";
+            }
+
+            return $rows;
+        };
+        $files = ['earlier' => $table(0.0, 'a', 'b', 'c', 'd', 'e', 'f'), 'later' => $table(0.3, 'b', 'c', 'd', 'e', 'f', 'g')];
+        [$status, $text] = $this->measure(new MeasureGrowthCommand(), $files);
+        self::assertSame(0, $status, $text);
+        $found = Json::of($text);
+        self::assertSame(5, count($found->map('anchors')) + count($found->map('drifted')));
+        self::assertIsFloat($found->at('shift'));
+        self::assertNotSame([], $found->map('students'));
+        [, $text] = $this->measure(new MeasureGrowthCommand(), ['later' => $table(0.0, 'x', 'y', 'z')] + $files);
+        self::assertStringContainsString('At least 3 shared questions', $text);
+    }
+
     public function testGroupsAreFormedByAPlan(): void
     {
         $students = "student,level,name,class,idea:even\na,0.2,Ada,H,3/3\nb,0.3,Benoît,K,2/3\nc,0.8,Cleo,H,\nd,0.9,Dee,K,0/3\n";
@@ -215,15 +281,14 @@ final class MeasureTest extends TestCase
     private function measure(Command $command, array $files): array
     {
         $paths = [];
-        foreach ($files as $argument => $content) {
-            $paths[$argument] = $argument === '--levels' ? $content : (string) tempnam(sys_get_temp_dir(), 'measure');
-            if ($argument !== '--levels') {
-                file_put_contents($paths[$argument], $content);
-            }
+        // What is not named here is a file.
+        $written = array_intersect_key($files, ['--levels' => 1, '--pair' => 1, '--rule' => 1]);
+        foreach (array_diff_key($files, $written) as $argument => $content) {
+            $paths[$argument] = (string) tempnam(sys_get_temp_dir(), 'measure');
+            file_put_contents($paths[$argument], $content);
         }
         $tester = new CommandTester($command);
-        $status = $tester->execute($paths);
-        unset($paths['--levels']);
+        $status = $tester->execute($paths + $written);
         array_map(unlink(...), $paths);
 
         return [$status, $tester->getDisplay()];

@@ -40,7 +40,7 @@ abstract class MeasureCommand extends Command
         return self::SUCCESS;
     }
 
-    protected static function table(mixed $path): CsvTable
+    public static function table(mixed $path): CsvTable
     {
         $path = is_string($path) ? $path : '';
         $stream = is_file($path) && filesize($path) <= self::LARGEST ? fopen($path, 'r') : false;

@@ -6,10 +6,8 @@ namespace ChalkLadder\Server\Results\Console;
 
 use ChalkLadder\Core\Analysis\Flag;
 use ChalkLadder\Core\Analysis\OptionReport;
-use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\QuestionReport;
 use ChalkLadder\Core\Analysis\Report;
-use ChalkLadder\Core\Exchange\CsvTable;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
@@ -33,7 +31,7 @@ final class MeasureItemsCommand extends MeasureCommand
         $path = $input->getArgument('responses');
         $table = self::table($path);
         $name = is_string($path) ? $path : '';
-        $key = $input->getOption('key') === null ? null : self::key($input->getOption('key'), $table);
+        $key = $input->getOption('key') === null ? null : KeyFile::read($input->getOption('key'), $table);
         $questions = ResponseTable::questions($table, $name, $key);
         $n = count($table->rows);
         $report = Report::of($questions, $n);
@@ -82,42 +80,5 @@ final class MeasureItemsCommand extends MeasureCommand
                 $q->flags,
             ),
         ];
-    }
-
-    /** @return array<string, array{key: string, points: float}> by question */
-    private static function key(mixed $path, CsvTable $responses): array
-    {
-        $name = is_string($path) ? $path : '';
-        $table = self::table($path);
-        if (array_slice($table->header, 0, 2) !== ['question', 'key']) {
-            throw new \UnexpectedValueException("$name:1:1: the header must be question,key,points");
-        }
-        $key = $lines = [];
-        $asked = array_slice($responses->header, 1);
-        foreach ($table->rows as $row) {
-            [$question, $letter] = $row['cells'];
-            $letter = strtoupper($letter);
-            $points = self::number($row['cells'][2] ?? '1', $name.':'.$row['line'].':3');
-            [$column, $fault] = match (true) {
-                isset($lines[$question]) => [1, sprintf('the question "%s" stands twice, first in line %d', $question, $lines[$question])],
-                !in_array($question, $asked, true) => [1, sprintf('the responses have no question "%s"', $question)],
-                $letter === '' => [2, 'the key is missing'],
-                preg_match('/^[A-Z]$/D', $letter) !== 1 => [2, sprintf('"%s" is not the letter of an option', $letter)],
-                $points <= 0.0 => [3, 'the points must be above 0'],
-                default => [0, ''],
-            };
-            if ($column > 0) {
-                throw new \UnexpectedValueException(sprintf('%s:%d:%d: %s', $name, $row['line'], $column, $fault));
-            }
-            $lines[$question] = $row['line'];
-            $key[$question] = ['key' => $letter, 'points' => $points];
-        }
-        foreach ($asked as $question) {
-            if (!isset($key[$question])) {
-                throw new \UnexpectedValueException("$name:1:1: there is no key for \"$question\"");
-            }
-        }
-
-        return $key;
     }
 }
