@@ -9,6 +9,7 @@ use ChalkLadder\Core\Analysis\Model\Binary;
 use ChalkLadder\Core\Analysis\Model\Enough;
 use ChalkLadder\Core\Analysis\Model\Rasch;
 use ChalkLadder\Core\Analysis\Model\TwoParameter;
+use ChalkLadder\Core\Analysis\Model\Warm;
 use ChalkLadder\Core\Analysis\PersonFit;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Server\Handout\Handouts;
@@ -85,13 +86,7 @@ final readonly class Models
             $students[] = new ModelStudentView(
                 $student->studentId,
                 $student->name,
-                FigureView::of(self::estimate(
-                    $ability,
-                    $fit->abilityErrors[$s],
-                    count(array_filter($row, is_int(...))),
-                    'Ability in logits on the scale of the difficulties, by maximum likelihood at the student’s score.',
-                    'All or nothing is right: beyond the scale.',
-                )),
+                FigureView::of(self::ability($row, $difficulties, $ability, $fit->abilityErrors[$s])),
                 FigureView::of($pattern),
                 FigureView::of($guttman[$s]),
                 $pattern->value !== null && $pattern->value < self::UNUSUAL,
@@ -99,6 +94,30 @@ final readonly class Models
         }
 
         return new ModelView($n, $fit->counted, $questions, $students, $leftOut, Rasch::FORMULA, $fit->note);
+    }
+
+    /**
+     * @param list<int|null> $row
+     * @param list<float>    $difficulties
+     */
+    private static function ability(array $row, array $difficulties, ?float $ability, ?float $error): Figure
+    {
+        $answered = array_filter($row, is_int(...));
+        $n = count($answered);
+        if ($ability !== null || $n === 0) {
+            return self::estimate(
+                $ability,
+                $error,
+                $n,
+                'Ability in logits on the scale of the difficulties, by maximum likelihood at the student’s score.',
+                'No question of the map was answered.',
+            );
+        }
+        // Maximum likelihood would lie beyond the scale.
+        $steps = array_map(static fn (int $i): array => [$difficulties[$i]], array_keys($answered));
+        [$value, $se] = Warm::estimate($steps, array_sum($answered));
+
+        return self::estimate($value, $se, $n, 'Ability in logits for all or nothing right, by Warm’s weighted likelihood (1989).', null);
     }
 
     private static function estimate(?float $value, ?float $se, int $n, string $formula, ?string $why): Figure

@@ -11,6 +11,7 @@ use ChalkLadder\Server\Results\Console\MeasureGrowthCommand;
 use ChalkLadder\Server\Results\Console\MeasureItemsCommand;
 use ChalkLadder\Server\Results\Console\MeasureMasteryCommand;
 use ChalkLadder\Server\Results\Console\MeasurePairsCommand;
+use ChalkLadder\Server\Results\Console\MeasurePartialCreditCommand;
 use ChalkLadder\Server\Results\Console\MeasureRaschCommand;
 use ChalkLadder\Server\Results\Console\MeasureTwoParameterCommand;
 use ChalkLadder\Server\Tests\Json;
@@ -124,6 +125,25 @@ final class MeasureTest extends TestCase
             [$status, $text] = $this->measure($command, ['responses' => "student,q1\na,1\n"]);
             self::assertSame(0, $status, $text);
             self::assertNotSame([], Json::of($text)->map('notes'));
+        }
+    }
+
+    public function testPartCreditStandsOnTheMap(): void
+    {
+        $rows = "student,open,a,b\n";
+        for ($s = 0; $s < 60; ++$s) {
+            $rows .= sprintf("s%d,%d,%d,%d\n", $s, intdiv($s, 20), $s % 3 > 0 ? 1 : 0, ($s * 7) % 60 > $s ? 0 : 1);
+        }
+        [$status, $text] = $this->measure(new MeasurePartialCreditCommand(), ['marks' => $rows]);
+        self::assertSame(0, $status, $text);
+        $found = Json::of($text);
+        self::assertCount(2, $found->map('questions.0.thresholds'));
+        self::assertCount(60, $found->list('students'));
+        self::assertIsFloat($found->at('students.0.ability'));
+        foreach (['1/2', '61', '-1', 'x'] as $cell) {
+            [$status, $text] = $this->measure(new MeasurePartialCreditCommand(), ['marks' => "student,q\na,$cell\n"]);
+            self::assertSame(2, $status);
+            self::assertStringContainsString(":2:2: \"$cell\" is not a whole number from 0 to 60", $text);
         }
     }
 
