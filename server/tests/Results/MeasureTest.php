@@ -121,6 +121,7 @@ final class MeasureTest extends TestCase
         self::assertSame(0, $status, $text);
         self::assertIsFloat(Json::of($text)->at('questions.0.se.intercept'));
         self::assertIsFloat(Json::of($text)->at('logLikelihood'));
+        self::assertSame([], Json::of($text)->list('dependent'));
         foreach ([new MeasureRaschCommand(), new MeasureTwoParameterCommand()] as $command) {
             [$status, $text] = $this->measure($command, ['responses' => "student,q1\na,1\n"]);
             self::assertSame(0, $status, $text);
