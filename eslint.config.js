@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs'
 import js from '@eslint/js'
 import a11y from 'eslint-plugin-jsx-a11y'
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
@@ -6,6 +7,8 @@ import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
 const features = ['identity', 'bank', 'paper', 'roster', 'handout', 'lookout', 'marking', 'results', 'regroup', 'sitting', 'exchange']
+
+const types = readdirSync('web/src/answers', { withFileTypes: true }).filter((entry) => entry.isDirectory() && entry.name !== 'parts').map((entry) => entry.name)
 
 export default ts.config(
   { ignores: ['web/dist/**', 'web/src/lib/api/generated.ts'] },
@@ -28,8 +31,22 @@ export default ts.config(
       '@typescript-eslint/no-unused-expressions': ['error', { allowShortCircuit: true, allowTernary: true }],
     },
   },
-  // Arrows run one way: lib ← ui ← features ← app; features do not know each other.
-  { files: ['web/src/lib/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/ui/*', '@/features/*', '@/app/*'] }] } },
-  { files: ['web/src/ui/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '@/app/*', '../features/*'] }] } },
+  // One seam per type of answer: what differs is asked of its kind, nobody else asks which type it is.
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['web/src/answers/*/**', 'web/src/**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: "BinaryExpression[left.property.name='type'][right.type='Literal'][right.value=/^[a-z]+$/]", message: 'Ask the kind (answers/registry), not the type.' },
+        { selector: "SwitchStatement[discriminant.property.name='type']", message: 'Ask the kind (answers/registry), not the type.' },
+      ],
+    },
+  },
+  // Arrows run one way: lib ← ui ← answers ← features ← app; features do not know each other, nor do types of answer.
+  { files: ['web/src/lib/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/ui/*', '@/answers/*', '@/features/*', '@/app/*'] }] } },
+  { files: ['web/src/ui/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/answers/*', '@/features/*', '@/app/*', '../features/*'] }] } },
+  { files: ['web/src/answers/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '@/app/*', '@/answers/*'] }] } },
+  ...types.map((type) => ({ files: [`web/src/answers/${type}/*`], ignores: ['**/*.test.tsx'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '@/app/*', '@/answers/*', '../*/*', '!../parts/*', '../registry'] }] } })),
   ...features.map((feature) => ({ files: [`web/src/features/${feature}/**`], rules: { 'no-restricted-imports': ['error', { patterns: ['@/app/*', '@/features/*', '../*'] }] } })),
 )

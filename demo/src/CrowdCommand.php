@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Demo\ReadModel\DemoReader;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Bank;
@@ -192,7 +192,7 @@ final class CrowdCommand extends Command
             $saves[] = new SaveInput(
                 'e'.$i,
                 1,
-                $veiled->veil('e'.$i)->cover(Response::ofOptions('o'.($right ? 0 : $random->getInt(1, 3)))),
+                $veiled->covered('e'.$i, ResponseReader::fromArray(['options' => ['o'.($right ? 0 : $random->getInt(1, 3))]])),
                 1,
                 "crowd-$i",
                 $random->getInt(8_000, 90_000),

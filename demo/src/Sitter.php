@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Demo;
 
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -74,7 +75,7 @@ final readonly class Sitter
         $todo = array_values(array_filter(self::openSteps($view), static fn (StepView $s): bool => $s->counter === 0));
         if ($todo !== []) {
             $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');
-            $value = $student->answer($question) ?? (($todo[0]->face->type ?? '') === 'choice' ? ['options' => []] : ['text' => '']);
+            $value = $student->answer($question) ?? Response::NOTHING;
             $this->sittings->save(
                 $user,
                 $view->id,
@@ -111,7 +112,7 @@ final readonly class Sitter
      */
     private function shown(StudentUser $user, SittingView $view, StepView $step, array $value): Response
     {
-        return $this->reader->ofStudent($user->id, $view->id)->veil($step->entry)->cover(Response::fromArray($value));
+        return $this->reader->ofStudent($user->id, $view->id)->covered($step->entry, ResponseReader::fromArray($value));
     }
 
     /** @return list<StepView> */

@@ -2,18 +2,15 @@
 
 declare(strict_types=1);
 
-
-
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
 use ChalkLadder\Core\Item\ItemReader;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 
 /*
  * Responses checked per second for each type, on one core; prints lines as run.mjs does. Questions and responses are
  * those of the core's own table (core/tests/Item).
  */
-
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -26,11 +23,11 @@ foreach (file("$root/responses.tsv", FILE_IGNORE_NEW_LINES) as $line) {
         if (isset($rules[$rule])) {
             $responses[$rules[$rule]['type']][] = [
                 $rule,
-                str_starts_with($text, '{')
-                    ? Response::fromArray(json_decode($text, true))
-                    : (preg_match('/^\[(.*)\]$/', $text, $m) === 1
-                        ? Response::ofOptions(...array_filter(explode(',', $m[1])))
-                        : Response::ofText($text)),
+                ResponseReader::fromArray(match (true) {
+                    str_starts_with($text, '{') => json_decode($text, true),
+                    preg_match('/^\[(.*)\]$/', $text, $m) === 1 => ['options' => array_values(array_filter(explode(',', $m[1])))],
+                    default => ['text' => $text],
+                }),
             ];
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Tests;
 
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Bank;
@@ -199,7 +200,7 @@ final class World
                     fn ($s): SaveInput => new SaveInput(
                         $s->entry,
                         $s->try,
-                        $this->shown($who, $view->id, $s->entry, Response::fromArray($answers[$s->entry])),
+                        $this->shown($who, $view->id, $s->entry, ResponseReader::fromArray($answers[$s->entry])),
                         1,
                         'x',
                     ),
@@ -219,7 +220,7 @@ final class World
     /** A response as the student's device would send it: with the names it knows options by. */
     public function shown(StudentUser $who, string $sittingId, string $entry, Response $response): Response
     {
-        return $this->get(SittingReader::class)->ofStudent($who->id, $sittingId)->veil($entry)->cover($response);
+        return $this->get(SittingReader::class)->ofStudent($who->id, $sittingId)->covered($entry, $response);
     }
 
     private function team(string $name): string

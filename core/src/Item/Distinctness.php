@@ -21,8 +21,6 @@ final readonly class Distinctness
     private const DRAWS = 10_000;
     /** Steps of formulas that a walk may take; where they are spent it ends, and says how far it came. */
     private const MOST_STEPS = 1_000_000;
-    /** What putting a draw into the text of an option costs. */
-    private const FILLING = 10;
     /** At least one combination in so many must be fit, so that every seed finds one in a bounded number of tries. */
     public const RAREST = 100;
 
@@ -117,11 +115,9 @@ final readonly class Distinctness
                 }
             }
 
-            return [...$faults, ...match ($this->template->type()) {
-                'choice' => $this->options($values, $effort),
-                'number' => $this->targets($values),
-                default => [],
-            }];
+            $type = ItemType::tryFrom($this->template->type())?->definition();
+
+            return [...$faults, ...($type === null ? [] : $type->faults(new DrawnRule($this->template, $values, $effort)))];
         } catch (FormulaError $e) {
             return [rtrim($e->getMessage(), '.')];
         }
@@ -132,71 +128,5 @@ final readonly class Distinctness
         $shifted = $value->multipliedBy(BigRational::of(10)->power($this->template->variables->decimals));
 
         return $shifted->simplified()->getDenominator()->isEqualTo(1);
-    }
-
-    /**
-     * @param array<string, BigRational> $values
-     *
-     * @return list<string>
-     */
-    private function options(array $values, Effort $effort): array
-    {
-        $faults = [];
-        $seen = [];
-        $options = $this->template->rule()['options'] ?? [];
-        foreach (is_array($options) ? array_values($options) : [] as $i => $option) {
-            $effort->spend(self::FILLING);
-            $text = is_array($option) && is_string($option['text'] ?? null) ? $option['text'] : '';
-            $letter = chr(65 + $i % 26);
-            $shown = (new Option('x', Template::fill($text, $values, true), false))->folded();
-            if (isset($seen[$shown])) {
-                $faults[] = sprintf('options %s and %s say the same', $seen[$shown], $letter);
-            }
-            $seen[$shown] ??= $letter;
-        }
-
-        return $faults;
-    }
-
-    /**
-     * @param array<string, BigRational> $values
-     *
-     * @return list<string>
-     */
-    private function targets(array $values): array
-    {
-        $made = [];
-        $targets = $this->template->rule()['targets'] ?? [];
-        foreach (is_array($targets) ? $targets : [] as $target) {
-            if (is_array($target)) {
-                $number = fn (string $key, string $default): BigRational => $this->number($target[$key] ?? $default, $values);
-                $kind = is_string($target['kind'] ?? null) ? $target['kind'] : 'absolute';
-                $made[] = new Target(
-                    $number('value', '0'),
-                    $number('tolerance', '0'),
-                    in_array($kind, Target::KINDS, true) ? $kind : 'absolute',
-                    $number('credit', '1'),
-                );
-            }
-        }
-        $faults = [];
-        foreach ($made as $i => $target) {
-            foreach (array_slice($made, 0, $i) as $j => $earlier) {
-                if (!$target->credit->isEqualTo($earlier->credit)
-                    && ($earlier->isHitBy($target->value) || $target->isHitBy($earlier->value))) {
-                    $faults[] = sprintf('values %d and %d lie within tolerance of each other', $j + 1, $i + 1);
-                }
-            }
-        }
-
-        return $faults;
-    }
-
-    /** @param array<string, BigRational> $values */
-    private function number(mixed $written, array $values): BigRational
-    {
-        $text = is_string($written) || is_int($written) || is_float($written) ? (string) $written : '0';
-
-        return str_starts_with($text, '=') ? $this->template->value(substr($text, 1), $values) : BigRational::of($text);
     }
 }

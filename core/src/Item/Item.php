@@ -71,7 +71,7 @@ final readonly class Item
         if ($this->checks === [] || $response->isBlank() || $this->rule->waitsForMarker()) {
             return $this->rule->check($response);
         }
-        $names = Inputs::of($this->rule, $response) + $context;
+        $names = $this->rule->inputs($response) + $context;
         foreach ($this->checks as $i => $check) {
             if ($check->holds($names)) {
                 return $check->line->withWords($check->words($names))->outcome('check '.($i + 1), $this->rule->check($response)->readAs);
@@ -105,10 +105,10 @@ final readonly class Item
         if (trim(html_entity_decode(strip_tags($this->prompt, '<img><span>'))) === '') {
             $defects[] = Defect::blocking('The prompt is empty.');
         }
-        if ($this->points->isZero() && $this->type() !== ItemType::Floor) {
+        if ($this->points->isZero() && $this->type()->definition()->isScored()) {
             $defects[] = Defect::blocking('The question is worth zero points.');
         }
-        if ($this->rule instanceof OpenRule) {
+        if ($this->rule instanceof Rubric) {
             array_push($defects, ...$this->rule->misfits($this->points));
         }
         if ($this->skill === null) {
@@ -116,6 +116,21 @@ final readonly class Item
         }
 
         return $defects;
+    }
+
+    /**
+     * What a student may see of it before it is answered. Nothing in it comes from a key.
+     *
+     * @return array<string, mixed> a *face* (docs/formats/question.md)
+     */
+    public function face(Showing $showing): array
+    {
+        return [
+            'type' => $this->type()->value,
+            'prompt' => $this->prompt,
+            'hasHint' => $this->hint !== '',
+            'asksConfidence' => $this->confidence,
+        ] + $this->rule->face($showing);
     }
 
     /** @return array<string, mixed> */

@@ -49,7 +49,7 @@ final class ItemReader
     private static function readNode(Node $node): Item
     {
         $node->int('version', self::VERSION, self::VERSION);
-        $type = ItemType::from($node->oneOf('type', array_map(static fn (ItemType $t): string => $t->value, ItemType::cases())));
+        $type = ItemType::from($node->oneOf('type', ItemType::names()));
         $item = new Item(
             $node->text('title', 120, ''),
             $node->text('prompt', self::RICH),
@@ -66,44 +66,12 @@ final class ItemReader
         return $item;
     }
 
-    private static function rule(ItemType $type, Node $node): Rule
+    /** The rule of a question, a gap or a cell; what is wrong is noted at its place. */
+    public static function rule(ItemType $type, Node $node): Rule
     {
-        $rule = match ($type) {
-            ItemType::Choice => ChoiceRule::read($node),
-            ItemType::Text => TextRule::read($node),
-            ItemType::Number => NumberRule::read($node),
-            ItemType::Expression => ExpressionRule::read($node),
-            ItemType::Gaps => GapsRule::read($node, self::rule(...)),
-            ItemType::Order => OrderRule::read($node),
-            ItemType::Match => MatchRule::read($node),
-            ItemType::Spot => SpotRule::read($node),
-            ItemType::Plot => PlotRule::read($node),
-            ItemType::Table => TableRule::read($node, self::rule(...)),
-            ItemType::Open, ItemType::Working, ItemType::Recording, ItemType::Upload => new OpenRule(
-                array_map(self::criterion(...), $node->children('criteria', 8)),
-                $type,
-            ),
-            ItemType::Floor => new FloorRule(),
-        };
+        $rule = $type->definition()->readRule($node);
         $node->rejectUnknown();
 
         return $rule;
-    }
-
-    private static function criterion(Node $node): Criterion
-    {
-        $levels = [];
-        foreach ($node->children('levels', 10) as $level) {
-            $levels[] = new Level(
-                $level->rational('points', '0', '100'),
-                $level->text('descriptor', 500),
-                $level->textOrNull('misconception', 36),
-            );
-            $level->rejectUnknown();
-        }
-        $criterion = new Criterion($node->text('name', 120), $levels);
-        $node->rejectUnknown();
-
-        return $criterion;
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Item;
 
+use ChalkLadder\Core\Formula\Style;
+
+/** The types of answer. Each is a folder in `Type/`, registered here and nowhere else. */
 enum ItemType: string
 {
     case Choice = 'choice';
@@ -22,20 +25,71 @@ enum ItemType: string
     case Upload = 'upload';
     case Floor = 'floor';
 
-    /** How long such a question is taken to need, in seconds, while no record says otherwise. */
-    public function seconds(): float
+    public function definition(): AnswerType
     {
         return match ($this) {
-            self::Choice, self::Text => 30.0,
-            self::Number, self::Order, self::Match, self::Spot => 60.0,
-            self::Expression, self::Gaps, self::Plot, self::Table => 90.0,
-            self::Open, self::Working, self::Recording, self::Upload, self::Floor => 240.0,
+            self::Choice => new Type\Choice\ChoiceType(),
+            self::Text => new Type\Text\TextType(),
+            self::Number => new Type\Number\NumberType(),
+            self::Expression => new Type\Expression\ExpressionType(),
+            self::Gaps => new Type\Gaps\GapsType(),
+            self::Order => new Type\Order\OrderType(),
+            self::Match => new Type\Match\MatchType(),
+            self::Spot => new Type\Spot\SpotType(),
+            self::Plot => new Type\Plot\PlotType(),
+            self::Table => new Type\Table\TableType(),
+            self::Open => new Type\Open\OpenType(),
+            self::Working => new Type\Working\WorkingType(),
+            self::Recording => new Type\Recording\RecordingType(),
+            self::Upload => new Type\Upload\UploadType(),
+            self::Floor => new Type\Floor\FloorType(),
         };
     }
 
-    /** Marked with a rubric, by hand. */
-    public function hasRubric(): bool
+    /** @return non-empty-list<string> */
+    public static function names(): array
     {
-        return in_array($this, [self::Open, self::Working, self::Recording, self::Upload], true);
+        return array_map(static fn (self $t): string => $t->value, self::cases());
+    }
+
+    /**
+     * A question, gap or cell with the numbers of its rule read as the team writes them.
+     *
+     * @param array<array-key, mixed> $part its type and its rule, as they came in
+     *
+     * @return array<array-key, mixed>
+     */
+    public static function styled(array $part, Style $style): array
+    {
+        return self::changed($part, static fn (AnswerType $type, array $rule): array => $type->styled($rule, $style));
+    }
+
+    /**
+     * A question, gap or cell with each rich text of its rule passed through a gate.
+     *
+     * @param array<array-key, mixed>  $part
+     * @param \Closure(string): string $clean
+     *
+     * @return array<array-key, mixed>
+     */
+    public static function cleaned(array $part, \Closure $clean): array
+    {
+        return self::changed($part, static fn (AnswerType $type, array $rule): array => $type->cleaned($rule, $clean));
+    }
+
+    /**
+     * What has no known type or no rule is left for the reader to refuse.
+     *
+     * @param array<array-key, mixed>                                                     $part
+     * @param \Closure(AnswerType, array<array-key, mixed>): array<array-key, mixed>      $do
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function changed(array $part, \Closure $do): array
+    {
+        $type = is_string($part['type'] ?? null) ? self::tryFrom($part['type']) : null;
+        $rule = $part['rule'] ?? null;
+
+        return $type === null || !is_array($rule) ? $part : ['rule' => $do($type->definition(), $rule)] + $part;
     }
 }

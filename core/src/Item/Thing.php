@@ -40,6 +40,22 @@ final readonly class Thing
     }
 
     /**
+     * What the thing of this id says, in plain text.
+     *
+     * @param list<self> $things
+     */
+    public static function named(array $things, string $id): string
+    {
+        foreach ($things as $thing) {
+            if ($thing->id === $id) {
+                return PlainText::of($thing->text);
+            }
+        }
+
+        return '?';
+    }
+
+    /**
      * @param list<self> $things
      *
      * @return list<string>

@@ -5,54 +5,49 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 /**
- * The names by which one student's device knows a question's options. The written ids tell their order, and teachers tend
- * to write the key first; these tell nothing and differ from sitting to sitting.
+ * The names by which one student's device knows a question's options and things. The written ids tell their order, and
+ * teachers tend to write the key first; these tell nothing and differ from sitting to sitting.
  */
 final readonly class Veil
 {
     private const LENGTH = 10;
 
-    /** @param array<string, string>|null $shown name on the device by written id; null where ids are shown as written */
-    private function __construct(private ?array $shown)
+    private function __construct(private ?string $seed, private string $place)
     {
     }
 
     /** @param string $seed of the sitting, which never leaves the server */
-    public static function over(Rule $rule, string $seed, string $entry): self
+    public static function over(string $seed, string $entry): self
     {
-        $shown = [];
-        foreach ($rule instanceof ChoiceRule ? $rule->options : [] as $option) {
-            $shown[$option->id] = substr(hash_hmac('sha256', $entry.'|'.$option->id, $seed), 0, self::LENGTH);
-        }
-
-        return new self($shown);
+        return new self($seed, $entry);
     }
 
-    /** For sittings that were begun before there were veils: their devices know the written ids. */
+    /** For teachers, and for sittings that were begun before there were veils: their devices know the written ids. */
     public static function none(): self
     {
-        return new self(null);
+        return new self(null, '');
     }
 
     public function shown(string $id): string
     {
-        return $this->shown === null ? $id : $this->shown[$id] ?? '';
+        return $this->seed === null ? $id : substr(hash_hmac('sha256', $this->place.'|'.$id, $this->seed), 0, self::LENGTH);
+    }
+
+    /** For a part of the question: the same id in two parts has two names. */
+    public function within(string $part): self
+    {
+        return new self($this->seed, $this->place.'.'.$part);
     }
 
     /** As the device knows it. */
-    public function cover(Response $response): Response
+    public function cover(Rule $rule, Response $response): Response
     {
-        return $this->shown === null || $response->options === []
-            ? $response
-            : Response::ofOptions(...array_map($this->shown(...), $response->options));
+        return $this->seed === null ? $response : $rule->renamed($response, new Renaming($this, false));
     }
 
-    /** As it is written. A name that no option of this student has is left out. */
-    public function uncover(Response $response): Response
+    /** As it is written. A name that nothing of this student has is left out. */
+    public function uncover(Rule $rule, Response $response): Response
     {
-        return $this->shown === null || $response->options === [] ? $response : Response::ofOptions(...array_map(
-            strval(...),
-            array_keys(array_intersect($this->shown, $response->options)),
-        ));
+        return $this->seed === null ? $response : $rule->renamed($response, new Renaming($this, true));
     }
 }

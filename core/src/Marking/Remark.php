@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Marking;
 
 use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\ResponseReader;
 
 /** Re-marking as a pure function: responses, old rule, new rule → before and after of each. */
 final class Remark
@@ -23,7 +24,7 @@ final class Remark
         $known = [];
         $changes = [];
         foreach ($given as $one) {
-            [$was, $is] = $known[$one->case."\0".$one->response->key()] ??= [$before($one), $after($one)];
+            [$was, $is] = $known[$one->case."\0".ResponseReader::key($one->response)] ??= [$before($one), $after($one)];
             $changes[] = new Change($one->id, $was, $is, $one->setByHand);
         }
 

@@ -48,7 +48,7 @@ final readonly class Checking
                 $latest = end($tries);
                 $own = $latest === false || $latest->isBlank() ? null : ($this->own)($id);
                 if ($own !== null && $latest !== false) {
-                    $names['q'.($i + 1)] = Inputs::of($own->item->rule, $latest);
+                    $names['q'.($i + 1)] = $own->item->rule->inputs($latest);
                 }
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Sitting;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Paper\Entry;
@@ -191,12 +190,6 @@ final readonly class Rehearsal
         }
 
         return $sum / $weight;
-    }
-
-    /** The chance of a right answer by guessing: one of the options, or one in twenty where there is nothing to pick from. */
-    public static function guess(Rule $rule): float
-    {
-        return $rule instanceof ChoiceRule && !$rule->several ? 1 / max(2, count($rule->options)) : 0.05;
     }
 
     private static function chance(float $ability, float $difficulty, float $slip, float $guess): float

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Draw;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\Entry;

@@ -7,6 +7,7 @@ namespace ChalkLadder\Core\Tests\Item;
 use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -139,9 +140,9 @@ final class BoundsTest extends TestCase
             ['order', array_map(strval(...), range(1, 100)), array_map(strval(...), range(1, 101))],
             ['files', array_map(strval(...), range(1, 20)), array_map(strval(...), range(1, 21))],
         ] as [$key, $last, $beyond]) {
-            Response::fromArray([$key => $last]);
+            ResponseReader::fromArray([$key => $last]);
             try {
-                Response::fromArray([$key => $beyond]);
+                ResponseReader::fromArray([$key => $beyond]);
                 self::fail("A response of too many $key was read.");
             } catch (DocumentInvalid $e) {
                 self::assertStringStartsWith('value.'.$key, $e->problems[0]->path);

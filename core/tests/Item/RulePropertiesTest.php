@@ -8,6 +8,8 @@ use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\Folding;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Item\Template;
 use ChalkLadder\Core\Item\WordPattern;
 use Eris\Generators;
@@ -26,13 +28,15 @@ final class RulePropertiesTest extends TestCase
             $picked = array_slice(['b', 'd', 'a', 'c'], $random->getInt(0, 2), $random->getInt(1, 4));
             $pairs = array_slice([['red', 'port'], ['green', 'star'], ['green', 'mid'], ['red', 'star']], 0, $random->getInt(1, 2));
             foreach (['two', 'each'] as $rule) {
-                $outcome = static fn (array $options): array => (array) Rules::item($rule)->check(Response::fromArray(['options' => $options]));
+                $outcome = static fn (array $options): array => (array) Rules::item($rule)->check(
+                    ResponseReader::fromArray(['options' => $options]),
+                );
                 self::assertEquals($outcome($picked), $outcome($random->shuffleArray($picked)));
             }
-            $credit = static fn (array $p): string => (string) Rules::item('marks')->check(Response::fromArray(['pairs' => $p]))->credit;
+            $credit = static fn (array $p): string => (string) Rules::item('marks')->check(ResponseReader::fromArray(['pairs' => $p]))->credit;
             self::assertSame($credit($pairs), $credit($random->shuffleArray($pairs)));
             $points = [[5, 5], [50, 50], [30, 30]];
-            $found = static fn (array $p): string => (string) Rules::item('lights')->check(Response::fromArray(['points' => $p]))->credit;
+            $found = static fn (array $p): string => (string) Rules::item('lights')->check(ResponseReader::fromArray(['points' => $p]))->credit;
             self::assertSame($found($points), $found($random->shuffleArray($points)));
         });
     }
@@ -42,7 +46,7 @@ final class RulePropertiesTest extends TestCase
         $rules = ['depth', 'lowest', 'standard', 'surd', 'why', 'bank', 'square', 'factor', 'line', 'checked', 'money'];
         $this->limitTo(60)->forAll(Generators::string())->then(static function (string $text) use ($rules): void {
             foreach ($rules as $rule) {
-                $credit = Rules::item($rule)->check(Response::ofText($text))->credit;
+                $credit = Rules::item($rule)->check(new TextResponse($text))->credit;
                 self::assertTrue($credit !== null && !$credit->isNegative() && $credit->isLessThanOrEqualTo(1));
             }
         });
@@ -65,13 +69,13 @@ final class RulePropertiesTest extends TestCase
         foreach ($hostile as $text) {
             foreach (['depth', 'why', 'bank', 'square', 'expand', 'checked', 'one-blank', 'log'] as $rule) {
                 self::assertContains(
-                    Rules::item($rule)->check(Response::ofText($text))->verdict->value,
+                    Rules::item($rule)->check(new TextResponse($text))->verdict->value,
                     ['wrong', 'none', 'part', 'right'],
                 );
             }
         }
         $this->expectException(DocumentInvalid::class);
-        Response::fromArray(['text' => str_repeat('x', 1_000_000)]);
+        ResponseReader::fromArray(['text' => str_repeat('x', 1_000_000)]);
     }
 
     public function testBlanksStandForWords(): void

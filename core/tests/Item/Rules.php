@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Item;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Criterion;
 use ChalkLadder\Core\Item\Folding;
-use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Level;
-use ChalkLadder\Core\Item\NumberRule;
-use ChalkLadder\Core\Item\OpenRule;
-use ChalkLadder\Core\Item\Option;
 use ChalkLadder\Core\Item\Rule;
-use ChalkLadder\Core\Item\Target;
-use ChalkLadder\Core\Item\TextRule;
+use ChalkLadder\Core\Item\Type\Choice\ChoiceRule;
+use ChalkLadder\Core\Item\Type\Choice\Option;
+use ChalkLadder\Core\Item\Type\Number\NumberRule;
+use ChalkLadder\Core\Item\Type\Number\Target;
+use ChalkLadder\Core\Item\Type\Open\OpenRule;
+use ChalkLadder\Core\Item\Type\Text\Form;
+use ChalkLadder\Core\Item\Type\Text\TextRule;
 
 /** Rules that several tests use. */
 final class Rules

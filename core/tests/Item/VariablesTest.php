@@ -9,7 +9,7 @@ use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Formula\Effort;
 use ChalkLadder\Core\Item\Distinctness;
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
@@ -45,10 +45,10 @@ final class VariablesTest extends TestCase
         $item = $template->item($values);
 
         self::assertSame('<p>High water 5 m, low water 0.8 m. How deep is it 4 hours after high water?</p>', $item->prompt);
-        self::assertSame('right', $item->check(Response::ofText('1.85'))->verdict->value);
-        self::assertSame(['idea-even'], $item->check(Response::ofText('2.2 m'))->misconceptions);
-        self::assertSame(['idea-nosub'], $item->check(Response::ofText('3.15'))->misconceptions);
-        self::assertSame('You wrote 9; the range is 4.2 m.', $item->check(Response::ofText('9'), $values)->feedback);
+        self::assertSame('right', $item->check(new TextResponse('1.85'))->verdict->value);
+        self::assertSame(['idea-even'], $item->check(new TextResponse('2.2 m'))->misconceptions);
+        self::assertSame(['idea-nosub'], $item->check(new TextResponse('3.15'))->misconceptions);
+        self::assertSame('You wrote 9; the range is 4.2 m.', $item->check(new TextResponse('9'), $values)->feedback);
     }
 
     public function testADrawNeverViolatesAConstraintAndNeverLetsTwoValuesMeet(): void

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Marking;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\NumberRule;
 use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\Rule;
-use ChalkLadder\Core\Item\TextRule;
+use ChalkLadder\Core\Item\Type\Choice\ChoiceResponse;
+use ChalkLadder\Core\Item\Type\Number\NumberRule;
+use ChalkLadder\Core\Item\Type\Text\Form;
+use ChalkLadder\Core\Item\Type\Text\TextRule;
 use ChalkLadder\Core\Marking\Change;
 use ChalkLadder\Core\Marking\Given;
 use ChalkLadder\Core\Marking\LookAlike;
@@ -39,12 +40,12 @@ final class MarkingTest extends TestCase
     public function testAcceptingAnAnswerRaisesEveryoneWhoWroteTheSame(): void
     {
         $old = new TextRule([new Form('Lamrock', BigRational::one())]);
-        $new = $old->accepting(new Form('Lamrock Bank', BigRational::of('1/2'), 'One word is enough.'));
+        $new = $old->accepting(new TextResponse('Lamrock Bank'), BigRational::of('1/2'), 'One word is enough.');
         $given = [
-            new Given('1', Response::ofText('lamrock  BANK')),
-            new Given('2', Response::ofText('Lamrock')),
-            new Given('3', Response::ofText('Lamrock bank'), true),
-            new Given('4', Response::ofText('reef')),
+            new Given('1', new TextResponse('lamrock  BANK')),
+            new Given('2', new TextResponse('Lamrock')),
+            new Given('3', new TextResponse('Lamrock bank'), true),
+            new Given('4', new TextResponse('reef')),
         ];
 
         $changes = Remark::changes($given, self::under($old), self::under($new));
@@ -55,21 +56,21 @@ final class MarkingTest extends TestCase
 
     public function testAcceptingTwiceReplacesTheEarlierForm(): void
     {
-        $rule = (new TextRule([new Form('ebb', BigRational::of('1/2'))]))->accepting(new Form(' EBB ', BigRational::one()));
+        $rule = (new TextRule([new Form('ebb', BigRational::of('1/2'))]))->accepting(new TextResponse(' EBB '), BigRational::one(), '');
         self::assertCount(1, $rule->forms);
-        self::assertSame('1', (string) $rule->check(Response::ofText('ebb'))->credit);
+        self::assertSame('1', (string) $rule->check(new TextResponse('ebb'))->credit);
 
         $number = new NumberRule([Rules::target('3.65'), Rules::target('3.33', '0', '0', 'idea')]);
-        $accepted = $number->accepting(Rules::target('3.33', '0', '1/2'));
-        self::assertSame('1/2', (string) $accepted->check(Response::ofText('3.33'))->credit);
-        self::assertSame([], $accepted->check(Response::ofText('3.33'))->misconceptions);
+        $accepted = $number->accepting(new TextResponse('3.33'), BigRational::of('1/2'), '');
+        self::assertSame('1/2', (string) $accepted->check(new TextResponse('3.33'))->credit);
+        self::assertSame([], $accepted->check(new TextResponse('3.33'))->misconceptions);
     }
 
     public function testAnUnchangedRuleChangesNothing(): void
     {
         foreach (Rules::table() as $rule) {
             foreach (Remark::changes(
-                [new Given('1', Response::ofText('3.65')), new Given('2', Response::ofOptions('a'))],
+                [new Given('1', new TextResponse('3.65')), new Given('2', ChoiceResponse::of('a'))],
                 self::under($rule),
                 self::under($rule),
             ) as $change) {

@@ -7,7 +7,7 @@ namespace ChalkLadder\Core\Tests\Sitting;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\OwnItem;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Sitting\Checking;
@@ -21,21 +21,21 @@ final class CheckingTest extends TestCase
             'a' => [],
             'b' => [['when' => 'answer = 2 * q1.answer', 'credit' => '1/2', 'feedback' => 'Twice {q1.answer}.']],
         ]);
-        $checking = new Checking(self::paper(['a', 'b']), $own, ['a' => [2 => Response::ofText('5'), 1 => Response::ofText('4')]]);
+        $checking = new Checking(self::paper(['a', 'b']), $own, ['a' => [2 => new TextResponse('5'), 1 => new TextResponse('4')]]);
 
-        self::assertSame('part', $checking->outcome('b', Response::ofText('10'))->verdict->value);
-        self::assertSame('Twice 5.', $checking->outcome('b', Response::ofText('10'))->feedback);
-        self::assertSame('wrong', $checking->outcome('b', Response::ofText('8'))->verdict->value, 'the first try is past');
-        self::assertSame('right', $checking->outcome('b', Response::ofText('3'))->verdict->value, 'the rule follows where no check holds');
+        self::assertSame('part', $checking->outcome('b', new TextResponse('10'))->verdict->value);
+        self::assertSame('Twice 5.', $checking->outcome('b', new TextResponse('10'))->feedback);
+        self::assertSame('wrong', $checking->outcome('b', new TextResponse('8'))->verdict->value, 'the first try is past');
+        self::assertSame('right', $checking->outcome('b', new TextResponse('3'))->verdict->value, 'the rule follows where no check holds');
     }
 
     public function testWithoutAnEarlierAnswerTheCheckDoesNotHold(): void
     {
         $own = self::questions(['a' => [], 'b' => [['when' => 'answer = q1.answer', 'credit' => '1']]]);
-        foreach ([[], ['a' => [1 => Response::ofText('')]]] as $given) {
+        foreach ([[], ['a' => [1 => new TextResponse('')]]] as $given) {
             self::assertSame(
                 'wrong',
-                (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', Response::ofText('5'))->verdict->value,
+                (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', new TextResponse('5'))->verdict->value,
             );
         }
     }
@@ -53,10 +53,10 @@ final class CheckingTest extends TestCase
             'mastery' => null,
             'sections' => [self::section('s1', ['a', 'b']), self::section('s2', ['c'])],
         ]);
-        $checking = new Checking($paper, $own, ['a' => [1 => Response::ofText('1')], 'b' => [1 => Response::ofText('1')]]);
-        self::assertSame('wrong', $checking->outcome('a', Response::ofText('9'))->verdict->value);
-        self::assertSame('wrong', $checking->outcome('c', Response::ofText('9'))->verdict->value);
-        self::assertSame('none', $checking->outcome('unknown', Response::ofText('9'))->verdict->value);
+        $checking = new Checking($paper, $own, ['a' => [1 => new TextResponse('1')], 'b' => [1 => new TextResponse('1')]]);
+        self::assertSame('wrong', $checking->outcome('a', new TextResponse('9'))->verdict->value);
+        self::assertSame('wrong', $checking->outcome('c', new TextResponse('9'))->verdict->value);
+        self::assertSame('none', $checking->outcome('unknown', new TextResponse('9'))->verdict->value);
     }
 
     public function testOwnNumbersStayWithTheirSeed(): void
@@ -70,7 +70,7 @@ final class CheckingTest extends TestCase
         foreach (['ada', 'ben', 'cleo', 'dee'] as $seed) {
             $own = $template->own($seed);
             self::assertEquals($own, $template->own($seed));
-            self::assertSame('right', $own->check(Response::ofText((string) ($own->numbers['h']->toFloat() + 1)))->verdict->value);
+            self::assertSame('right', $own->check(new TextResponse((string) ($own->numbers['h']->toFloat() + 1)))->verdict->value);
             self::assertStringNotContainsString('{', $own->item->prompt);
             $seen[] = (string) $own->numbers['h'];
         }
@@ -79,7 +79,7 @@ final class CheckingTest extends TestCase
         self::assertSame(
             'right',
             $changed->with($template->own('ada')->numbers)
-                ->check(Response::ofText((string) ($template->own('ada')->numbers['h']->toFloat() + 2)))
+                ->check(new TextResponse((string) ($template->own('ada')->numbers['h']->toFloat() + 2)))
                 ->verdict->value,
             'a new rule for the same numbers',
         );

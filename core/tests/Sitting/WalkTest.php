@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Sitting;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\Draw;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Sitting\AttemptRule;
 use ChalkLadder\Core\Sitting\Conditions;
-use ChalkLadder\Core\Sitting\Draw;
 use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Turn;

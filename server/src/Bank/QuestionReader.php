@@ -18,8 +18,6 @@ use Symfony\Contracts\Cache\CacheInterface;
 /** Reads a question as it comes from the editor, and says field by field what cannot be kept. */
 final readonly class QuestionReader
 {
-    /** The core checks more types than students have inputs for. */
-    private const WITH_SCREENS = [ItemType::Choice, ItemType::Text, ItemType::Number, ItemType::Open];
     /** What a check may name besides the variables and earlier questions of the section. */
     private const NAMES = ['answer', 'text', 'table', 'true', 'false', 'pi'];
 
@@ -32,11 +30,11 @@ final readonly class QuestionReader
     {
         $json = $this->rich->cleaned($json);
         $template = $this->knowing(ItemTemplate::read($this->teams->numberStyle($teamId) === Style::Comma
-            ? self::withCommas($json)
+            ? ItemType::styled($json, Style::Comma)
             : $json));
         $item = $template->sample();
         $fields = self::unknownNames($item, $template);
-        if (!in_array($item->type(), self::WITH_SCREENS, true)) {
+        if (!$item->type()->definition()->hasInput()) {
             $fields['type'] = 'Questions of this type cannot be put before students yet.';
         }
         if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
@@ -80,28 +78,5 @@ final readonly class QuestionReader
         }
 
         return $fields;
-    }
-
-    /**
-     * Numbers, in gaps and cells too, are read as the team writes them.
-     *
-     * @param array<array-key, mixed> $part a question, a gap or a cell: its type and its rule
-     *
-     * @return array<array-key, mixed>
-     */
-    private static function withCommas(array $part): array
-    {
-        $rule = $part['rule'] ?? null;
-        if (!is_array($rule)) {
-            return $part;
-        }
-        foreach (['gaps', 'cells'] as $parts) {
-            if (is_array($rule[$parts] ?? null)) {
-                $rule[$parts] = array_map(static fn (mixed $p): mixed => is_array($p) ? self::withCommas($p) : $p, $rule[$parts]);
-            }
-        }
-        $numeric = in_array($part['type'] ?? null, [ItemType::Number->value, ItemType::Expression->value], true);
-
-        return ['rule' => $numeric ? $rule + ['style' => Style::Comma->value] : $rule] + $part;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank;
 
+use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Server\Platform\Text\RichText;
 
 /**
@@ -28,29 +29,19 @@ final readonly class RichQuestion
                 $question[$key] = $this->richText->clean($question[$key]);
             }
         }
-        if (is_array($question['rule'] ?? null)) {
-            $question['rule'] = $this->cleanedRule($question['rule']);
-        }
 
-        return $question;
+        return ItemType::cleaned($question, $this->richText->clean(...));
     }
 
     /**
-     * @param array<array-key, mixed> $rule
+     * @param array<array-key, mixed> $rule of a question of this type
      *
      * @return array<array-key, mixed>
      */
-    public function cleanedRule(array $rule): array
+    public function cleanedRule(string $type, array $rule): array
     {
-        if (is_array($rule['options'] ?? null)) {
-            $rule['options'] = array_map(
-                fn (mixed $o): mixed => is_array($o) && is_string($o['text'] ?? null)
-                    ? ['text' => $this->richText->clean($o['text'])] + $o
-                    : $o,
-                $rule['options'],
-            );
-        }
+        $cleaned = $this->cleaned(['type' => $type, 'rule' => $rule])['rule'];
 
-        return $rule;
+        return is_array($cleaned) ? $cleaned : [];
     }
 }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Bank;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Bank\Api\Input\TryInput;
 use ChalkLadder\Server\Bank\Api\View\TryView;
 
@@ -16,7 +17,7 @@ final class TryOut
     public function check(TryInput $input): TryView
     {
         $own = ItemTemplate::read($input->item)->own('try');
-        $outcome = $own->check(Response::fromArray($input->response));
+        $outcome = $own->check(ResponseReader::fromArray($input->response));
 
         return new TryView(
             $outcome->credit === null ? null : (string) $outcome->credit,

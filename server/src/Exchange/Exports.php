@@ -6,7 +6,7 @@ namespace ChalkLadder\Server\Exchange;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Marking\Marks;
 use ChalkLadder\Core\Marking\Score;
@@ -17,7 +17,6 @@ use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
-use ChalkLadder\Server\Sitting\Words;
 
 /** Responses and marks as CSV; docs/formats/exports.md tells the columns. */
 final readonly class Exports
@@ -84,7 +83,7 @@ final readonly class Exports
                 $numbers[$entry],
                 $handout->edition->title($entry),
                 $row['try'],
-                Words::given($item, Response::fromArray(Json::decode($row['value']))),
+                $item->rule->inWords(ResponseReader::fromArray(Json::decode($row['value']))),
                 $row['read_as'],
                 match (true) {
                     $credit === null => 'waits for a marker',

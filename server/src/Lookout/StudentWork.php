@@ -6,7 +6,8 @@ namespace ChalkLadder\Server\Lookout;
 
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\PlainText;
+use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
 use ChalkLadder\Server\Lookout\Api\View\WorkAnswerView;
@@ -14,7 +15,6 @@ use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
-use ChalkLadder\Server\Sitting\Words;
 
 /** One student's work, as a teacher reads it. */
 final readonly class StudentWork
@@ -85,7 +85,7 @@ final readonly class StudentWork
         array $names,
     ): WorkAnswerView {
         $credit = $answer?->credit();
-        $byRubric = $item->rule instanceof OpenRule && $answer?->handLevels !== null
+        $byRubric = $item->rule instanceof Rubric && $answer?->handLevels !== null
             ? $item->rule->misconceptionsOf($answer->handLevels)
             : null;
 
@@ -97,12 +97,12 @@ final readonly class StudentWork
             $title,
             $item->prompt,
             $item->type()->value,
-            $answer === null ? '' : Words::given($item, $answer->response),
+            $answer === null ? '' : $item->rule->inWords($answer->response),
             $answer->outcome->readAs ?? '',
             $answer?->verdict()->value ?? 'none',
             $credit === null ? null : (string) $credit,
             NumberText::write($item->points),
-            Words::plain(Words::key($item)),
+            PlainText::of($item->rule->key()),
             $answer->comment ?? '',
             $answer?->handCredit !== null,
             $answer->markVersion ?? 0,

@@ -6,8 +6,7 @@ namespace ChalkLadder\Server\Marking;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\NumberRule;
-use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Marking\LookAlike;
 use ChalkLadder\Server\Handout\Handouts;
@@ -36,7 +35,6 @@ use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\HandMark;
 use ChalkLadder\Server\Sitting\StoredSitting;
-use ChalkLadder\Server\Sitting\Words;
 use ChalkLadder\Server\Sitting\Work;
 use Random\Randomizer;
 use Symfony\Component\Clock\ClockInterface;
@@ -92,7 +90,7 @@ final readonly class Desk
         $handout = $this->handouts->find($who->teamId, $handoutId);
         $edition = $handout->edition;
         $item = $edition->item($entry) ?? throw Problem::notFound('The question');
-        if ($second && !$item->rule instanceof OpenRule) {
+        if ($second && !$item->rule instanceof Rubric) {
             throw Problem::notFound('The open question');
         }
         $hidden = $who->role === Role::Marker;
@@ -135,7 +133,7 @@ final readonly class Desk
                     mb_strimwidth($views[$places[0]]->given ?? '', 0, 90, '…'),
                     $places,
                 ),
-                self::alike($item, $views),
+                self::alike($item, $answers, $views),
             ),
             $second ? [] : $this->reader->shelf($who->teamId, $edition->id, $entry),
             $tabs,
@@ -158,7 +156,7 @@ final readonly class Desk
                     }
                     $kind = $item->rule->waitsForMarker() ? MarkEvent::BY_HAND : MarkEvent::OVERRIDE;
                     [$credit, $levels] = self::creditOf($item, $input);
-                    $ideas = $item->rule instanceof OpenRule && $levels !== null
+                    $ideas = $item->rule instanceof Rubric && $levels !== null
                         ? $item->rule->misconceptionsOf($levels)
                         : $before->outcome->misconceptions;
 
@@ -192,9 +190,9 @@ final readonly class Desk
     /** @return array{BigRational|null, list<int|null>|null} */
     private static function creditOf(Item $item, MarkInput $input): array
     {
-        if ($item->rule instanceof OpenRule && $input->levels !== null) {
+        if ($item->rule instanceof Rubric && $input->levels !== null) {
             $levels = [];
-            foreach ($item->rule->criteria as $i => $criterion) {
+            foreach ($item->rule->criteria() as $i => $criterion) {
                 $level = $input->levels[$i] ?? null;
                 if ($level !== null && !isset($criterion->levels[$level])) {
                     throw Problem::invalid(['levels' => sprintf('"%s" has no such level.', $criterion->name)]);
@@ -231,15 +229,17 @@ final readonly class Desk
      * Answers that look alike. Where a machine has marked them, only those of the same credit: a near miss is to be seen
      * beside what it missed, not inside it.
      *
-     * @param list<MarkedAnswerView> $answers
+     * @param list<DeskAnswer>       $answers
+     * @param list<MarkedAnswerView> $views   of the same
      *
      * @return list<non-empty-list<int>> places in the list, the largest set first
      */
-    private static function alike(Item $item, array $answers): array
+    private static function alike(Item $item, array $answers, array $views): array
     {
         $byCredit = [];
-        foreach ($answers as $place => $answer) {
-            $byCredit[$item->rule->waitsForMarker() ? '' : 'c'.$answer->credit]['a'.$place] = self::meant($item, $answer);
+        foreach ($answers as $place => $a) {
+            $credit = $item->rule->waitsForMarker() ? '' : 'c'.$views[$place]->credit;
+            $byCredit[$credit]['a'.$place] = $item->rule->comparedBy($a->answer->response, $a->answer->outcome);
         }
         $sets = [];
         foreach ($byCredit as $texts) {
@@ -253,16 +253,6 @@ final readonly class Desk
         return $sets;
     }
 
-    /** What an answer is compared by: a number by its value, where how it is written does not count. */
-    private static function meant(Item $item, MarkedAnswerView $answer): string
-    {
-        return $item->rule instanceof NumberRule && $item->rule->anyForm() && !in_array(
-            $answer->readAs,
-            ['', NumberRule::UNREADABLE],
-            true,
-        ) ? $answer->readAs : $answer->given;
-    }
-
     /** An answer as if nobody but the reader had marked it. */
     private static function unmarked(Item $item, DeskAnswer $a, string $student, ?int $ownNumber): MarkedAnswerView
     {
@@ -271,7 +261,7 @@ final readonly class Desk
             $a->answer->try,
             $student,
             $ownNumber,
-            Words::given($item, $a->answer->response),
+            $item->rule->inWords($a->answer->response),
             $a->answer->response->toArray(),
             $a->answer->outcome->readAs,
             Verdict::ByHand->value,
@@ -295,7 +285,7 @@ final readonly class Desk
             $a->answer->try,
             $student,
             $ownNumber,
-            Words::given($item, $a->answer->response),
+            $item->rule->inWords($a->answer->response),
             $a->answer->response->toArray(),
             $a->answer->outcome->readAs,
             $a->answer->verdict()->value,

@@ -4,19 +4,12 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking;
 
-use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Item\Form;
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Item\NumberRule;
-use ChalkLadder\Core\Item\Rule;
-use ChalkLadder\Core\Item\Target;
-use ChalkLadder\Core\Item\TextRule;
 use ChalkLadder\Server\Marking\Api\View\KeyChangeLineView;
 use ChalkLadder\Server\Marking\ReadModel\MarkHistory;
 use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Paper\ReadModel\KeyChangeLine;
-use ChalkLadder\Server\Sitting\Words;
 
 /** What became of a question's key: who changed it, when, from what to what, and whom it moved. */
 final readonly class History
@@ -48,9 +41,9 @@ final readonly class History
             $change->id,
             $change->maker,
             $change->madeAt,
-            Words::key($before),
-            Words::key($after),
-            implode(', ', array_diff(self::lines($after->rule), self::lines($before->rule))),
+            $before->rule->key(),
+            $after->rule->key(),
+            implode(', ', array_diff($after->rule->accepted(), $before->rule->accepted())),
             $change->reason,
             $effect['gains'],
             $effect['loses'],
@@ -58,22 +51,5 @@ final readonly class History
             $change->undoer,
             $change->undoable,
         );
-    }
-
-    /** @return list<string> what a rule accepts and for what credit, line by line */
-    private static function lines(Rule $rule): array
-    {
-        return match (true) {
-            $rule instanceof TextRule => array_map(
-                static fn (Form $f): string => "“{$f->text}” for credit {$f->credit->simplified()}",
-                $rule->forms,
-            ),
-            $rule instanceof NumberRule => array_map(
-                static fn (Target $t): string => rtrim(NumberText::write($t->value).' '.$rule->unit).' for credit '
-                    .$t->credit->simplified(),
-                $rule->targets,
-            ),
-            default => [],
-        };
     }
 }

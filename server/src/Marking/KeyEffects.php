@@ -20,7 +20,6 @@ use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Sitting\ReadModel\GivenAnswer;
 use ChalkLadder\Server\Sitting\ReadModel\Remarking;
-use ChalkLadder\Server\Sitting\Words;
 
 /** Who gains and who loses by another key. Nothing is changed by asking. */
 final readonly class KeyEffects
@@ -76,7 +75,7 @@ final readonly class KeyEffects
             [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try] ??= [
                 self::marks($edition, $item, $change->before, $answer->try, $step),
                 self::marks($edition, $item, $change->after, $answer->try, $step),
-                Words::given($each ? $edition->own($entry, $answer->seed)->item ?? $item : $item, $answer->response),
+                ($each ? $edition->own($entry, $answer->seed)->item ?? $item : $item)->rule->inWords($answer->response),
             ];
             $effect = new EffectView($answer->student, $words, NumberText::write($before), NumberText::write($now));
             if ($now->isGreaterThan($before)) {

@@ -7,9 +7,9 @@ namespace ChalkLadder\Server\Marking;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\NotAcceptable;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Marking\Accepting;
-use ChalkLadder\Core\Marking\NotAcceptable;
 use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\RichQuestion;
 use ChalkLadder\Server\Handout\Handouts;
@@ -131,10 +131,10 @@ final readonly class Keys
         try {
             $rule = $input->rule === null ? Accepting::into(
                 $item->rule,
-                Response::fromArray($input->accept ?? []),
+                ResponseReader::fromArray($input->accept ?? []),
                 $input->exactCredit(),
                 $input->feedback,
-            )->toArray() : $this->rich->cleanedRule($input->rule);
+            )->toArray() : $this->rich->cleanedRule($template->type(), $input->rule);
             $after = $template->withRule($rule);
         } catch (NotAcceptable $e) {
             throw $e->field === ''

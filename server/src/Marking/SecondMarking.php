@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking;
 
-use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Marking\Api\Input\SecondMarkInput;
 use ChalkLadder\Server\Marking\Entity\SecondMark;
@@ -33,15 +33,15 @@ final readonly class SecondMarking
         $this->transaction->run(function () use ($who, $input): void {
             [$sitting, $first] = $this->work->firstMark($who->teamId, $input->sittingId, $input->entry, $input->try);
             $rule = $sitting->own($input->entry)?->item->rule;
-            if (!$rule instanceof OpenRule) {
+            if (!$rule instanceof Rubric) {
                 throw Problem::notFound('The open question');
             }
-            foreach ($rule->criteria as $i => $criterion) {
+            foreach ($rule->criteria() as $i => $criterion) {
                 if (!isset($criterion->levels[$input->levels[$i] ?? -1])) {
                     throw Problem::invalid(['levels' => sprintf('Pick a level for "%s".', $criterion->name)]);
                 }
             }
-            $levels = array_values(array_slice($input->levels, 0, count($rule->criteria)));
+            $levels = array_values(array_slice($input->levels, 0, count($rule->criteria())));
             $own = $this->marks->second($sitting->id, $input->entry, $input->try, $who->id);
             if ($own !== null) {
                 $own->change($levels, $this->clock->now());

@@ -41,8 +41,8 @@ final readonly class Rehearsals
         $difficulty = $guesses = $seconds = [];
         foreach ($items as $entry => $item) {
             $record = $records[$draft->itemIds[$entry]] ?? null;
-            $guesses[$entry] = Rehearsal::guess($item->rule);
-            $seconds[$entry] = $record->seconds ?? $item->type()->seconds();
+            $guesses[$entry] = $item->rule->guess();
+            $seconds[$entry] = $record->seconds ?? $item->type()->definition()->seconds();
             if ($record?->facility !== null) {
                 [$difficulty[$entry], $guesses[$entry]] = Rehearsal::calibrated($record->facility, self::SLIP, $guesses[$entry]);
             }

@@ -8,7 +8,6 @@ use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Evidence;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\Report;
-use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
@@ -92,8 +91,8 @@ final readonly class Counting
         $questions = [];
         foreach ($items as $entry => $item) {
             $options = [];
-            foreach ($item->rule instanceof ChoiceRule ? $item->rule->options : [] as $option) {
-                $options[$option->id] = $option->key;
+            foreach ($item->rule->alternatives() as $one) {
+                $options[$one->id] = $one->key;
             }
             $c = $columns[$entry] ?? ['cells' => [], 'credits' => [], 'picks' => [], 'seconds' => [], 'sure' => []];
             $questions[] = new Question(

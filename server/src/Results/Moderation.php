@@ -10,7 +10,7 @@ use ChalkLadder\Core\Analysis\Severity;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Criterion;
 use ChalkLadder\Core\Item\Level;
-use ChalkLadder\Core\Item\OpenRule;
+use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Results\Api\View\AgreementView;
@@ -22,7 +22,6 @@ use ChalkLadder\Server\Results\Api\View\ModerationView;
 use ChalkLadder\Server\Results\Api\View\RubricLineView;
 use ChalkLadder\Server\Results\Api\View\SeverityView;
 use ChalkLadder\Server\Results\ReadModel\ModerationReader;
-use ChalkLadder\Server\Sitting\Words;
 
 /** How far markers agree on the answers that two or more of them marked, each without seeing the others' marks. */
 final readonly class Moderation
@@ -40,7 +39,7 @@ final readonly class Moderation
         $questions = [];
         foreach ($handout->edition->numbers() as $entry => $number) {
             $rule = $handout->edition->item((string) $entry)?->rule;
-            if ($rule instanceof OpenRule) {
+            if ($rule instanceof Rubric) {
                 $questions[] = $this->question($handout, (string) $entry, $number, $rule, $units[$entry] ?? []);
             }
         }
@@ -49,7 +48,7 @@ final readonly class Moderation
     }
 
     /** @param list<TwiceMarked> $units */
-    private function question(HandedOut $handout, string $entry, int $number, OpenRule $rule, array $units): AgreementView
+    private function question(HandedOut $handout, string $entry, int $number, Rubric $rule, array $units): AgreementView
     {
         $item = $handout->edition->item($entry) ?? throw new \LogicException('A question of the edition is in it.');
         $markers = array_values(array_unique(array_merge(
@@ -57,7 +56,7 @@ final readonly class Moderation
             ...array_map(static fn (TwiceMarked $u): array => array_keys($u->levels), $units),
         )));
         $criteria = $apart = [];
-        foreach ($rule->criteria as $i => $criterion) {
+        foreach ($rule->criteria() as $i => $criterion) {
             $criteria[] = self::criterion($criterion, $i, $markers, $units);
         }
         foreach ($units as $u) {
@@ -71,7 +70,7 @@ final readonly class Moderation
                     $u->sittingId,
                     $u->try,
                     $u->student,
-                    Words::given($item, $u->response),
+                    $item->rule->inWords($u->response),
                     $marks,
                     $u->settled,
                     $u->comment,
@@ -89,7 +88,7 @@ final readonly class Moderation
                     $c->name,
                     array_map(static fn (Level $l): string => NumberText::write($l->points), $c->levels),
                 ),
-                $rule->criteria,
+                $rule->criteria(),
             ),
             count($units),
             $markers,

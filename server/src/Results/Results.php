@@ -12,8 +12,10 @@ use ChalkLadder\Core\Analysis\OptionReport;
 use ChalkLadder\Core\Analysis\QuestionReport;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Item\ChoiceRule;
+use ChalkLadder\Core\Item\Alternative;
 use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\PlainText;
+use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Server\Bank\Terms;
@@ -33,7 +35,6 @@ use ChalkLadder\Server\Results\Api\View\ResultsView;
 use ChalkLadder\Server\Results\Api\View\RungView;
 use ChalkLadder\Server\Results\Api\View\StudentResultView;
 use ChalkLadder\Server\Results\Api\View\SureView;
-use ChalkLadder\Server\Sitting\Words;
 
 /** What a handout's results say, put into words and views. The figures come from the core. */
 final readonly class Results
@@ -167,23 +168,12 @@ final readonly class Results
     /** @param array<string, string> $names */
     private static function option(Item $item, OptionReport $o, array $names): OptionView
     {
-        $text = '';
-        $letter = '';
-        $misconception = null;
-        if ($item->rule instanceof ChoiceRule) {
-            $letter = $item->rule->letter($o->id);
-            foreach ($item->rule->options as $option) {
-                if ($option->id === $o->id) {
-                    $text = Words::plain($option->text);
-                    $misconception = $names[$option->misconception ?? ''] ?? null;
-                }
-            }
-        }
+        $alternative = self::alternative($item->rule, $o->id);
 
         return new OptionView(
             $o->id,
-            $letter,
-            $text,
+            $alternative->letter,
+            PlainText::of($alternative->text),
             $o->key,
             $o->count,
             $o->share,
@@ -192,33 +182,36 @@ final readonly class Results
             $o->byThird[2],
             $o->rest,
             $o->works,
-            $misconception,
+            $names[$alternative->misconception ?? ''] ?? null,
         );
+    }
+
+    private static function alternative(Rule $rule, string $id): Alternative
+    {
+        foreach ($rule->alternatives() as $alternative) {
+            if ($alternative->id === $id) {
+                return $alternative;
+            }
+        }
+
+        throw new \LogicException('What was picked can be picked.');
     }
 
     /** @param array<string, string> $names of misconceptions */
     private static function confusion(Confusion $c, HandedOut $handout, array $names): ConfusionView
     {
-        $rule = $handout->edition->item($c->question)?->rule;
-        if (!$rule instanceof ChoiceRule) {
-            throw new \LogicException('Only options can rival each other.');
-        }
-        $texts = $letters = [];
-        $idea = null;
-        foreach ($rule->options as $option) {
-            $texts[$option->id] = Words::plain($option->text);
-            $letters[$option->id] = $rule->letter($option->id);
-            $idea = $option->id === $c->rival ? ($names[$option->misconception ?? ''] ?? null) : $idea;
-        }
+        $rule = $handout->edition->item($c->question)->rule ?? throw new \LogicException('A question of the report is in the edition.');
+        $key = self::alternative($rule, $c->key);
+        $rival = self::alternative($rule, $c->rival);
 
         return new ConfusionView(
             $c->question,
             $handout->edition->numbers()[$c->question] ?? 0,
             $handout->edition->title($c->question),
-            $letters[$c->key] ?? '',
-            $texts[$c->key] ?? '',
-            $letters[$c->rival] ?? '',
-            $texts[$c->rival] ?? '',
+            $key->letter,
+            PlainText::of($key->text),
+            $rival->letter,
+            PlainText::of($rival->text),
             $c->keyCount,
             $c->rivalCount,
             $c->upperKey,
@@ -226,16 +219,16 @@ final readonly class Results
             $c->n,
             $c->rivalry,
             $c->p,
-            $idea,
+            $names[$rival->misconception ?? ''] ?? null,
         );
     }
 
     /** The core does not know letters; here "this option" gets its own. */
     private static function evidence(Item $item, Flag $flag): string
     {
-        return $flag->option !== null && $item->rule instanceof ChoiceRule ? str_replace(
+        return $flag->option !== null ? str_replace(
             'this option',
-            'option '.$item->rule->letter($flag->option),
+            'option '.self::alternative($item->rule, $flag->option)->letter,
             $flag->evidence,
         ) : $flag->evidence;
     }

@@ -6,16 +6,10 @@ namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\Item;
-use ChalkLadder\Core\Item\NumberRule;
-use ChalkLadder\Core\Item\OpenRule;
-use ChalkLadder\Core\Item\Option;
+use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
-use ChalkLadder\Core\Sitting\Draw;
 use ChalkLadder\Core\Sitting\SittingState;
-use ChalkLadder\Server\Sitting\Api\View\FaceView;
-use ChalkLadder\Server\Sitting\Api\View\OptionFaceView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\SourceView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
@@ -78,9 +72,9 @@ final readonly class SittingPage
                     $pass + 1,
                     $numbers[$id],
                     NumberText::write($item->points),
-                    self::face($item, $sitting, $id),
+                    $item->face($sitting->showing($id)),
                     null,
-                    $answer === null ? null : $sitting->veil($id)->cover($answer->response)->toArray(),
+                    $answer === null ? null : $sitting->covered($id, $answer->response)->toArray(),
                     $answer->counter ?? 0,
                     $state === SittingState::Open && $walk->isOpen($id, $visit->try) && !($answer->settled ?? false),
                     $answer->settled ?? false,
@@ -122,36 +116,6 @@ final readonly class SittingPage
         );
     }
 
-    private static function face(Item $item, StoredSitting $sitting, string $entry): FaceView
-    {
-        $veil = $sitting->veil($entry);
-        $rule = $item->rule;
-        $options = [];
-        if ($rule instanceof ChoiceRule) {
-            $order = $rule->options;
-            if ($sitting->conditions->shuffleOptions) {
-                $last = $rule->keepLast ? array_pop($order) : null;
-                $order = Draw::order($order, $sitting->seed, 'options.'.$entry);
-                if ($last !== null) {
-                    $order[] = $last;
-                }
-            }
-            $options = array_map(static fn (Option $o): OptionFaceView => new OptionFaceView($veil->shown($o->id), $o->text), $order);
-        }
-
-        return new FaceView(
-            $item->type()->value,
-            $item->prompt,
-            $options,
-            $rule instanceof ChoiceRule && $rule->several,
-            $rule instanceof NumberRule ? $rule->unit : '',
-            $rule instanceof NumberRule ? $rule->unitUse : 'none',
-            $rule instanceof OpenRule ? array_map(static fn ($c): string => $c->name, $rule->criteria) : [],
-            $item->hint !== '',
-            $item->confidence,
-        );
-    }
-
     /** @param BigRational|null $marks of this try */
     private static function told(Item $item, ?Answer $answer, bool $tellsAll, bool $tellsHow, ?BigRational $marks): ?ToldView
     {
@@ -162,21 +126,13 @@ final readonly class SittingPage
 
             return new ToldView($answer->verdict()->value, $answer->outcome->feedback, null, null, null, '', []);
         }
-        $levels = [];
-        if ($item->rule instanceof OpenRule && $answer?->handLevels !== null) {
-            foreach ($item->rule->criteria as $i => $criterion) {
-                $level = $criterion->levels[$answer->handLevels[$i] ?? -1] ?? null;
-                if ($level !== null) {
-                    $levels[] = $criterion->name.': '.$level->descriptor;
-                }
-            }
-        }
+        $levels = $item->rule instanceof Rubric ? $item->rule->levelsInWords($answer->handLevels ?? []) : [];
         $verdict = $answer?->verdict()->value ?? 'none';
 
         return new ToldView(
             $verdict,
             $answer->outcome->feedback ?? '',
-            Words::key($item),
+            $item->rule->key(),
             $item->explanation,
             $verdict === 'by hand' || $marks === null ? null : NumberText::write($marks),
             $answer->comment ?? '',

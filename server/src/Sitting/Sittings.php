@@ -236,7 +236,7 @@ final readonly class Sittings
         if ($own === null) {
             return null;
         }
-        $value = $sitting->veil($save->entry)->uncover($save->value);
+        $value = $sitting->veil($save->entry)->uncover($own->item->rule, $save->value);
 
         return new Answer(
             $save->entry,

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Sitting;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Showing;
 use ChalkLadder\Core\Item\Veil;
 use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
@@ -48,9 +49,20 @@ final readonly class StoredSitting
     /** How this student's device names the options of a question. */
     public function veil(string $entry): Veil
     {
-        $item = $this->veiled ? $this->own($entry)?->item : null;
+        return $this->veiled ? Veil::over($this->seed, $entry) : Veil::none();
+    }
 
-        return $item === null ? Veil::none() : Veil::over($item->rule, $this->seed, $entry);
+    /** A response as this student's device knows it. */
+    public function covered(string $entry, Response $response): Response
+    {
+        $own = $this->own($entry);
+
+        return $own === null ? $response : $this->veil($entry)->cover($own->item->rule, $response);
+    }
+
+    public function showing(string $entry): Showing
+    {
+        return new Showing($this->veil($entry), $this->seed, $entry, $this->conditions->shuffleOptions);
     }
 
     /** @param array<string, array<int, Response>> $given by entry and try; needed where a check looks back */

@@ -6,7 +6,7 @@ namespace ChalkLadder\Server\Tests\Platform;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Sitting\AttemptRule;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Handout\Window;
@@ -96,7 +96,7 @@ final class AgreementTest extends ApiCase
         foreach ($outcomes as $entry => $outcome) {
             foreach ([null, '1/2'] as $hand) {
                 $this->tables->run('UPDATE response SET hand_credit = :hand WHERE entry = :entry', ['hand' => $hand, 'entry' => $entry]);
-                $answer = new Answer($entry, 1, Response::ofText(''), 1, true, $outcome, $hand === null ? null : BigRational::of($hand));
+                $answer = new Answer($entry, 1, new TextResponse(''), 1, true, $outcome, $hand === null ? null : BigRational::of($hand));
                 $row = $this->tables->row(
                     'SELECT '.SittingTables::CREDIT.' AS credit, '.SittingTables::WAITS.' AS waits, '.SittingTables::SAYS.' AS says
                         FROM response r WHERE entry = :entry',

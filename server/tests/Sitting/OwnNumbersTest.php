@@ -38,7 +38,8 @@ final class OwnNumbersTest extends ApiCase
             $this->save($view->text('id'), 'e1', sprintf('%.1f', $answer));
             $this->get('POST', '/me/sittings/'.$view->text('id').'/hand-in', ['visit' => 1]);
         }
-        self::assertCount(3, array_unique($prompts));
+        // Two of 656 pairs of numbers may be the same; three are not.
+        self::assertGreaterThan(1, count(array_unique($prompts)));
         self::assertSame(['right', 'wrong', 'wrong'], $this->verdicts());
 
         $results = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results");

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Sitting;
 
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -169,10 +169,10 @@ final class SittingTest extends ApiCase
         $late = new Answer(
             'e-text',
             1,
-            Response::ofText('reef'),
+            new TextResponse('reef'),
             1,
             false,
-            $before->checking()->outcome('e-text', Response::ofText('reef')),
+            $before->checking()->outcome('e-text', new TextResponse('reef')),
         );
 
         self::assertNull(self::service(Saving::class)->all($before, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));

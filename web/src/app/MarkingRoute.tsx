@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
-import { RuleEditor } from '@/features/bank/RuleEditor'
+import { isByHand } from '@/answers/registry'
 import MarkingDesk from '@/features/marking/MarkingDesk'
 import { api, take } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 
-/** Joins two rooms: a key is changed at the marking desk with the bank's rule editor. */
+/** Brings the answers to one question to the marking desk. */
 export default function MarkingRoute() {
   const { id = '', entry = '' } = useParams()
   const [params, setParams] = useSearchParams()
@@ -27,10 +27,9 @@ export default function MarkingRoute() {
     <MarkingDesk
       key={`${id}-${entry}-${second}`}
       desk={desk.data}
-      startWithKey={params.get('key') === '1' && desk.data.item.type !== 'open'}
+      startWithKey={params.get('key') === '1' && !isByHand(desk.data.item.type)}
       onKeyShut={() => setParams({}, { replace: true })}
       mayChangeKey={session.data?.staff?.role !== 'marker'}
-      ruleEditor={(item, onChange) => <RuleEditor item={item} onChange={onChange} />}
     />
   )
 }

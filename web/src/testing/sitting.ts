@@ -1,11 +1,11 @@
 import type { Schemas } from '@/lib/api/client'
 
-type Face = Schemas['SittingFaceView']
+type ChoiceFace = Schemas['ChoiceFace']
 type Step = Schemas['SittingStepView']
 type View = Schemas['SittingSittingView']
 
 /** A question as a student sees it: one of two buoys, unless told otherwise. */
-export const face = (change: Partial<Face> = {}): Face => ({
+export const face = (change: Partial<ChoiceFace> = {}): ChoiceFace => ({
   type: 'choice',
   prompt: '<p>Which buoy?</p>',
   options: [
@@ -13,9 +13,17 @@ export const face = (change: Partial<Face> = {}): Face => ({
     { id: 'b', text: '<p>Green</p>' },
   ],
   several: false,
-  unit: '',
-  unitUse: 'none',
-  criteria: [],
+  hasHint: false,
+  asksConfidence: false,
+  ...change,
+})
+
+/** A question that asks for a length in metres. */
+const numberFace = (change: Partial<Schemas['NumberFace']> = {}): Schemas['NumberFace'] => ({
+  type: 'number',
+  prompt: '<p>Which buoy?</p>',
+  unit: 'm',
+  unitUse: 'optional',
   hasHint: false,
   asksConfidence: false,
   ...change,
@@ -50,7 +58,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   attempt: 1,
   section: 'First look',
   visit: 1,
-  steps: [step(1), step(2, { face: face({ type: 'number', options: [], unit: 'm', unitUse: 'optional' }) })],
+  steps: [step(1), step(2, { face: numberFace() })],
   at: null,
   mayGoOn: false,
   ended: false,

@@ -9,7 +9,7 @@ use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -91,7 +91,7 @@ final class CheckAnswersCommand extends Command
             throw new \UnexpectedValueException("$where: expected {\"id\": …, \"response\": {…}}");
         }
         try {
-            $outcome = $item->check(Response::fromArray($json['response']), $values);
+            $outcome = $item->check(ResponseReader::fromArray($json['response']), $values);
         } catch (DocumentInvalid $e) {
             throw new \UnexpectedValueException("$where: ".$e->getMessage());
         }

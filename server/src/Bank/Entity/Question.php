@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank\Entity;
 
-use ChalkLadder\Core\Item\ChoiceRule;
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Core\Item\Option;
 use ChalkLadder\Server\Bank\Plain;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
@@ -164,16 +162,12 @@ class Question implements Root, TeamOwned
     private function describe(): void
     {
         $item = $this->content->sample();
-        $options = $item->rule instanceof ChoiceRule ? implode(
-            ' ',
-            array_map(static fn (Option $o): string => $o->text, $item->rule->options),
-        ) : '';
         $title = trim($item->title);
         $prompt = Plain::text($item->prompt);
         $this->type = $item->type()->value;
         $this->title = $title === '' ? mb_strimwidth($prompt, 0, 60, '…') : $title;
         $this->skillId = $item->skill;
         $this->misconceptions = $item->misconceptions();
-        $this->search = mb_strtolower($title."\n".$prompt."\n".Plain::text($options));
+        $this->search = mb_strtolower($title."\n".$prompt."\n".Plain::text(implode(' ', $item->rule->texts())));
     }
 }

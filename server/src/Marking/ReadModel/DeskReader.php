@@ -6,7 +6,7 @@ namespace ChalkLadder\Server\Marking\ReadModel;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Paper\ReadModel\PaperTables;
@@ -94,7 +94,7 @@ final readonly class DeskReader extends ReadModel
             $r['state'] === 'returned',
             SittingReader::answer(
                 $r,
-                Response::fromArray(Json::decode($r['value'])),
+                ResponseReader::fromArray(Json::decode($r['value'])),
                 new Outcome(
                     $r['credit'] === null ? null : BigRational::of($r['credit']),
                     Verdict::from($r['verdict']),

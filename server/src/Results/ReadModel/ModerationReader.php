@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results\ReadModel;
 
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Marking\ReadModel\MarkTables;
 use ChalkLadder\Server\Platform\Storage\Json;
@@ -36,7 +36,7 @@ final readonly class ModerationReader extends ReadModel
                 $r['sitting_id'],
                 $r['try'],
                 $r['name'],
-                Response::fromArray(Json::decode($r['value'])),
+                ResponseReader::fromArray(Json::decode($r['value'])),
                 array_column($marks, 1, 0),
                 $r['hand_levels'] === null ? null : Json::numbers($r['hand_levels']),
                 $r['comment'],

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Api;
 
 use ChalkLadder\Core\Item\OwnItem;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\Veil;
 use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
@@ -55,7 +55,7 @@ final readonly class PreviewController
             $item = $edition->own($save->entry, self::SEED)?->item;
             $given[$save->entry][$save->try] = $item === null
                 ? $save->value
-                : Veil::over($item->rule, self::SEED, $save->entry)->uncover($save->value);
+                : Veil::over(self::SEED, $save->entry)->uncover($item->rule, $save->value);
         }
         $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, self::SEED), $given);
         foreach ($input->saves as $save) {
@@ -82,10 +82,10 @@ final readonly class PreviewController
                 $answers[] = new Answer(
                     $hint->entry,
                     $hint->try,
-                    Response::ofText(''),
+                    new TextResponse(''),
                     0,
                     false,
-                    $checking->outcome($hint->entry, Response::ofText('')),
+                    $checking->outcome($hint->entry, new TextResponse('')),
                     hintOpened: true,
                 );
             }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Sitting\Entity;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Server\Sitting\HandMark;
 use ChalkLadder\Server\Sitting\ReadModel\OutcomeColumns;
@@ -92,7 +93,7 @@ class StoredResponse
      */
     public static function blank(Sitting $sitting, string $entry, int $try, \DateTimeImmutable $at): self
     {
-        $blank = new self($sitting, $entry, $try, Response::ofText(''), 0, 'hint', $at);
+        $blank = new self($sitting, $entry, $try, new TextResponse(''), 0, 'hint', $at);
         $blank->replaceOutcome(Outcome::nothing());
 
         return $blank;

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Sitting\ReadModel;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Paper\PublishedPaper;
@@ -42,7 +43,7 @@ final readonly class Remarking extends ReadModel
                 $r['sitting_id'],
                 $r['seed'],
                 $r['try'],
-                Response::fromArray(Json::decode($r['value'])),
+                ResponseReader::fromArray(Json::decode($r['value'])),
                 $r['by_hand'],
                 $r['name'],
                 $r['state'] === 'returned',
@@ -61,7 +62,7 @@ final readonly class Remarking extends ReadModel
         );
         $responses = [];
         foreach ($rows as $row) {
-            $responses[$row['sitting_id']][$row['entry']][$row['try']] = Response::fromArray(Json::decode($row['value']));
+            $responses[$row['sitting_id']][$row['entry']][$row['try']] = ResponseReader::fromArray(Json::decode($row['value']));
         }
 
         return $responses;

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Sitting\ReadModel;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
@@ -94,7 +95,7 @@ final readonly class SittingReader extends ReadModel
         /** @var list<array{entry: string, try: int, value: string, counter: int, settled: bool, hint_opened: bool, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null}> $rows */
         $given = [];
         foreach ($rows as $row) {
-            $given[$row['entry']][$row['try']] = Response::fromArray(Json::decode($row['value']));
+            $given[$row['entry']][$row['try']] = ResponseReader::fromArray(Json::decode($row['value']));
         }
         $checking = $sitting->checking($given);
 
@@ -116,7 +117,7 @@ final readonly class SittingReader extends ReadModel
         );
         $late = [];
         foreach ($rows as $row) {
-            $response = Response::fromArray(Json::decode($row['value']));
+            $response = ResponseReader::fromArray(Json::decode($row['value']));
             $own = $sitting->own($row['entry']);
             if ($own !== null) {
                 $late[] = new Answer($row['entry'], $row['try'], $response, $row['counter'], true, $own->check($response));

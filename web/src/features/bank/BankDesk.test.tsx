@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
 import { sent, serve } from '@/testing/server'
 import BankDesk from './BankDesk'
-import { blankItem } from './types'
+import { blankItem } from '@/answers/registry'
 
 const line = (id: string, title: string) => ({
   id,

@@ -9,8 +9,8 @@ import { Desk, Head } from '@/ui/Desk'
 import { SelectField, TextField, Tick } from '@/ui/Field'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { ItemCard } from './ItemCard'
-import { TYPES, typeName } from './types'
-import { useTerms } from './terms'
+import { TYPES, typeName } from '@/answers/registry'
+import { useTerms } from '@/lib/terms'
 
 export default function BankDesk() {
   const [params, setParams] = useSearchParams()

@@ -3,7 +3,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
 import ItemDesk from './ItemDesk'
-import { blankItem, type Item } from './types'
+import type { Item } from '@/answers/kinds'
+import { blankItem } from '@/answers/registry'
 
 const terms = { skills: [], misconceptions: [], units: [] }
 const stored = (change: object = {}) => ({

@@ -11,10 +11,14 @@ import { FaultLine, Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { ItemForm } from './ItemForm'
 import { TryBox } from './TryBox'
-import { blankItem, typeName, type Item, type ItemType } from './types'
+import type { Item, ItemType } from '@/answers/kinds'
+import { blankItem, isType, typeName } from '@/answers/registry'
 
 /** A question as it stood when its editor was left, and the version it was made from. */
 type Unsaved = { item: Item; version: number }
+
+/** What an address without a known type opens. */
+const DEFAULT: ItemType = 'choice'
 
 /** Write or change one question of the bank. */
 export default function ItemDesk() {
@@ -28,7 +32,7 @@ export default function ItemDesk() {
   })
   if (id !== undefined && stored.isPending) return <Loading what="Opening the question" />
   if (stored.isError) return <Failed error={stored.error} />
-  const kind = (['choice', 'text', 'number', 'open'] as const).find((t) => t === type) ?? 'choice'
+  const kind = isType(type) ? type : DEFAULT
   return <Editor key={id ?? `new-${kind}`} id={id ?? null} stored={stored.data ?? null} kind={kind} />
 }
 

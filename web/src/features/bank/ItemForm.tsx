@@ -1,9 +1,9 @@
 import { RichEditor } from '@/ui/RichEditor'
 import { ExactField } from '@/ui/ExactField'
 import { TextField, Tick } from '@/ui/Field'
-import { RuleEditor } from './RuleEditor'
-import { TermSelect } from './TermSelect'
-import type { Item } from './types'
+import { RuleEditor } from '@/answers/RuleEditor'
+import { TermSelect } from '@/ui/TermSelect'
+import type { Item } from '@/answers/kinds'
 
 /** A question, written in place on its sheet. */
 export function ItemForm({

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import { OnPaper } from '@/answers/OnPaper'
+import { api, take } from '@/lib/api/client'
 import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Failed, Loading } from '@/ui/States'
-
-type Item = Schemas['Item']
 
 /** The page that becomes a PDF: the paper, or the paper with its key. Reads well in greyscale. */
 export default function PrintPaper() {
@@ -64,7 +63,7 @@ export default function PrintPaper() {
                       {short(item.points)} {short(item.points) === '1' ? 'mark' : 'marks'}
                     </span>
                   </div>
-                  <AnswerPlace item={item} withKey={withKey} />
+                  <OnPaper item={item} withKey={withKey} />
                   {item.confidence && !withKey ? (
                     <p className="mt-3 flex gap-5 text-sm">
                       How sure are you?
@@ -86,72 +85,3 @@ export default function PrintPaper() {
 }
 
 const short = (text: string) => String(Math.round(rational(text) * 1e4) / 1e4)
-
-function AnswerPlace({ item, withKey }: { item: Item; withKey: boolean }) {
-  if (item.type === 'choice') {
-    return (
-      <ol className="mt-2">
-        {item.rule.options.map((o, i) => (
-          <li key={o.id} className="flex items-baseline gap-2 py-0.5">
-            <span
-              className={`inline-block size-5 border border-black text-center text-xs leading-5 font-bold ${withKey && o.key ? 'bg-black text-white' : ''}`}
-              style={{ printColorAdjust: 'exact' }}
-            >
-              {String.fromCharCode(65 + i)}
-            </span>
-            <Rich html={o.text} inline />
-            {withKey && o.key ? <b>✓ key</b> : null}
-            {withKey && o.feedback ? <i className="text-sm">“{o.feedback}”</i> : null}
-          </li>
-        ))}
-      </ol>
-    )
-  }
-  if (!withKey) {
-    return item.type === 'open' ? (
-      <div className="mt-3 flex flex-col gap-6 pt-4">
-        {Array.from({ length: 6 }, (_, i) => (
-          <div key={i} className="border-b border-black/50" />
-        ))}
-      </div>
-    ) : (
-      <p className="mt-5 w-60 border-b border-black text-right">{item.type === 'number' ? item.rule.unit : ''} </p>
-    )
-  }
-  if (item.type === 'open') {
-    return (
-      <table className="mt-2 w-full border-collapse text-sm">
-        <tbody>
-          {item.rule.criteria.map((c) => (
-            <tr key={c.name} className="border border-black/50">
-              <th className="p-1 text-left align-top">{c.name}</th>
-              {c.levels.map((l, i) => (
-                <td key={i} className="border border-black/50 p-1 align-top">
-                  <b>{short(l.points)}</b> {l.descriptor}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    )
-  }
-  const lines =
-    item.type === 'text'
-      ? item.rule.forms.map((f) => ({ text: f.text, credit: f.credit }))
-      : item.rule.targets.map((t) => ({
-          text: `${short(t.value)} ${item.rule.unit}${rational(t.tolerance) > 0 ? ` ± ${short(t.tolerance)}` : ''}`,
-          credit: t.credit,
-        }))
-  return (
-    <ul className="mt-1">
-      {lines
-        .filter((l) => rational(l.credit) > 0)
-        .map((l) => (
-          <li key={l.text}>
-            <b>✓ {l.text}</b> {l.credit === '1' ? '' : `credit ${l.credit}`}
-          </li>
-        ))}
-    </ul>
-  )
-}

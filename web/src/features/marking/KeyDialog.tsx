@@ -1,5 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
+import { kindOf } from '@/answers/registry'
+import { RuleEditor } from '@/answers/RuleEditor'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -14,12 +16,12 @@ type Props = {
   desk: Schemas['MarkingDeskView']
   accept: Answer | null
   onClose: () => void
-  ruleEditor: (item: Schemas['Item'], onChange: (item: Schemas['Item']) => void) => ReactNode
 }
 
 /** Change a key after the class has sat: first who gains and who loses, then apply, then undo if wanted. */
-export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
+export function KeyDialog({ desk, accept, onClose }: Props) {
   const client = useQueryClient()
+  const { accepting } = kindOf(desk.item.type)
   const [item, setItem] = useState(desk.item)
   const [credit, setCredit] = useState('1')
   const [feedback, setFeedback] = useState('')
@@ -105,32 +107,26 @@ export function KeyDialog({ desk, accept, onClose, ruleEditor }: Props) {
         </div>
       ) : accept ? (
         <div className="flex flex-col gap-3">
-          <p>
-            {desk.item.type === 'number'
-              ? 'Everyone who gave this value gets the same credit, however they wrote it, now and later.'
-              : desk.item.type === 'choice'
-                ? 'This option becomes a key, for everyone who picked it.'
-                : 'Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.'}
-          </p>
-          {desk.item.type === 'choice' ? null : (
+          <p>{accepting?.says}</p>
+          {accepting?.inPart ? (
             <SelectField label="Credit" value={credit} onChange={(e) => setCredit(e.target.value)}>
               <option value="1">full credit</option>
               <option value="3/4">credit 3/4</option>
               <option value="1/2">credit 1/2</option>
               <option value="1/4">credit 1/4</option>
             </SelectField>
-          )}
-          {desk.item.type === 'choice' ? null : (
+          ) : null}
+          {accepting?.inPart ? (
             <TextField
               label="A note to those students"
               value={feedback}
               onChange={(e) => setFeedback(e.target.value)}
               placeholder="such as: watch the spelling"
             />
-          )}
+          ) : null}
         </div>
       ) : (
-        ruleEditor(item, setItem)
+        <RuleEditor item={item} onChange={setItem} />
       )}
     </Dialog>
   )

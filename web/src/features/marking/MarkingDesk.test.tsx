@@ -70,15 +70,7 @@ const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['Markin
   ...change,
 })
 const open = (view = desk(), mayChangeKey = true) =>
-  show(
-    <MarkingDesk
-      desk={view}
-      startWithKey={false}
-      onKeyShut={() => undefined}
-      mayChangeKey={mayChangeKey}
-      ruleEditor={() => <p>The rule</p>}
-    />,
-  )
+  show(<MarkingDesk desk={view} startWithKey={false} onKeyShut={() => undefined} mayChangeKey={mayChangeKey} />)
 const marked = (levels: number[], markVersion = 1) => ({
   credit: '1',
   verdict: 'right',

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
@@ -19,10 +19,9 @@ type Props = {
   onKeyShut: () => void
   mayChangeKey: boolean
   /** The bank's editor for an answer rule. */
-  ruleEditor: (item: Schemas['Item'], onChange: (item: Schemas['Item']) => void) => ReactNode
 }
 
-export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKey, ruleEditor }: Props) {
+export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKey }: Props) {
   const navigate = useNavigate()
   const [keyOpen, setKeyOpen] = useState<{ accept: Answer | null } | null>(startWithKey ? { accept: null } : null)
   const [returning, setReturning] = useState(false)
@@ -118,7 +117,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           ) : null}
         </div>
       </Desk>
-      {keyOpen ? <KeyDialog desk={desk} accept={keyOpen.accept} onClose={closeKey} ruleEditor={ruleEditor} /> : null}
+      {keyOpen ? <KeyDialog desk={desk} accept={keyOpen.accept} onClose={closeKey} /> : null}
       {returning ? (
         <ReturnDialog handoutId={desk.handoutId} title={desk.handout} onClose={() => setReturning(false)} />
       ) : null}

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { kindOf } from '@/answers/registry'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { useKeys, type Acts } from '@/lib/keys'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
@@ -37,8 +38,9 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
   const box = useRef<HTMLTextAreaElement>(null)
   const answer = answers[at]
   const item = desk.item
-  const criteria = item.type === 'open' ? item.rule.criteria : []
-  const open = item.type === 'open'
+  const kind = kindOf(item.type)
+  const criteria = kind.criteria(item.rule)
+  const open = kind.byHand
 
   // What is typed stays with its answer until it is kept, through a refusal, a lost network and a reload.
   const draftPlace = (name: string) => `mark.${desk.entry}.${name}${desk.second ? '.second' : ''}`

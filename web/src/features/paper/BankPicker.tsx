@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { typeName } from '@/answers/registry'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -77,7 +78,7 @@ export function BankPicker({
                 <span className="block truncate text-sm text-quiet">{row.gist}</span>
               </span>
               <span className="text-sm whitespace-nowrap text-quiet">
-                {row.type} · {row.points} {row.points === '1' ? 'mark' : 'marks'}
+                {typeName(row.type)} · {row.points} {row.points === '1' ? 'mark' : 'marks'}
                 {row.facility === null ? '' : ` · ${percent(row.facility)} of ${row.students}`}
               </span>
             </label>

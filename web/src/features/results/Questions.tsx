@@ -1,4 +1,5 @@
 import { Fragment } from 'react'
+import { isByHand } from '@/answers/registry'
 import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { duration, percent, plural, SURE, typeset } from '@/lib/format'
@@ -104,7 +105,7 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
         <p className="text-sm text-quiet">
           {q.options.length > 0
             ? 'Which options rival the key, and among whom?'
-            : q.type === 'open'
+            : isByHand(q.type)
               ? 'Marked by hand'
               : 'What did they answer?'}
         </p>
@@ -190,9 +191,9 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
       {q.notReached > 0 ? <p className="text-[15px]">{plural(q.notReached, 'student')} did not reach it.</p> : null}
       <div className="no-print flex flex-wrap gap-2">
         <Link className={link} to={`/marking/${handoutId}/${q.entry}`}>
-          {q.type === 'open' ? 'Mark the answers' : 'See the answers'}
+          {isByHand(q.type) ? 'Mark the answers' : 'See the answers'}
         </Link>
-        {q.type !== 'open' ? (
+        {!isByHand(q.type) ? (
           <Link className={link} to={`/marking/${handoutId}/${q.entry}?key=1`}>
             Change key
           </Link>

@@ -1,3 +1,4 @@
+import { isByHand } from '@/answers/registry'
 import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
@@ -47,7 +48,7 @@ export default function ResultsDesk() {
   })
   const questions = results.data?.questions ?? []
   // Only open answers have markers who could differ.
-  const views = VIEWS.filter((v) => v !== 'markers' || questions.some((q) => q.type === 'open'))
+  const views = VIEWS.filter((v) => v !== 'markers' || questions.some((q) => isByHand(q.type)))
   const view = views.find((v) => v === params.get('view')) ?? 'questions'
   const flagged = gravest(questions)
   const rivalled = view === 'confusions' ? results.data?.confusions[0]?.entry : undefined

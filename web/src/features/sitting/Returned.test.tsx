@@ -1,10 +1,11 @@
 import { screen, within } from '@testing-library/react'
 import { useState } from 'react'
-import { describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { loadInputs } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
-import { face, sitting, step as answered } from '@/testing/sitting'
+import { sitting, step as answered } from '@/testing/sitting'
 import { Returned } from './Returned'
 import type { Step } from './store'
 
@@ -21,7 +22,7 @@ const told = (change: Partial<NonNullable<Step['told']>> = {}): NonNullable<Step
 const step = (number: number, change: Partial<Step> = {}) =>
   answered(number, {
     points: '2',
-    face: face({ type: 'text', prompt: `<p>Question ${number}?</p>`, options: [] }),
+    face: { type: 'text', prompt: `<p>Question ${number}?</p>`, hasHint: false, asksConfidence: false },
     value: { text: `answer ${number}` },
     open: false,
     ...change,
@@ -33,6 +34,8 @@ function Work({ first }: { first: Schemas['SittingSittingView'] }) {
   return <Returned view={now} onReplied={setNow} />
 }
 const open = (first = view()) => show(<Work first={first} />)
+
+beforeAll(() => loadInputs(['text']))
 
 describe('Work that was handed in', () => {
   it('shows nothing but the student’s own answers before it is returned', () => {

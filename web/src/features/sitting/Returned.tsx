@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Given } from '@/answers/Answer'
 import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment } from '@/lib/format'
@@ -47,19 +48,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                     <Rich html={s.face?.prompt ?? ''} />
                     <div className="mt-2">
                       <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
-                      {s.face?.type === 'choice' ? (
-                        (s.value?.options ?? []).length > 0 ? (
-                          s.face.options
-                            .filter((o) => s.value?.options?.includes(o.id))
-                            .map((o) => <Rich key={o.id} html={o.text} />)
-                        ) : (
-                          <span className="text-quiet">none</span>
-                        )
-                      ) : (
-                        <span className="whitespace-pre-wrap">
-                          {s.value?.text || <span className="text-quiet">none</span>}
-                        </span>
-                      )}
+                      {s.face ? <Given face={s.face} value={s.value} /> : null}
                     </div>
                     <Told step={s} />
                   </div>

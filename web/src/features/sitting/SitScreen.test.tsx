@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react'
 import { useState } from 'react'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { loadInputs } from '@/answers/registry'
 import { show } from '@/testing/page'
 import { face, sitting as view, step } from '@/testing/sitting'
 import { SitScreen, type Driver } from './SitScreen'
@@ -27,6 +28,8 @@ beforeEach(() => {
   vi.clearAllMocks()
   answers.length = 0
 })
+
+beforeAll(() => loadInputs(['choice', 'number']))
 
 describe('A student at work', () => {
   it('sees one question at a time and may leave it for now', async () => {

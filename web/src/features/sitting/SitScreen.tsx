@@ -4,7 +4,9 @@ import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
-import { Answer, isBlank } from './Answer'
+import { Answer } from '@/answers/Answer'
+import { isBlank } from '@/answers/parts/values'
+import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value } from './store'
 import { HowSure } from './HowSure'
 import { Told } from './Told'
@@ -51,6 +53,11 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     setAt(0)
     setOver(false)
   }, [view.visit])
+  const types = [...new Set(view.steps.flatMap((s) => (s.face ? [s.face.type] : [])))].sort().join(' ')
+  useEffect(() => {
+    // A part that cannot be fetched now is asked for again when its question is shown.
+    loadInputs(types.split(' ')).catch(() => undefined)
+  }, [types])
   const step = here[Math.min(at, here.length - 1)]
   const looking = over || view.ended || !step
   useEffect(() => {
@@ -68,7 +75,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const questions = here.filter((s) => s.face)
   const blank = questions.filter((s) => isBlank(valueOf(s)))
   const last = at >= here.length - 1
-  const mustSettle = Boolean(step?.face && atOnce && step.open && step.face.type !== 'open' && !isBlank(valueOf(step)))
+  const mustSettle = Boolean(step?.face && atOnce && step.open && !isByHand(step.face.type) && !isBlank(valueOf(step)))
   const back = at > 0 && !over
   const resize = (next: number) => {
     setSize(next)

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import { expect, it } from 'vitest'
+import { textOf } from '@/answers/parts/values'
 import { Problem, type Schemas } from '@/lib/api/client'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore, keyOf, type Kept } from './store'
@@ -28,7 +29,7 @@ it('answers that never reached the server are sent, even when their work is clos
   for (const kept of [answer('mine', 'e1', 0), answer('mine', 'e2', 5), answer('older', 'e1', 0)]) await store.put(kept)
   const sent: unknown[] = []
   const left = await sendLeftBehind(store, (sittingId) => async (saves) => {
-    sent.push(...saves.map((s) => [sittingId, s.value?.text]))
+    sent.push(...saves.map((s) => [sittingId, s.value && textOf(s.value)]))
     return fates(saves, sittingId === 'older' ? 'closed' : 'kept')
   })
 
@@ -56,5 +57,5 @@ it('what belongs to somebody else, or finds no network, stays on the device', as
   expect(left).toEqual({ sent: 1, still: 2 })
   await store.forgetSent()
   expect(await store.of('mine')).toEqual([])
-  expect((await store.of('theirs')).map((kept) => kept.value.text)).toEqual(['theirs e1'])
+  expect((await store.of('theirs')).map((kept) => textOf(kept.value))).toEqual(['theirs e1'])
 })

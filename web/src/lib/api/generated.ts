@@ -2325,26 +2325,11 @@ export interface components {
             state: string;
             at: string;
         };
-        SittingFaceView: {
-            type: string;
-            prompt: string;
-            options: components["schemas"]["SittingOptionFaceView"][];
-            several: boolean;
-            unit: string;
-            unitUse: string;
-            criteria: string[];
-            hasHint: boolean;
-            asksConfidence: boolean;
-        };
         SittingKeptView: {
             entry: string;
             try: number;
             counter: number;
             fate: string;
-        };
-        SittingOptionFaceView: {
-            id: string;
-            text: string;
         };
         SittingOwnWorkRowView: {
             handoutId: string;
@@ -2421,7 +2406,7 @@ export interface components {
             visit: number;
             number: number;
             points: string;
-            face: components["schemas"]["SittingFaceView"] | null;
+            face: components["schemas"]["Face"] | null;
             source: components["schemas"]["SittingSourceView"] | null;
             value: components["schemas"]["Response"] | null;
             counter: number;
@@ -2586,10 +2571,52 @@ export interface components {
         ItemMap: {
             [key: string]: components["schemas"]["Item"];
         };
-        Response: {
-            text?: string;
-            options?: string[];
+        TextResponse: {
+            text: string;
         };
+        ChoiceResponse: {
+            options: string[];
+        };
+        Response: components["schemas"]["ChoiceResponse"] | components["schemas"]["TextResponse"];
+        Thing: {
+            id: string;
+            text: string;
+        };
+        ChoiceFace: {
+            /** @constant */
+            type: "choice";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            options: components["schemas"]["Thing"][];
+            several: boolean;
+        };
+        TextFace: {
+            /** @constant */
+            type: "text";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+        };
+        NumberFace: {
+            /** @constant */
+            type: "number";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            unit: string;
+            /** @enum {unknown} */
+            unitUse: "none" | "optional" | "required";
+        };
+        OpenFace: {
+            /** @constant */
+            type: "open";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            criteria: string[];
+        };
+        Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"];
         Source: {
             title: string;
             html: string;

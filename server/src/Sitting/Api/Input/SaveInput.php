@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Sitting\Api\Input;
 
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Platform\OpenApi\Shape;
 
 /** One response on its way from a device. */
@@ -37,7 +38,7 @@ final readonly class SaveInput
         $save = new self(
             $node->text('entry', 36),
             $node->int('try', 1, 9, 1),
-            Response::read($node->child('value')),
+            ResponseReader::read($node->child('value')),
             $node->int('counter', 1, self::LARGEST_COUNTER),
             $node->text('clientId', 64),
             $node->intOrNull('millis', 0, self::A_DAY),

@@ -11,6 +11,7 @@ final readonly class StepView
 {
     /**
      * @param int                       $visit      the pass it was shown in, from 1
+     * @param array<string, mixed>|null $face       what the student may see of the question
      * @param array<string, mixed>|null $value      the stored response
      * @param int                       $millis     how long it has been in front of the student, as far as is stored
      * @param int|null                  $confidence how sure the student said they are, 1 to 3
@@ -21,7 +22,8 @@ final readonly class StepView
         public int $visit,
         public int $number,
         public string $points,
-        public ?FaceView $face,
+        #[Shape('Face')]
+        public ?array $face,
         public ?SourceView $source,
         #[Shape('Response')]
         public ?array $value,

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item\Response;
+
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\Response;
+
+/** What was typed: a word, a number, an expression, an essay. */
+final readonly class TextResponse implements Response
+{
+    public const LONGEST = 20_000;
+
+    public function __construct(public string $text)
+    {
+    }
+
+    /** Of a response of another kind, nothing. */
+    public static function textOf(Response $response): string
+    {
+        return $response instanceof self ? $response->text : '';
+    }
+
+    /** No letter, figure or sign: spaces and what cannot be seen. */
+    public static function isEmpty(string $text): bool
+    {
+        return preg_match('/^[\p{Z}\p{C}\s]*$/Du', $text) === 1;
+    }
+
+    public static function members(): array
+    {
+        return ['text'];
+    }
+
+    public static function read(Node $node): self
+    {
+        return new self($node->text('text', self::LONGEST, ''));
+    }
+
+    public function isBlank(): bool
+    {
+        return self::isEmpty($this->text);
+    }
+
+    public function toArray(): array
+    {
+        return ['text' => $this->text];
+    }
+}

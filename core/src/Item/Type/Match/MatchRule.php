@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item\Type\Match;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\ItemType;
+use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\PlainRule;
+use ChalkLadder\Core\Item\Renaming;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Showing;
+use ChalkLadder\Core\Item\Thing;
+
+/**
+ * Things matched with places: pairs, or things sorted into bins. A place without a thing is a distractor. With copies, a
+ * thing may be used several times and counts as often as the key says (counting with pieces).
+ *
+ * Credit per pair: (pairs of the key that were made − pairs beyond their number) / pairs of the key, floor 0; or all
+ * or nothing.
+ */
+final readonly class MatchRule extends PlainRule
+{
+    /**
+     * @param list<Thing>                                             $things
+     * @param list<Thing>                                             $places
+     * @param list<array{string, string}>                             $key    thing, place; with copies a pair may stand several times
+     * @param bool                                                    $copies a thing may be used more than once
+     * @param list<array{thing: string, place: string, line: Line}>   $lines  wrong pairs worth knowing
+     */
+    public function __construct(
+        public array $things,
+        public array $places,
+        public array $key,
+        public bool $each = true,
+        public bool $copies = false,
+        public array $lines = [],
+    ) {
+    }
+
+    public static function read(Node $node): self
+    {
+        $things = Thing::readAll($node, 'things', 40);
+        $places = Thing::readAll($node, 'places', 40);
+        $key = [];
+        foreach ($node->children('key', 100) as $pair) {
+            $key[] = [$pair->text('0', 12), $pair->text('1', 12)];
+            if (!in_array($pair->text('0', 12), Thing::ids($things), true) || !in_array($pair->text('1', 12), Thing::ids($places), true)) {
+                $pair->fault('', 'This pair names a thing or place that is not there.');
+            }
+            $pair->rejectUnknown();
+        }
+        $lines = [];
+        foreach ($node->children('lines', 60) as $line) {
+            $lines[] = ['thing' => $line->text('thing', 12), 'place' => $line->text('place', 12), 'line' => Line::read($line, '0')];
+            $line->rejectUnknown();
+        }
+
+        return new self($things, $places, $key, $node->bool('each', true), $node->bool('copies', false), $lines);
+    }
+
+    public function type(): ItemType
+    {
+        return ItemType::Match;
+    }
+
+    public function check(Response $response): Outcome
+    {
+        $given = $this->made(self::in($response));
+        if ($given === []) {
+            return Outcome::nothing();
+        }
+        $left = [];
+        foreach ($this->key as $pair) {
+            $left[self::name($pair)] = ($left[self::name($pair)] ?? 0) + 1;
+        }
+        $hits = $false = 0;
+        $wrong = [];
+        foreach ($given as $pair) {
+            if (($left[self::name($pair)] ?? 0) > 0) {
+                --$left[self::name($pair)];
+                ++$hits;
+            } else {
+                ++$false;
+                foreach ($this->lines as $line) {
+                    if ($line['thing'] === $pair[0] && $line['place'] === $pair[1]) {
+                        $wrong[] = $line['line'];
+                    }
+                }
+            }
+        }
+        $most = count($this->key);
+        // A wrong pair that stands where a right one is missing costs that one; a surplus costs one more.
+        $surplus = max(0, $hits + $false - $most);
+        $credit = match (true) {
+            $most === 0 => BigRational::zero(),
+            $this->each => BigRational::nd(max(0, $hits - $surplus), $most),
+            default => BigRational::of($hits === $most && $false === 0 ? 1 : 0),
+        };
+
+        return Outcome::of(
+            $credit,
+            sprintf('%d of %d', $hits, $most),
+            implode(', ', array_map(static fn (array $p): string => $p[0].'–'.$p[1], $given)),
+            implode(
+                ' ',
+                array_filter(array_map(static fn (Line $l): string => $l->feedback, $wrong), static fn (string $f): bool => $f !== ''),
+            ),
+            Line::misconceptionsOf($wrong),
+        );
+    }
+
+    /**
+     * Pairs that the rule knows; without copies the last place of a thing holds.
+     *
+     * @param list<array{string, string}> $pairs
+     *
+     * @return list<array{string, string}>
+     */
+    private function made(array $pairs): array
+    {
+        $known = array_values(array_filter(
+            $pairs,
+            fn (array $p): bool => in_array($p[0], Thing::ids($this->things), true) && in_array($p[1], Thing::ids($this->places), true),
+        ));
+        if ($this->copies) {
+            return $known;
+        }
+        $last = [];
+        foreach ($known as $pair) {
+            $last[$pair[0]] = $pair;
+        }
+
+        return array_values($last);
+    }
+
+    /** @param array{string, string} $pair */
+    private static function name(array $pair): string
+    {
+        return $pair[0].'→'.$pair[1];
+    }
+
+    /** @return list<array{string, string}> */
+    private static function in(Response $response): array
+    {
+        return $response instanceof MatchResponse ? $response->pairs : [];
+    }
+
+    public function face(Showing $showing): array
+    {
+        return [
+            'things' => $showing->within('thing')->things($this->things, 'things'),
+            'places' => $showing->within('place')->things($this->places, 'places'),
+            'copies' => $this->copies,
+        ];
+    }
+
+    public function renamed(Response $response, Renaming $names): Response
+    {
+        if (!$response instanceof MatchResponse) {
+            return $response;
+        }
+        $pairs = [];
+        foreach ($response->pairs as [$thing, $place]) {
+            $thing = $names->within('thing')->of($thing, Thing::ids($this->things));
+            $place = $names->within('place')->of($place, Thing::ids($this->places));
+            if ($thing !== null && $place !== null) {
+                $pairs[] = [$thing, $place];
+            }
+        }
+
+        return new MatchResponse($pairs);
+    }
+
+    public function inWords(Response $response): string
+    {
+        return implode(', ', array_map($this->pairInWords(...), self::in($response)));
+    }
+
+    public function key(): string
+    {
+        return htmlspecialchars(implode(', ', array_map($this->pairInWords(...), $this->key)));
+    }
+
+    /** @param array{string, string} $pair */
+    private function pairInWords(array $pair): string
+    {
+        return Thing::named($this->things, $pair[0]).' – '.Thing::named($this->places, $pair[1]);
+    }
+
+    public function texts(): array
+    {
+        return array_map(static fn (Thing $t): string => $t->text, [...$this->things, ...$this->places]);
+    }
+
+    public function misconceptions(): array
+    {
+        return Line::misconceptionsOf(array_column($this->lines, 'line'));
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'things' => Thing::write($this->things), 'places' => Thing::write($this->places), 'key' => $this->key,
+            'each' => $this->each, 'copies' => $this->copies,
+            'lines' => array_map(
+                static fn (array $l): array => ['thing' => $l['thing'], 'place' => $l['place']] + $l['line']->toArray(),
+                $this->lines,
+            ),
+        ];
+    }
+
+    public function defects(): array
+    {
+        $defects = [];
+        if ($this->things === [] || $this->places === []) {
+            $defects[] = Defect::blocking('A match needs things and places.');
+        }
+        if ($this->key === []) {
+            $defects[] = Defect::blocking('No pair is right, so there is no key.');
+        }
+        $used = array_column($this->key, 0);
+        if (!$this->copies && count($used) !== count(array_unique($used))) {
+            $defects[] = Defect::blocking('A thing has two right places, but may be used once.');
+        }
+
+        return $defects;
+    }
+}

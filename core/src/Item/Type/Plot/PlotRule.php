@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item\Type\Plot;
+
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\ItemType;
+use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\PlainRule;
+use ChalkLadder\Core\Item\Response;
+
+/**
+ * Points and lines on a coordinate grid, or points and intervals on a number line, each within a tolerance in grid units.
+ * A line is given by two points and compared by slope and intercept; an upright one by its place. Wrong plots worth
+ * knowing carry a line each.
+ *
+ * Credit: (targets met − marks that meet nothing) / targets with credit, floor 0.
+ */
+final readonly class PlotRule extends PlainRule
+{
+    /**
+     * @param list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> $targets
+     *
+     *            point: x, y; line: slope, intercept; upright: x; interval: from, to
+     */
+    public function __construct(public array $targets)
+    {
+    }
+
+    public static function read(Node $node): self
+    {
+        $targets = [];
+        foreach ($node->children('targets', 60) as $target) {
+            $kind = match ($target->oneOf('kind', ['point', 'line', 'upright', 'interval'])) {
+                'line' => 'line', 'upright' => 'upright', 'interval' => 'interval', default => 'point',
+            };
+            $names = ['point' => ['x', 'y'], 'line' => ['slope', 'intercept'], 'upright' => ['x'], 'interval' => ['from', 'to']][$kind];
+            $targets[] = [
+                'kind' => $kind,
+                'numbers' => array_map(static fn (string $n): BigRational => $target->rational($n, '-100000', '100000'), $names),
+                'tolerance' => $target->rational('tolerance', '0', '1000', '1/4'),
+                'line' => Line::read($target),
+            ];
+            $target->rejectUnknown();
+        }
+
+        return new self($targets);
+    }
+
+    public function type(): ItemType
+    {
+        return ItemType::Plot;
+    }
+
+    public function check(Response $response): Outcome
+    {
+        $marks = self::marks($response);
+        if ($marks === []) {
+            return Outcome::nothing();
+        }
+        $met = [];
+        $sum = BigRational::zero();
+        $false = 0;
+        foreach ($marks as $mark) {
+            $at = $this->targetOf($mark, $met);
+            if ($at === null || $this->targets[$at]['line']->credit->isZero()) {
+                ++$false;
+            } else {
+                $sum = $sum->plus($this->targets[$at]['line']->credit);
+            }
+            if ($at !== null) {
+                $met[$at] = $this->targets[$at]['line'];
+            }
+        }
+        $asked = count(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
+        $credit = $asked === 0 ? BigRational::zero() : $sum->minus($false)->dividedBy($asked);
+        $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
+        ksort($met);
+        $feedback = implode(
+            ' ',
+            array_unique(array_filter(
+                array_map(static fn (Line $l): string => $l->feedback, array_values($met)),
+                static fn (string $f): bool => $f !== '',
+            )),
+        );
+
+        return Outcome::of(
+            $credit,
+            implode('+', array_map(static fn (int $i): string => 'target '.($i + 1), array_keys($met))),
+            implode('; ', array_map(self::words(...), $marks)),
+            $feedback,
+            Line::misconceptionsOf(array_values($met)),
+        );
+    }
+
+    /** @return list<array{kind: string, numbers: list<BigRational>}> */
+    private static function marks(Response $response): array
+    {
+        $marks = [];
+        $plot = PlotResponse::of($response);
+        foreach ($plot->points as $point) {
+            $marks[] = ['kind' => 'point', 'numbers' => $point];
+        }
+        foreach ($plot->lines as [$x1, $y1, $x2, $y2]) {
+            if ($x1->isEqualTo($x2)) {
+                $marks[] = ['kind' => 'upright', 'numbers' => [$x1]];
+
+                continue;
+            }
+            $slope = $y2->minus($y1)->dividedBy($x2->minus($x1))->simplified();
+            $marks[] = ['kind' => 'line', 'numbers' => [$slope, $y1->minus($slope->multipliedBy($x1))->simplified()]];
+        }
+        foreach ($plot->intervals as [$from, $to]) {
+            $marks[] = ['kind' => 'interval', 'numbers' => $from->isGreaterThan($to) ? [$to, $from] : [$from, $to]];
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param array{kind: string, numbers: list<BigRational>} $mark
+     * @param array<int, Line>                                $met  targets that are taken
+     */
+    private function targetOf(array $mark, array $met): ?int
+    {
+        foreach ($this->targets as $i => $target) {
+            if (isset($met[$i]) || $target['kind'] !== $mark['kind']) {
+                continue;
+            }
+            foreach ($target['numbers'] as $j => $number) {
+                if ($mark['numbers'][$j]->minus($number)->abs()->isGreaterThan($target['tolerance'])) {
+                    continue 2;
+                }
+            }
+
+            return $i;
+        }
+
+        return null;
+    }
+
+    /** @param array{kind: string, numbers: list<BigRational>} $mark */
+    private static function words(array $mark): string
+    {
+        $n = array_map(NumberText::write(...), $mark['numbers']);
+
+        return match ($mark['kind']) {
+            'point' => "($n[0], $n[1])",
+            'line' => "y = $n[0] x + $n[1]",
+            'upright' => "x = $n[0]",
+            default => "$n[0] to $n[1]",
+        };
+    }
+
+    public function inWords(Response $response): string
+    {
+        return implode('; ', array_map(self::words(...), self::marks($response)));
+    }
+
+    public function key(): string
+    {
+        $right = array_values(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
+
+        return htmlspecialchars(implode('; ', array_map(self::words(...), $right)));
+    }
+
+    public function accepted(): array
+    {
+        return array_map(
+            static fn (array $t): string => self::words($t).' for credit '.$t['line']->credit->simplified(),
+            $this->targets,
+        );
+    }
+
+    public function misconceptions(): array
+    {
+        return Line::misconceptionsOf(array_column($this->targets, 'line'));
+    }
+
+    public function toArray(): array
+    {
+        $names = ['point' => ['x', 'y'], 'line' => ['slope', 'intercept'], 'upright' => ['x'], 'interval' => ['from', 'to']];
+
+        return ['targets' => array_map(
+            static fn (array $t): array => ['kind' => $t['kind']] + array_combine(
+                $names[$t['kind']],
+                array_map(strval(...), $t['numbers']),
+            ) + ['tolerance' => (string) $t['tolerance']] + $t['line']->toArray(),
+            $this->targets,
+        )];
+    }
+
+    public function defects(): array
+    {
+        return array_filter(
+            $this->targets,
+            static fn (array $t): bool => $t['line']->credit->isEqualTo(1),
+        ) === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
+    }
+}

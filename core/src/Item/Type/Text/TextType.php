@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item\Type\Text;
+
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\PlainType;
+
+/** Short text, compared with the forms that are accepted. */
+final class TextType extends PlainType
+{
+    public function readRule(Node $node): TextRule
+    {
+        return TextRule::read($node);
+    }
+
+    public function seconds(): float
+    {
+        return 30.0;
+    }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
+}

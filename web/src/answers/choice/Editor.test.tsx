@@ -1,0 +1,139 @@
+import { screen, waitFor } from '@testing-library/react'
+import { useState } from 'react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { bodies, Refusal, serve } from '@/testing/server'
+import { blankItem } from '../registry'
+import Editor from './Editor'
+
+type Rule = Schemas['ChoiceRule']
+const terms = (more: object[] = []) => ({
+  skills: [],
+  misconceptions: [
+    { id: 'm1', name: 'adds instead of subtracts', parent: null, looksLike: '', nextStep: '', questions: 1 },
+    ...more,
+  ],
+  units: [],
+})
+let rule: Rule
+function Editing({ first }: { first: Rule }) {
+  const [now, setNow] = useState(first)
+  rule = now
+  return <Editor rule={now} onChange={setNow} />
+}
+const open = (change: Partial<Rule> = {}) => show(<Editing first={{ ...blankItem('choice').rule, ...change }} />)
+const keys = () => rule.options.filter((o) => o.key).map((o) => o.id)
+beforeEach(() => serve({ 'GET /api/bank/terms': terms() }))
+
+describe('A choice rule', () => {
+  it('has no key until its writer names one, and then one, which moves', async () => {
+    const user = open()
+    expect(keys()).toEqual([])
+    await user.click(screen.getByRole('radio', { name: 'option A is the key' }))
+    expect(keys()).toEqual(['a'])
+    await user.click(screen.getByRole('radio', { name: 'option C is the key' }))
+    expect(keys()).toEqual(['c'])
+  })
+
+  it('takes several keys once several may be picked, and part credit only then', async () => {
+    const user = open()
+    expect(screen.queryByLabelText('Part credit for each option')).toBeNull()
+    await user.click(screen.getByLabelText('Several may be picked'))
+    await user.click(screen.getByRole('checkbox', { name: 'option A is the key' }))
+    await user.click(screen.getByRole('checkbox', { name: 'option C is the key' }))
+    await user.click(screen.getByLabelText('Part credit for each option'))
+    expect([keys(), rule.several, rule.perOption]).toEqual([['a', 'c'], true, true])
+    await user.click(screen.getByLabelText('Several may be picked'))
+    expect([rule.several, rule.perOption]).toEqual([false, false])
+  })
+
+  it('keeps an option’s id, key and feedback when it moves or another goes', async () => {
+    const user = open()
+    await user.type(screen.getAllByPlaceholderText('Feedback to the student')[2] as HTMLElement, 'Look again.')
+    await user.click(screen.getByRole('button', { name: /option C up/i }))
+    expect(rule.options.map((o) => [o.id, o.feedback])).toEqual([
+      ['a', ''],
+      ['c', 'Look again.'],
+      ['b', ''],
+      ['d', ''],
+    ])
+    await user.click(screen.getByRole('button', { name: /remove option A/i }))
+    expect(rule.options.map((o) => o.id)).toEqual(['c', 'b', 'd'])
+    await user.click(screen.getByRole('button', { name: 'Add an option' }))
+    expect(rule.options.map((o) => o.id)).toEqual(['c', 'b', 'd', 'a'])
+    expect(keys()).toEqual([])
+  })
+
+  it('grows to twelve options and no further', async () => {
+    const options = Array.from({ length: 11 }, (_, i) => ({
+      id: `x${i}`,
+      text: '',
+      key: false,
+      feedback: '',
+      misconception: null,
+    }))
+    const user = open({ options })
+    const add = screen.getByRole('button', { name: 'Add an option' }) as HTMLButtonElement
+    await user.click(add)
+    expect([rule.options.length, add.disabled]).toEqual([12, true])
+    expect(screen.getByRole('radio', { name: 'option L is the key' })).toBeTruthy()
+  })
+
+  it('may keep its last option last', async () => {
+    const user = open()
+    await user.click(screen.getByLabelText('Keep the last option last'))
+    expect(rule.keepLast).toBe(true)
+  })
+})
+
+describe('The misconception of a distractor', () => {
+  const pick = () => screen.getAllByLabelText(/misconception/i, { selector: 'select' })[1] as HTMLSelectElement
+
+  it('is one of the team’s', async () => {
+    const user = open()
+    await screen.findAllByRole('option', { name: 'adds instead of subtracts' })
+    await user.selectOptions(pick(), 'm1')
+    expect(rule.options.map((o) => o.misconception)).toEqual([null, 'm1', null, null])
+    await user.selectOptions(pick(), 'No misconception')
+    expect(rule.options[1]?.misconception).toBeNull()
+  })
+
+  it('or a new one, named on the spot, which every list then has', async () => {
+    let known = terms()
+    serve({
+      'GET /api/bank/terms': () => known,
+      'POST /api/bank/misconceptions': ({ body }: { body: unknown }) => {
+        const made = { id: 'm2', parent: null, questions: 0, ...(body as object) }
+        known = terms([made])
+        return made
+      },
+    })
+    const user = open()
+    await user.selectOptions(pick(), 'New misconception …')
+    await user.type(await screen.findByLabelText('What the student thinks'), 'the tide falls evenly')
+    await user.type(screen.getByLabelText('What to do next'), 'Plot a day.')
+    await user.click(screen.getByRole('button', { name: 'Add the misconception' }))
+    await waitFor(() => expect(rule.options[1]?.misconception).toBe('m2'))
+    expect(bodies('POST', '/api/bank/misconceptions')).toEqual([
+      { name: 'the tide falls evenly', looksLike: '', nextStep: 'Plot a day.' },
+    ])
+    expect(screen.queryByRole('dialog')).toBeNull()
+    await waitFor(() => expect(pick().selectedOptions[0]?.textContent).toBe('the tide falls evenly'))
+  })
+
+  it('stays open with what was typed when its name is refused', async () => {
+    serve({
+      'GET /api/bank/terms': terms(),
+      'POST /api/bank/misconceptions': new Refusal(422, 'Not yet.', '', { name: 'The team has this one.' }),
+    })
+    const user = open()
+    await user.selectOptions(pick(), 'New misconception …')
+    await user.type(await screen.findByLabelText('What the student thinks'), 'adds instead of subtracts{Enter}')
+    expect(await screen.findByText('The team has this one.', { exact: false })).toBeTruthy()
+    expect((screen.getByLabelText('What the student thinks') as HTMLInputElement).value).toBe(
+      'adds instead of subtracts',
+    )
+    expect(rule.options[1]?.misconception).toBeNull()
+  })
+})

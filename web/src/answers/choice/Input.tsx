@@ -1,0 +1,51 @@
+import { useId } from 'react'
+import { Rich } from '@/lib/Rich'
+import type { InputProps } from '../kinds'
+import { optionsOf } from '../parts/values'
+import { letter } from './letters'
+
+/** Options to pick, in the order for this student. */
+export default function Input({ face, value, onChange, disabled }: InputProps<'choice'>) {
+  const id = useId()
+  const picked = optionsOf(value)
+  const pick = (option: string) =>
+    onChange({
+      options: face.several
+        ? picked.includes(option)
+          ? picked.filter((o) => o !== option)
+          : [...picked, option]
+        : [option],
+    })
+  return (
+    <fieldset disabled={disabled}>
+      <legend className="mb-2 text-[0.85em] text-quiet">{face.several ? 'Pick all that are right' : 'Pick one'}</legend>
+      <div className="flex flex-col gap-2.5">
+        {face.options.map((option, i) => {
+          const on = picked.includes(option.id)
+          return (
+            <label
+              key={option.id}
+              className={`relative flex min-h-14 items-center gap-4 rounded border-2 bg-sheet px-4 py-2 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue ${on ? 'border-ink' : 'border-line'} ${disabled ? '' : 'cursor-pointer hover:border-edge'}`}
+            >
+              {on ? <span aria-hidden className="absolute -top-[5px] left-4 h-2 w-8 bg-rust" /> : null}
+              <input
+                type={face.several ? 'checkbox' : 'radio'}
+                name={id}
+                className="sr-only"
+                checked={on}
+                onChange={() => pick(option.id)}
+              />
+              <span
+                aria-hidden
+                className={`inline-block size-8 shrink-0 rounded border text-center leading-8 font-bold ${on ? 'border-ink bg-ink text-ground' : 'border-edge'}`}
+              >
+                {letter(i)}
+              </span>
+              <Rich html={option.text} className="min-w-0 flex-1" />
+            </label>
+          )
+        })}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,24 @@
+import { Rich } from '@/lib/Rich'
+import type { PaperProps } from '../kinds'
+import { letter } from './letters'
+
+/** Options with a box to mark; the key filled. */
+export default function Paper({ rule, withKey }: PaperProps<'choice'>) {
+  return (
+    <ol className="mt-2">
+      {rule.options.map((o, i) => (
+        <li key={o.id} className="flex items-baseline gap-2 py-0.5">
+          <span
+            className={`inline-block size-5 border border-black text-center text-xs leading-5 font-bold ${withKey && o.key ? 'bg-black text-white' : ''}`}
+            style={{ printColorAdjust: 'exact' }}
+          >
+            {letter(i)}
+          </span>
+          <Rich html={o.text} inline />
+          {withKey && o.key ? <b>✓ key</b> : null}
+          {withKey && o.feedback ? <i className="text-sm">“{o.feedback}”</i> : null}
+        </li>
+      ))}
+    </ol>
+  )
+}

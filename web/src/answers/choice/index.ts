@@ -1,0 +1,33 @@
+import type { Kind } from '../kinds'
+import { part } from '../parts/part'
+import { letter } from './letters'
+
+export const choice: Kind<'choice'> = {
+  name: 'choice',
+  blank: () => ({
+    options: ['a', 'b', 'c', 'd'].map((id) => ({ id, text: '', key: false, feedback: '', misconception: null })),
+    several: false,
+    perOption: false,
+    keepLast: false,
+  }),
+  face: (rule) => ({ options: rule.options.map(({ id, text }) => ({ id, text })), several: rule.several }),
+  keyLines: (rule) =>
+    rule.options.map((o, i) => ({
+      line: o.id,
+      mark: letter(i),
+      text: o.text,
+      rich: true,
+      credit: o.key ? '1' : '0',
+      isKey: o.key,
+      misconception: o.misconception,
+      feedback: o.feedback,
+      shown: true,
+    })),
+  criteria: () => [],
+  byHand: false,
+  accepting: { says: 'This option becomes a key, for everyone who picked it.', inPart: false },
+  Editor: part(() => import('./Editor')),
+  Input: part(() => import('./Input')),
+  Given: part(() => import('./Given')),
+  Paper: part(() => import('./Paper')),
+}

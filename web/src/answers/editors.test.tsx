@@ -1,0 +1,103 @@
+import { screen } from '@testing-library/react'
+import { useState } from 'react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { serve } from '@/testing/server'
+import { freshOptionId } from './choice/letters'
+import type { Item } from './kinds'
+import NumberEditor from './number/Editor'
+import RubricEditor from './open/Editor'
+import { blankItem } from './registry'
+import TextEditor from './text/Editor'
+
+const terms = {
+  skills: [],
+  misconceptions: [
+    { id: 'm1', name: 'adds instead of subtracts', parent: null, looksLike: '', nextStep: '', questions: 1 },
+  ],
+  units: ['m', 'km'],
+}
+beforeEach(() => serve({ 'GET /api/bank/terms': terms }))
+
+let rule: unknown
+function Editing<R>({
+  first,
+  editor: Editor,
+}: {
+  first: R
+  editor: (p: { rule: R; onChange: (rule: R) => void }) => React.ReactNode
+}) {
+  const [now, setNow] = useState(first)
+  rule = now
+  return <Editor rule={now} onChange={setNow} />
+}
+const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as Extract<Item, { type: T }>['rule']
+
+describe('A text rule', () => {
+  it('takes forms with their own credit, feedback and misconception', async () => {
+    const user = show(<Editing first={ruleOf('text')} editor={TextEditor} />)
+    await user.type(screen.getByLabelText('Text of form 1'), 'neap')
+    await user.click(screen.getByRole('button', { name: 'Add a form' }))
+    await user.type(screen.getByLabelText('Text of form 2'), 'neep')
+    await user.selectOptions(screen.getByLabelText('Credit of form 2'), '1/2')
+    await user.type(screen.getByLabelText('Feedback for form 2'), 'Watch the spelling.')
+    await screen.findAllByRole('option', { name: /adds instead of subtracts/ })
+    await user.selectOptions(screen.getByLabelText('Misconception behind form 2'), 'm1')
+    await user.click(screen.getByLabelText('Accents do not matter'))
+    expect(rule).toMatchObject({
+      forms: [
+        { text: 'neap', credit: '1', feedback: '', misconception: null },
+        { text: 'neep', credit: '1/2', feedback: 'Watch the spelling.', misconception: 'm1' },
+      ],
+      folding: { case: true, accents: true },
+    })
+    await user.click(screen.getByRole('button', { name: 'Remove form 1' }))
+    expect((rule as Schemas['TextRule']).forms.map((f) => f.text)).toEqual(['neep'])
+  })
+})
+
+describe('A number rule', () => {
+  it('keeps its values in the order they are tried', async () => {
+    const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
+    await user.clear(screen.getByLabelText('Number for value 1'))
+    await user.type(screen.getByLabelText('Number for value 1'), '3.9')
+    await user.clear(screen.getByLabelText('Tolerance of value 1'))
+    await user.type(screen.getByLabelText('Tolerance of value 1'), '0.1')
+    await user.click(screen.getByRole('button', { name: 'Add a value' }))
+    await user.clear(screen.getByLabelText('Number for value 2'))
+    await user.type(screen.getByLabelText('Number for value 2'), '4.2')
+    await user.click(screen.getByRole('button', { name: 'Move value 2 up' }))
+    expect((rule as Schemas['NumberRule']).targets).toMatchObject([
+      { value: '4.2', credit: '0' },
+      { value: '3.9', tolerance: '0.1', credit: '1' },
+    ])
+  })
+
+  it('asks for the unit’s use once there is a unit, and drops it with the unit', async () => {
+    const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
+    expect(screen.queryByLabelText('The student')).toBeNull()
+    await screen.findByRole('option', { name: 'km' })
+    await user.selectOptions(screen.getByLabelText('Unit'), 'm')
+    expect(rule).toMatchObject({ unit: 'm', unitUse: 'optional' })
+    await user.selectOptions(screen.getByLabelText('The student'), 'required')
+    await user.selectOptions(screen.getByLabelText('Unit'), 'km')
+    expect(rule).toMatchObject({ unit: 'km', unitUse: 'required' })
+    await user.selectOptions(screen.getByLabelText('Unit'), '')
+    expect(rule).toMatchObject({ unit: '', unitUse: 'none' })
+  })
+})
+
+describe('A rubric', () => {
+  it('starts with one criterion of three levels, and each can be named', async () => {
+    show(<Editing first={ruleOf('open')} editor={RubricEditor} />)
+    expect((rule as Schemas['OpenRule']).criteria[0]?.levels.map((l) => l.points)).toEqual(['0', '1', '2'])
+    expect(screen.getByDisplayValue('Content')).toBeTruthy()
+    expect(screen.getByDisplayValue('All of it')).toBeTruthy()
+  })
+})
+
+it('a new option gets an id of its own', () => {
+  expect(freshOptionId(['a', 'b', 'd'])).toBe('c')
+  expect(freshOptionId([...'abcdefghijklmnopqrstuvwxyz'])).toBe('o26')
+})

@@ -1,0 +1,62 @@
+import type { ReactNode } from 'react'
+import type { Schemas } from '@/lib/api/client'
+
+export type Item = Schemas['Item']
+export type ItemType = Item['type']
+export type Face = Schemas['Face']
+export type Value = Schemas['Response']
+export type RuleOf<T extends ItemType> = Extract<Item, { type: T }>['rule']
+type FaceOf<T extends ItemType> = Extract<Face, { type: T }>
+/** What the types differ in of a face. */
+type FaceMembers<T extends ItemType> = Omit<FaceOf<T>, 'type' | 'prompt' | 'hasHint' | 'asksConfidence'>
+
+/** One line of a key: what is given, what it earns, what it shows. */
+export type KeyLine = {
+  /** As rules and records name it: an option id, `form 2`, `target 1`. */
+  line: string
+  mark: string
+  /** HTML where `rich`. */
+  text: string
+  rich: boolean
+  credit: string
+  isKey: boolean
+  misconception: string | null
+  feedback: string
+  /** Students see it before they answer. */
+  shown: boolean
+}
+
+export type EditorProps<T extends ItemType> = { rule: RuleOf<T>; onChange: (rule: RuleOf<T>) => void }
+export type InputProps<T extends ItemType> = {
+  face: FaceOf<T>
+  value: Value | null
+  onChange: (value: Value) => void
+  disabled: boolean
+  /** What is answered, as a label goes on: "question 3". */
+  heading: string
+}
+export type GivenProps<T extends ItemType> = { face: FaceOf<T>; value: Value | null }
+export type PaperProps<T extends ItemType> = { rule: RuleOf<T>; withKey: boolean }
+
+/** A component that is fetched when it is first needed. */
+export type Part<P> = ((props: P) => ReactNode) & { load: () => Promise<unknown> }
+
+/** All that the screens need to know of one type of answer. */
+export type Kind<T extends ItemType> = {
+  name: string
+  /** A new rule with the fewest lines that make sense. No key is preset: its writer names it. */
+  blank: () => RuleOf<T>
+  /** What a student would be shown to answer with, as far as the rule says it. */
+  face: (rule: RuleOf<T>) => FaceMembers<T>
+  keyLines: (rule: RuleOf<T>) => KeyLine[]
+  /** What a person marks by; none where a machine checks. */
+  criteria: (rule: RuleOf<T>) => Schemas['Criterion'][]
+  /** Marked by a person. */
+  byHand: boolean
+  /** What taking an answer into the key does, and whether it may earn a part; null where there is no key. */
+  accepting: { says: string; inPart: boolean } | null
+  Editor: Part<EditorProps<T>>
+  Input: Part<InputProps<T>>
+  Given: Part<GivenProps<T>>
+  Paper: Part<PaperProps<T>>
+}

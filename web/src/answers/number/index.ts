@@ -1,0 +1,24 @@
+import type { Kind } from '../kinds'
+import { part } from '../parts/part'
+import { lines } from './lines'
+
+export const number: Kind<'number'> = {
+  name: 'number',
+  blank: () => ({
+    targets: [{ value: '', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }],
+    unit: '',
+    unitUse: 'none',
+  }),
+  face: (rule) => ({ unit: rule.unit, unitUse: rule.unitUse }),
+  keyLines: lines,
+  criteria: () => [],
+  byHand: false,
+  accepting: {
+    says: 'Everyone who gave this value gets the same credit, however they wrote it, now and later.',
+    inPart: true,
+  },
+  Editor: part(() => import('./Editor')),
+  Input: part(() => import('./Input')),
+  Given: part(() => import('../parts/TypedGiven')),
+  Paper: part(() => import('./Paper')),
+}

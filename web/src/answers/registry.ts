@@ -1,0 +1,48 @@
+import { choice } from './choice'
+import type { Face, Item, ItemType, Kind } from './kinds'
+import { number } from './number'
+import { open } from './open'
+import { text } from './text'
+
+/** The one place that lists the types; all else is asked of the kind. */
+const KINDS: { [T in ItemType]: Kind<T> } = { choice, text, number, open }
+
+export const TYPES = (Object.keys(KINDS) as ItemType[]).map((id) => ({ id, name: KINDS[id].name }))
+
+/** The kind of a type; what it takes and gives is of that type, which the caller knows and the compiler cannot. */
+export const kindOf = <T extends ItemType>(type: T) => KINDS[type] as unknown as Kind<T>
+
+export const isType = (type: string | undefined): type is ItemType => type !== undefined && type in KINDS
+export const typeName = (type: string) => (isType(type) ? KINDS[type].name : type)
+/** Whether a person marks answers of this type. */
+export const isByHand = (type: string) => isType(type) && KINDS[type].byHand
+
+/** A new question of a type. */
+export const blankItem = <T extends ItemType>(type: T) =>
+  ({
+    version: 1,
+    title: '',
+    prompt: '',
+    points: '1',
+    skill: null,
+    hint: '',
+    explanation: '',
+    type,
+    rule: kindOf(type).blank(),
+  }) as unknown as Extract<Item, { type: T }>
+
+/** What a student is shown of a question as it stands in the editor. */
+export const faceOf = (item: Item) =>
+  ({
+    type: item.type,
+    prompt: item.prompt,
+    hasHint: item.hint !== '',
+    asksConfidence: item.confidence ?? false,
+    ...kindOf(item.type).face(item.rule),
+  }) as Face
+
+/** Fetches all that students answer with, so that a network lost later takes nothing away. */
+export const loadInputs = (types: Iterable<string>) =>
+  Promise.all(
+    [...new Set(types)].filter(isType).flatMap((type) => [kindOf(type).Input.load(), kindOf(type).Given.load()]),
+  )

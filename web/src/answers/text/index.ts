@@ -1,0 +1,24 @@
+import type { Kind } from '../kinds'
+import { part } from '../parts/part'
+import { lines } from './lines'
+
+export const text: Kind<'text'> = {
+  name: 'text',
+  blank: () => ({
+    forms: [{ text: '', credit: '1', feedback: '', misconception: null }],
+    folding: { case: true, accents: false, punctuation: true, articles: false },
+    allowSlips: false,
+  }),
+  face: () => ({}),
+  keyLines: lines,
+  criteria: () => [],
+  byHand: false,
+  accepting: {
+    says: 'Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.',
+    inPart: true,
+  },
+  Editor: part(() => import('./Editor')),
+  Input: part(() => import('./Input')),
+  Given: part(() => import('../parts/TypedGiven')),
+  Paper: part(() => import('./Paper')),
+}
