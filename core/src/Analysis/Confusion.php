@@ -13,6 +13,7 @@ final readonly class Confusion
     /**
      * @param float $rivalry twice the smaller of the two shares: 1 when half take the key and half the rival
      * @param float $p       exact binomial test of an even split between the two
+     * @param bool  $few     so few took either that the test says little
      */
     private function __construct(
         public string $question,
@@ -25,6 +26,7 @@ final readonly class Confusion
         public int $n,
         public float $rivalry,
         public float $p,
+        public bool $few,
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class Confusion
                 $question->facility->n,
                 2 * min($key->share, $rival->share),
                 Curves::evenSplit($rival->count, $key->count + $rival->count),
+                Figure::few($key->count + $rival->count) !== null,
             );
         }
         usort($found, static fn (self $a, self $b): int => $b->rivalry <=> $a->rivalry);

@@ -8,11 +8,11 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Forms groups under constraints: a greedy start (cut by level, or dealt out), then moves of one block and swaps of two
- * as long as they help, from several shaken starts; the best is kept, and where the students are few, proved or bettered by
- * going through all ways ({@see Exhaustive}). Students who are to be together are one block.
- * A broken constraint outweighs any gain in the aim. Deterministic for a seed; the work is bounded by the number of
- * students, not by a clock.
+ * Forms groups under constraints: a greedy start (cut by level, or dealt out; for *alike* also the cut that gives its bound), then
+ * moves of one block and swaps of two as long as they help, from several shaken starts; the best is kept, and where the students
+ * are few, proved or bettered by going through all ways ({@see Exhaustive}). Students who are to be together are one block.
+ * A broken constraint outweighs any gain in the aim. Deterministic for a seed; the work is bounded by the number of students, not
+ * by a clock.
  */
 final class Former
 {
@@ -89,6 +89,10 @@ final class Former
         $former = new self($students, $plan);
         $greedy = $former->start();
         $best = $former->settled($greedy);
+        $cut = $former->cut();
+        if ($cut !== null && $former->cost($cut) < $former->cost($best) - 1e-9) {
+            $best = $cut;
+        }
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'groups|'.$plan->seed, true)));
         $n = max(1, count($students));
         $annealing = new Annealing($plan, $former->worth, $former->foes, $former->fixed, $former->whole, $random);
@@ -137,6 +141,24 @@ final class Former
         $formed = self::form($bare, $plan->with(aim: Plan::ALIKE), tell: false);
 
         return $formed->cost < self::BROKEN / 2;
+    }
+
+    /**
+     * From the best cut by level, each block standing where its first student falls.
+     *
+     * @return list<int>|null group by block
+     */
+    private function cut(): ?array
+    {
+        $cut = $this->plan->aim === Plan::ALIKE
+            ? LevelCut::of(array_map(static fn (Student $s): float => $s->share, $this->students), $this->plan)
+            : null;
+
+        return $cut === null ? null : $this->settled(array_map(
+            static fn (array $block, ?int $fixed): int => $fixed ?? $cut->parts[$block[0] ?? 0] ?? 0,
+            $this->blocks,
+            $this->fixed,
+        ));
     }
 
     /** @return list<int> group by block */

@@ -103,8 +103,8 @@ final class Reasons
     }
 
     /**
-     * Alike: the best cut of the students in order of level into so many parts, sizes kept (exact, by dynamic
-     * programming). Mixed: nought. Topics: every student under their own strongest.
+     * Alike: the best cut of the students in order of level ({@see LevelCut}). Mixed: nought. Topics: every student under
+     * their own strongest.
      *
      * @param list<Student> $students
      */
@@ -117,29 +117,9 @@ final class Reasons
         if ($plan->aim !== Plan::ALIKE) {
             return array_sum(array_map(static fn (Student $s): float => -Tally::of($s, $plan)->cost($plan->aim, new Tally()), $students));
         }
-        $levels = array_map(static fn (Student $s): float => $s->share, $students);
-        sort($levels);
-        $sum = $square = [0.0];
-        foreach ($levels as $i => $level) {
-            $sum[] = $sum[$i] + $level;
-            $square[] = $square[$i] + $level ** 2;
-        }
-        $most = $plan->most > 0 ? $plan->most : $n;
-        $best = array_fill(0, $n + 1, INF);
-        $best[0] = 0.0;
-        for ($g = 0; $g < $plan->groups; ++$g) {
-            $next = array_fill(0, $n + 1, INF);
-            for ($to = 0; $to <= $n; ++$to) {
-                for ($size = $plan->least; $size <= min($most, $to); ++$size) {
-                    $from = $to - $size;
-                    $within = $size === 0 ? 0.0 : $square[$to] - $square[$from] - ($sum[$to] - $sum[$from]) ** 2 / $size;
-                    $next[$to] = min($next[$to], $best[$from] + $within);
-                }
-            }
-            $best = $next;
-        }
+        $cut = LevelCut::of(array_map(static fn (Student $s): float => $s->share, $students), $plan);
 
-        return is_infinite($best[$n]) ? null : sqrt(max(0.0, $best[$n]) / max(1, $n));
+        return $cut === null ? null : sqrt($cut->within / max(1, $n));
     }
 
     /**

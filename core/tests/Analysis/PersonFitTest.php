@@ -88,6 +88,9 @@ final class PersonFitTest extends TestCase
         self::assertEqualsWithDelta(0.9, $found[0]->rivalry, 1e-12);
         self::assertGreaterThan(0.8, $found[0]->p);
         self::assertLessThan(0.001, $found[1]->p);
+        self::assertSame([false, false], [$found[0]->few, $found[1]->few]);
+        $small = Confusion::among([self::question('small', [['a', true, 5], ['b', false, 4]])]);
+        self::assertTrue($small[0]->few ?? false, 'a p of nine answers says that they are few');
     }
 
     /** @param list<array{string, bool, int}> $options */

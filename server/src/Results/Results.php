@@ -219,6 +219,7 @@ final readonly class Results
             $c->n,
             $c->rivalry,
             $c->p,
+            $c->few,
             $names[$rival->misconception ?? ''] ?? null,
         );
     }

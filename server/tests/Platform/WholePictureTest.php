@@ -20,6 +20,7 @@ use Symfony\Component\Clock\MockClock;
 final class WholePictureTest extends ApiCase
 {
     private const FILE = __DIR__.'/whole-picture.json';
+    private const ID = '/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/';
     private const FIRST = ['Ines', 'Jonas', 'Kaia', 'Luca', 'Mina', 'Nils', 'Oona', 'Pavel', 'Quentin', 'Rosa', 'Sven', 'Tala'];
     private const LAST = ['Adler', 'Bask', 'Corley'];
 
@@ -158,12 +159,34 @@ final class WholePictureTest extends ApiCase
         $this->world->sit($who->name, $handout, $i % 9 === 8 ? array_slice($answers, 0, 2) : $answers, $who);
     }
 
+    /**
+     * A map by ids has no order of its own: it is put into one by what its parts say.
+     *
+     * @param array<array-key, mixed> $value
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function inOrder(array $value): array
+    {
+        $named = array_filter(array_keys($value), static fn (int|string $k): bool => preg_match(self::ID, (string) $k) === 1);
+        if ($value !== [] && count($named) === count($value)) {
+            uasort($value, static fn (mixed $a, mixed $b): int => self::withoutIds($a) <=> self::withoutIds($b));
+        }
+
+        return $value;
+    }
+
+    private static function withoutIds(mixed $value): string
+    {
+        return (string) preg_replace(self::ID, '#', json_encode($value, JSON_THROW_ON_ERROR));
+    }
+
     /** With ids by the order in which they appear, and numbers to six figures. */
     private function plain(mixed $value): mixed
     {
         if (is_array($value)) {
             $plain = [];
-            foreach ($value as $key => $one) {
+            foreach (self::inOrder($value) as $key => $one) {
                 $secret = $key === 'pin' || ($key === 'code' && is_string($one));
                 $plain[is_string($key) ? $this->named($key) : $key] = $secret ? '…' : $this->plain($one);
             }
@@ -180,7 +203,7 @@ final class WholePictureTest extends ApiCase
     private function named(string $text): string
     {
         return (string) preg_replace_callback(
-            '/[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/',
+            self::ID,
             fn (array $m): string => $this->called[$m[0]] ??= '#'.(count($this->called) + 1),
             $text,
         );

@@ -36,7 +36,7 @@ export function Confusions({
             <Side letter={c.rival} text={c.rivalText} count={c.rivalCount} n={c.n} upper={c.upperRival} />
             <p className="text-[15px] text-quiet">
               {c.p > 0.05
-                ? `Not to be told from an even split (exact binomial test, p = ${c.p.toFixed(2)}, n = ${c.keyCount + c.rivalCount}).`
+                ? `Not to be told from an even split (exact binomial test, p = ${c.p.toFixed(2)}, n = ${c.keyCount + c.rivalCount}${c.few ? ', few' : ''}).`
                 : c.rivalCount > c.keyCount
                   ? 'The distractor is ahead of the key.'
                   : 'The key is ahead.'}

@@ -2047,6 +2047,7 @@ export interface components {
             n: number;
             rivalry: number;
             p: number;
+            few: boolean;
             misconception: string | null;
         };
         ResultsCriterionAgreementView: {

@@ -22,6 +22,7 @@ final readonly class ConfusionView
         public int $n,
         public float $rivalry,
         public float $p,
+        public bool $few,
         public ?string $misconception,
     ) {
     }
