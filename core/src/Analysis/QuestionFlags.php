@@ -94,9 +94,9 @@ final class QuestionFlags
         return $sure <= self::sureAt($n) || $above(1.0 - self::RIVAL_SHARE) > self::sureAt($n) ? null : new Flag(
             Flag::TWO_READINGS,
             sprintf(
-                'In the upper half, %.4G took the key and %.4G took this option: that it draws more than %d %% of the two is %d %% probable (Beta(1, 1) prior, n = %d).',
-                $key->upperHalf,
-                $rival->upperHalf,
+                'In the upper half, %s took the key and %s took this option: that it draws more than %d %% of the two is %d %% probable (Beta(1, 1) prior, n = %d).',
+                self::people($key->upperHalf),
+                self::people($rival->upperHalf),
                 (int) round(100 * self::RIVAL_SHARE),
                 (int) floor(100 * $sure),
                 $n,
@@ -186,5 +186,11 @@ final class QuestionFlags
         }
 
         return null;
+    }
+
+    /** Who ties at the edge of the upper half stands in it in part. */
+    private static function people(float $count): string
+    {
+        return (abs($count - round($count)) < 1e-9 ? '' : 'about ').round($count);
     }
 }
