@@ -10,6 +10,12 @@ const features = ['identity', 'bank', 'paper', 'roster', 'handout', 'lookout', '
 
 const types = readdirSync('web/src/answers', { withFileTypes: true }).filter((entry) => entry.isDirectory() && entry.name !== 'parts').map((entry) => entry.name)
 
+// A table says what it holds, and each heading what it heads.
+const tables = [
+  { selector: "JSXElement[openingElement.name.name='table']:not(:has(JSXOpeningElement[name.name='caption']))", message: 'A table has a caption.' },
+  { selector: "JSXOpeningElement[name.name='th']:not(:has(JSXAttribute[name.name='scope']))", message: 'A heading of a table has a scope.' },
+]
+
 export default ts.config(
   { ignores: ['web/dist/**', 'web/src/lib/api/generated.ts'] },
   js.configs.recommended,
@@ -31,6 +37,7 @@ export default ts.config(
       '@typescript-eslint/no-unused-expressions': ['error', { allowShortCircuit: true, allowTernary: true }],
     },
   },
+  { files: ['web/src/**/*.tsx'], rules: { 'no-restricted-syntax': ['error', ...tables] } },
   // One seam per type of answer: what differs is asked of its kind, nobody else asks which type it is.
   {
     files: ['web/src/**/*.{ts,tsx}'],
@@ -38,6 +45,7 @@ export default ts.config(
     rules: {
       'no-restricted-syntax': [
         'error',
+        ...tables,
         { selector: "BinaryExpression[left.property.name='type'][right.type='Literal'][right.value=/^[a-z]+$/]", message: 'Ask the kind (answers/registry), not the type.' },
         { selector: "SwitchStatement[discriminant.property.name='type']", message: 'Ask the kind (answers/registry), not the type.' },
       ],

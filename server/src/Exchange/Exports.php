@@ -48,6 +48,16 @@ final readonly class Exports
     {
     }
 
+    public function name(string $teamId, string $handoutId, string $what): FileName
+    {
+        return FileName::of(
+            $this->handouts->find($teamId, $handoutId)->title,
+            $this->handouts->classNames([$handoutId])[$handoutId] ?? [],
+            $what,
+            'csv',
+        );
+    }
+
     public function responses(string $teamId, string $handoutId): string
     {
         $handout = $this->handouts->find($teamId, $handoutId);

@@ -94,7 +94,7 @@ final readonly class PaperPdf
         $this->transaction->run(fn () => $this->own($who, $this->jobs->findLocked($who->teamId, $id))->cancel());
     }
 
-    /** @return array{string, string} the file and its name */
+    /** @return array{string, FileName} */
     public function make(StaffUser $who, string $id): array
     {
         [$paperId, $withKey] = $this->transaction->run(function () use ($who, $id): array {
@@ -123,7 +123,9 @@ final readonly class PaperPdf
             $this->end($who, $id, $state);
         }
 
-        return [$pdf, $withKey ? 'key.pdf' : 'paper.pdf'];
+        $title = $this->papers->draft($who->teamId, $paperId)->paper()->title;
+
+        return [$pdf, FileName::of($title === '' ? 'Paper' : $title, [], $withKey ? 'key' : '', 'pdf')];
     }
 
     private function end(StaffUser $who, string $id, PrintState $state): void

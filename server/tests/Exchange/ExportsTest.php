@@ -133,7 +133,10 @@ final class ExportsTest extends ApiCase
         );
         $headers = $this->browser->getResponse()->headers;
         self::assertSame('text/csv; charset=UTF-8', $headers->get('Content-Type'));
-        self::assertStringContainsString('attachment; filename=marks.csv', (string) $headers->get('Content-Disposition'));
+        self::assertStringContainsString(
+            "filename*=utf-8''".rawurlencode('Heights of tide · 8 Kestrel · marks.csv'),
+            (string) $headers->get('Content-Disposition'),
+        );
         self::assertStringContainsString('no-store', (string) $headers->get('Cache-Control'));
     }
 

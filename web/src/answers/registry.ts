@@ -41,6 +41,10 @@ export const faceOf = (item: Item) =>
     ...kindOf(item.type).face(item.rule),
   }) as Face
 
+/** Fetches all that is printed, so that a page is whole when it is first drawn. */
+export const loadPapers = (types: Iterable<string>) =>
+  Promise.all([...new Set(types)].filter(isType).map((type) => kindOf(type).Paper.load()))
+
 /** Fetches all that students answer with, so that a network lost later takes nothing away. */
 export const loadInputs = (types: Iterable<string>) =>
   Promise.all(

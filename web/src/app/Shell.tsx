@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
-import { Suspense, useEffect, useRef, useState } from 'react'
+import { Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { SignIn } from '@/features/identity/SignIn'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { useKeys } from '@/lib/keys'
+import { arrive, useFocusKeeper } from '@/lib/focus'
+import { setKeysOn, useKeys, useKeysOn } from '@/lib/keys'
 import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { KeySheet } from '@/ui/KeySheet'
@@ -49,11 +50,11 @@ function LadderNav({ stages, waiting }: { stages: typeof STAGES; waiting: number
             <>
               <span
                 aria-hidden
-                className={`absolute inset-x-0 md:-inset-x-0.5 ${isActive ? 'top-[8px] h-[7px] bg-rust' : 'top-[10px] h-[3px] bg-line'}`}
+                className={`absolute inset-x-0 md:-inset-x-0.5 ${isActive ? 'top-[8px] h-[7px] bg-rung' : 'top-[10px] h-[3px] bg-line'}`}
               />
               {stage.label}
               {stage.to === '/marking' && waiting > 0 ? (
-                <span className="block text-xs leading-none font-bold text-rust dark:text-ink">
+                <span className="block text-xs leading-none font-bold text-rung">
                   {waiting}
                   <span className="sr-only"> {waiting === 1 ? 'answer waits' : 'answers wait'}</span>
                 </span>
@@ -66,15 +67,24 @@ function LadderNav({ stages, waiting }: { stages: typeof STAGES; waiting: number
   )
 }
 
-function Account({ staff, onLeave }: { staff: Schemas['IdentityStaffView']; onLeave: () => void }) {
+function Account({
+  staff,
+  onLeave,
+  onKeys,
+}: {
+  staff: Schemas['IdentityStaffView']
+  onLeave: () => void
+  onKeys: () => void
+}) {
   const { name, team } = staff
   const [now, setNow] = useState(theme())
+  const keysOn = useKeysOn()
   const navigate = useNavigate()
   const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        className="m-2 rounded border border-edge/60 bg-sheet px-1 py-1.5 text-xs md:w-[66px]"
+        className="m-2 rounded border border-edge bg-sheet px-1 py-1.5 text-xs md:w-[66px]"
         aria-label={`Account of ${name}`}
       >
         {name.split(' ')[0]}
@@ -103,6 +113,9 @@ function Account({ staff, onLeave }: { staff: Schemas['IdentityStaffView']; onLe
               </DropdownMenu.Item>
             </>
           )}
+          <DropdownMenu.Item className={item} onSelect={onKeys}>
+            {keysOn ? 'Keys on this screen' : 'Keys: turn them on'}
+          </DropdownMenu.Item>
           <DropdownMenu.Item
             className={item}
             onSelect={() => {
@@ -134,6 +147,14 @@ export function Shell() {
     staleTime: 20_000,
   })
   const { pathname } = useLocation()
+  const [keys, setKeys] = useState(false)
+  useFocusKeeper()
+  const path = useRef(pathname)
+  useLayoutEffect(() => {
+    if (path.current === pathname) return
+    path.current = pathname
+    arrive()
+  }, [pathname])
   const marker = staff?.role === 'marker'
   const stages = STAGES.filter((stage) => !marker || stage.markers)
   useKeys(
@@ -171,7 +192,14 @@ export function Shell() {
       </a>
       <div className="no-print flex shrink-0 items-center border-b md:w-[92px] md:flex-col md:items-start md:border-b-0">
         <LadderNav stages={stages} waiting={waiting.data?.waiting ?? 0} />
-        <Account staff={staff} onLeave={() => void leave()} />
+        <Account
+          staff={staff}
+          onLeave={() => void leave()}
+          onKeys={() => {
+            setKeysOn(true)
+            setKeys(true)
+          }}
+        />
       </div>
       <main
         id="main"
@@ -183,7 +211,7 @@ export function Shell() {
           </Suspense>
         </Boundary>
       </main>
-      <KeySheet />
+      <KeySheet open={keys} onOpen={setKeys} />
     </div>
   )
 }

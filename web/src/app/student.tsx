@@ -4,6 +4,7 @@ import { lazy, StrictMode, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import Join from '@/features/sitting/Join'
+import { useFocusKeeper } from '@/lib/focus'
 import { applyTheme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
@@ -13,6 +14,12 @@ import { queryClient } from './queries'
 
 const MyWork = lazy(() => import('@/features/sitting/MyWork'))
 const Sit = lazy(() => import('@/features/sitting/Sit'))
+
+/** Around all screens. */
+function FocusKept() {
+  useFocusKeeper()
+  return null
+}
 
 applyTheme()
 tellFaults()
@@ -32,6 +39,7 @@ createRoot(document.getElementById('root')!).render(
           <RouterProvider router={router} />
         </Suspense>
         <Toasts />
+        <FocusKept />
       </Boundary>
     </QueryClientProvider>
   </StrictMode>,

@@ -13,11 +13,17 @@ const tell = () => {
 }
 
 const STORE = 'chalk.keys'
-export const keysOn = () => localStorage.getItem(STORE) !== 'off'
+const keysOn = () => localStorage.getItem(STORE) !== 'off'
 export function setKeysOn(on: boolean) {
   localStorage.setItem(STORE, on ? 'on' : 'off')
   tell()
 }
+
+export const useKeysOn = () =>
+  useSyncExternalStore((listener) => {
+    listeners.add(listener)
+    return () => listeners.delete(listener)
+  }, keysOn)
 
 /** "Shift+?" and "?" are the same press; modifiers are named in a fixed order. */
 function nameOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
@@ -33,9 +39,27 @@ const typing = (target: EventTarget | null) =>
     target.tagName === 'SELECT' ||
     (target instanceof HTMLInputElement && !['checkbox', 'radio', 'button'].includes(target.type)))
 
+const PRESSES = ['Enter', ' ']
+const ARROWS = ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Home', 'End']
+/** What the control at hand does with a key by itself. Enter on a radio button is nobody's, as in any form. */
+const KNOWN: [string, string[]][] = [
+  ['button, a[href], summary, [role=button], [role=link]', PRESSES],
+  ['[role=menuitem], [role=option], [role=tab], [role=treeitem]', [...PRESSES, ...ARROWS]],
+  ['input[type=radio], [role=radio], [role=slider]', [' ', ...ARROWS]],
+  ['input[type=checkbox], [role=checkbox], [role=switch]', [' ']],
+]
+function isKnown(target: EventTarget | null, name: string) {
+  if (!(target instanceof HTMLElement)) return false
+  // The narrower meaning first: a radio may be drawn as a button.
+  const control = [...KNOWN].reverse().find(([selector]) => target.matches(selector))
+  return control?.[1].includes(name) ?? false
+}
+
 function onKey(event: KeyboardEvent) {
-  if (event.defaultPrevented || !keysOn()) return
+  if (!keysOn()) return
   const name = nameOf(event)
+  const free = name === 'Enter' && event.target instanceof HTMLElement && event.target.matches('[role=radio]')
+  if ((event.defaultPrevented && !free) || isKnown(event.target, name)) return
   const inField = typing(event.target)
   const inDialog =
     event.target instanceof HTMLElement && event.target.closest('[role=dialog],[role=menu],[role=listbox]') !== null

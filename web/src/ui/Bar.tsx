@@ -38,7 +38,7 @@ export function Bar({ code, label, width = 28 }: { code: BarCode; label?: string
       {code === 'wrong' ? <rect {...common} className="fill-none stroke-edge" /> : null}
       {code === 'waits' ? <rect {...common} strokeDasharray="3 2.4" className="fill-none stroke-r3" /> : null}
       {code === 'blank' ? <circle cx={width / 2} cy={h / 2} r={2} className="fill-quiet" /> : null}
-      {code === 'here' ? <path d={`M${width / 2 - 5} ${h} l5 -9 l5 9z`} className="fill-rust" /> : null}
+      {code === 'here' ? <path d={`M${width / 2 - 5} ${h} l5 -9 l5 9z`} className="fill-rung" /> : null}
     </svg>
   )
 }

@@ -1,16 +1,18 @@
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
-  kind?: 'plain' | 'do' | 'quiet' | 'danger'
+  /** bare: on dark ground, in the colour of what surrounds it */
+  kind?: 'plain' | 'do' | 'quiet' | 'danger' | 'bare'
   hint?: string
   size?: 'normal' | 'small' | 'large'
   children: ReactNode
 }
 
 const KINDS = {
-  plain: 'border border-edge/60 bg-sheet hover:border-ink',
+  plain: 'border border-edge bg-sheet hover:border-ink',
   do: 'border border-rust bg-rust text-on-rust hover:bg-rust-dark hover:border-rust-dark',
   quiet: 'border border-transparent text-blue hover:underline',
+  bare: 'border border-current bg-transparent hover:underline',
   danger: 'border border-bad text-bad bg-sheet hover:bg-bad hover:text-sheet',
 }
 const SIZES = { normal: 'px-3 py-1.5 text-[15px]', small: 'px-2 py-0.5 text-sm', large: 'px-5 min-h-12 text-lg' }

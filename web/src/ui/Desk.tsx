@@ -1,14 +1,18 @@
 import { useEffect, type ReactNode } from 'react'
+import { useArrival } from '@/lib/focus'
 
 /** The head of a screen: what it is, how it stands, and what can be done. */
 export function Head({ title, note, children }: { title: ReactNode; note?: ReactNode; children?: ReactNode }) {
+  const heading = useArrival()
   useEffect(() => {
     if (typeof title === 'string') document.title = `${title} · Chalk Ladder`
   }, [title])
   return (
     // On paper the acts go, the title and note stay.
     <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b px-5 py-2 print:[&>*:nth-child(n+3)]:hidden">
-      <h1 className="text-xl">{title}</h1>
+      <h1 ref={heading} tabIndex={-1} className="text-xl outline-none">
+        {title}
+      </h1>
       <div className="min-w-40 flex-1 text-[15px] text-quiet">{note}</div>
       {children}
     </header>

@@ -1,16 +1,15 @@
-import { useState } from 'react'
-import { keysOn, setKeysOn, useActs, useKeys } from '@/lib/keys'
+import { setKeysOn, useActs, useKeys, useKeysOn } from '@/lib/keys'
 import { Key } from './Button'
 import { Dialog } from './Dialog'
 import { Tick } from './Field'
 
 /** All keys that hold on this screen, on `?`. */
-export function KeySheet() {
-  const [open, setOpen] = useState(false)
+export function KeySheet({ open, onOpen }: { open: boolean; onOpen: (open: boolean) => void }) {
+  const on = useKeysOn()
   const acts = useActs()
-  useKeys({ '?': { label: 'Show these keys', run: () => setOpen(true) } })
+  useKeys({ '?': { label: 'Show these keys', run: () => onOpen(true) } })
   return (
-    <Dialog open={open} onClose={() => setOpen(false)} title="Keys on this screen">
+    <Dialog open={open} onClose={() => onOpen(false)} title="Keys on this screen">
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         {acts.map(({ name, label }) => (
           <div key={name} className="contents">
@@ -22,7 +21,8 @@ export function KeySheet() {
         ))}
       </dl>
       <div className="mt-4 border-t pt-3">
-        <Tick label="Keys are on" checked={keysOn()} onChange={(e) => setKeysOn(e.target.checked)} />
+        <Tick label="Keys are on" checked={on} onChange={(e) => setKeysOn(e.target.checked)} />
+        <p className="text-sm text-quiet">Turned off, they come back here, by your name at the foot of the ladder.</p>
       </div>
     </Dialog>
   )

@@ -90,7 +90,9 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
   return (
     <div className="flex flex-col gap-1">
       <span className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>{label}</span>
-      <div className="group rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue">
+      <div
+        className={`group rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue ${small ? 'flex flex-row-reverse items-start' : ''}`}
+      >
         {editor ? (
           <Tools
             editor={editor}
@@ -103,7 +105,7 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
             }
           />
         ) : null}
-        <EditorContent editor={editor} className="rich px-3 py-2" />
+        <EditorContent editor={editor} className="rich min-w-0 flex-1 px-3 py-2" />
       </div>
       {asked ? (
         <MathsDialog
@@ -145,7 +147,8 @@ function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onM
     <div
       role="group"
       aria-label="Text tools"
-      className={`gap-1 border-b px-1 py-0.5 ${small ? 'hidden group-focus-within:flex' : 'flex'}`}
+      // Beside a small text and always in its place: tools that come and go would move the page under the hand.
+      className={`flex gap-1 px-1 py-0.5 ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`}
     >
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}
       {tool('Italics', on.italic, () => editor.chain().focus().toggleItalic().run(), 'I', 'italic')}

@@ -7,12 +7,12 @@ namespace ChalkLadder\Server\Exchange\Api;
 use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
 use ChalkLadder\Server\Exchange\Exports;
+use ChalkLadder\Server\Exchange\FileName;
 use ChalkLadder\Server\Exchange\PaperPdf;
 use ChalkLadder\Server\Exchange\PrintTicket;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Dear;
 use ChalkLadder\Server\Platform\Http\Returns;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
@@ -32,7 +32,7 @@ final readonly class ExchangeController
     #[Returns('file')]
     public function responses(#[CurrentUser] StaffUser $who, string $id): Response
     {
-        return self::file($this->exports->responses($who->teamId, $id), 'text/csv; charset=UTF-8', 'responses.csv');
+        return self::file($this->exports->responses($who->teamId, $id), 'text/csv; charset=UTF-8', $this->exports->name($who->teamId, $id, 'responses'));
     }
 
     #[Route('/handouts/{id}/marks.csv', methods: ['GET'])]
@@ -40,7 +40,7 @@ final readonly class ExchangeController
     #[Returns('file')]
     public function marks(#[CurrentUser] StaffUser $who, string $id): Response
     {
-        return self::file($this->exports->marks($who->teamId, $id), 'text/csv; charset=UTF-8', 'marks.csv');
+        return self::file($this->exports->marks($who->teamId, $id), 'text/csv; charset=UTF-8', $this->exports->name($who->teamId, $id, 'marks'));
     }
 
     #[Dear]
@@ -83,7 +83,7 @@ final readonly class ExchangeController
         return $this->papers->view($this->ticket->check($ticket, $id), $id);
     }
 
-    private static function file(string $body, string $type, string $name): Response
+    private static function file(string $body, string $type, FileName $name): Response
     {
         return new Response(
             $body,
@@ -91,7 +91,7 @@ final readonly class ExchangeController
             [
                 'Content-Type' => $type,
                 'Cache-Control' => 'no-store',
-                'Content-Disposition' => HeaderUtils::makeDisposition('attachment', $name),
+                'Content-Disposition' => $name->disposition(),
                 'X-Content-Type-Options' => 'nosniff',
             ],
         );

@@ -25,9 +25,9 @@ export default function Input({ face, value, onChange, disabled }: InputProps<'c
           return (
             <label
               key={option.id}
-              className={`relative flex min-h-14 items-center gap-4 rounded border-2 bg-sheet px-4 py-2 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue ${on ? 'border-ink' : 'border-line'} ${disabled ? '' : 'cursor-pointer hover:border-edge'}`}
+              className={`relative flex min-h-14 items-center gap-4 rounded border-2 bg-sheet px-4 py-2 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue ${on ? 'border-ink' : 'border-edge'} ${disabled ? '' : 'cursor-pointer hover:border-ink'}`}
             >
-              {on ? <span aria-hidden className="absolute -top-[5px] left-4 h-2 w-8 bg-rust" /> : null}
+              {on ? <span aria-hidden className="absolute -top-[5px] left-4 h-2 w-8 bg-rung" /> : null}
               <input
                 type={face.several ? 'checkbox' : 'radio'}
                 name={id}

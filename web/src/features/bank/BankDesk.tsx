@@ -4,9 +4,11 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, take } from '@/lib/api/client'
 import { duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { roving } from '@/lib/roving'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
-import { SelectField, TextField, Tick } from '@/ui/Field'
+import { SelectField, Tick } from '@/ui/Field'
+import { SearchField } from '@/ui/SearchField'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { ItemCard } from './ItemCard'
 import { TYPES, typeName } from '@/answers/registry'
@@ -53,6 +55,11 @@ export default function BankDesk() {
       document.getElementById(`row-${next.id}`)?.scrollIntoView({ block: 'nearest' })
     }
   }
+  const rove = roving(
+    items.map((i) => i.id),
+    chosen?.id,
+    (id) => set('open', id),
+  )
   useKeys({
     '/': { label: 'Search the bank', run: () => search.current?.focus() },
     j: { label: 'Next question', run: () => step(1) },
@@ -74,13 +81,12 @@ export default function BankDesk() {
         rightLabel="The question"
         left={
           <div className="flex flex-col gap-4">
-            <TextField
+            <SearchField
               inputRef={search}
               label="Search"
-              type="search"
               placeholder="words in the question"
               value={q}
-              onChange={(e) => set('q', e.target.value)}
+              onSearch={(words) => set('q', words)}
             />
             <SelectField label="Skill" value={skill} onChange={(e) => set('skill', e.target.value)}>
               <option value="">Any skill</option>
@@ -144,15 +150,24 @@ export default function BankDesk() {
         ) : null}
         {items.length > 0 ? (
           <table className="w-full text-[15px]">
+            <caption className="sr-only">Questions of the bank</caption>
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
-                <th className="py-2 pl-6 font-medium">Question</th>
-                <th className="px-2 font-medium">Type</th>
-                <th className="px-2 text-right font-medium">Marks</th>
-                <th className="px-2 pr-5 text-right font-medium">Facility, of</th>
+                <th scope="col" className="py-2 pl-6 font-medium">
+                  Question
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Type
+                </th>
+                <th scope="col" className="px-2 text-right font-medium">
+                  Marks
+                </th>
+                <th scope="col" className="px-2 pr-5 text-right font-medium">
+                  Facility, of
+                </th>
               </tr>
             </thead>
-            <tbody>
+            <tbody {...rove.list}>
               {items.map((item) => (
                 <tr
                   key={item.id}
@@ -163,6 +178,7 @@ export default function BankDesk() {
                   <td className={`py-1.5 pl-6 ${item.id === chosen?.id ? 'rung-row' : ''}`}>
                     <Link
                       to={`/bank/${item.id}`}
+                      {...rove.item(item.id)}
                       className={`hover:underline ${item.id === chosen?.id ? 'font-bold' : 'font-semibold'}`}
                     >
                       {item.title}

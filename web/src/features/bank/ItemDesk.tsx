@@ -60,6 +60,32 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     setSaved('dirty')
     keepUnsaved(place, { item: next, version })
   }
+  // Somebody else's newer version is taken up, and one's own stays at hand.
+  const [mine, setMine] = useState<Item | null>(null)
+  const [theirs, setTheirs] = useState('')
+  const takeNewer = async () => {
+    if (id === null) return
+    try {
+      const newer = await take(api.GET('/api/items/{id}', { params: { path: { id } } }))
+      setMine(latest.current)
+      setTheirs(newer.updatedBy)
+      keepUnsaved(place, { item: latest.current, version: newer.version })
+      latest.current = newer.item
+      setItem(newer.item)
+      setVersion(newer.version)
+      setDefects(newer.defects)
+      setProblem(null)
+      setBack(null)
+      setSaved('clean')
+    } catch (thrown) {
+      setProblem(problemOf(thrown))
+    }
+  }
+  const putMineBack = () => {
+    if (!mine) return
+    setMine(null)
+    change(mine)
+  }
   const startAgain = () => {
     dropUnsaved(place)
     latest.current = start
@@ -183,6 +209,19 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       >
         <div className="mx-auto max-w-3xl p-6">
           <FaultLine error={problem} />
+          {problem?.status === 409 && id ? (
+            <Button size="small" onClick={() => void takeNewer()}>
+              Open the newer one
+            </Button>
+          ) : null}
+          {mine ? (
+            <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
+              This is the newer version, by {theirs}. Yours is kept beside it.
+              <Button size="small" onClick={putMineBack}>
+                Put yours back
+              </Button>
+            </p>
+          ) : null}
           {back ? (
             <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
               What you had not saved is back.

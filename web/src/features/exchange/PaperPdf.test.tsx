@@ -26,7 +26,7 @@ it('saves what is typed, asks, and gives the file to the browser', async () => {
   const before = vi.fn(() => Promise.resolve())
   serve({ 'POST /api/papers/p1/pdf': job(), 'POST /api/pdfs/j1/file': pdf })
   await ask('PDF with key', before)
-  await waitFor(() => expect(kept).toEqual(['Salt, key.pdf']))
+  await waitFor(() => expect(kept).toEqual(['Salt · key.pdf']))
   expect(before).toHaveBeenCalledOnce()
   expect(sent('POST', '/api/papers/p1/pdf')[0]?.path).toContain('key=true')
   expect(screen.queryByRole('dialog')).toBeNull()

@@ -86,7 +86,7 @@ function Making({
         const file = await take(api.POST('/api/pdfs/{id}/file', { params: { path }, parseAs: 'blob' }))
         job = null
         if (given) return
-        handOver(file as unknown as Blob, `${title || 'paper'}${wanted.key ? ', key' : ''}.pdf`)
+        handOver(file as unknown as Blob, `${title || 'Paper'}${wanted.key ? ' · key' : ''}.pdf`)
         close.current()
       } catch (thrown) {
         if (!given) setStep({ said: '', error: thrown })

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
 import { OnPaper } from '@/answers/OnPaper'
+import { loadPapers } from '@/answers/registry'
 import { api, take } from '@/lib/api/client'
 import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
@@ -13,10 +14,13 @@ export default function PrintPaper() {
   const withKey = params.get('key') === '1'
   const paper = useQuery({
     queryKey: ['print', id],
-    queryFn: () =>
-      take(
+    queryFn: async () => {
+      const view = await take(
         api.GET('/api/print/papers/{id}', { params: { path: { id }, query: { ticket: params.get('ticket') ?? '' } } }),
-      ),
+      )
+      await loadPapers(Object.values(view.items).map((item) => item.type))
+      return view
+    },
     retry: false,
   })
   if (paper.isPending) return <Loading />

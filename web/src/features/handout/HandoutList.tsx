@@ -42,14 +42,25 @@ export default function HandoutList() {
         ) : null}
         {list.data && list.data.handouts.length > 0 ? (
           <table className="w-full text-[15px]">
+            <caption className="sr-only">Handouts, the latest first</caption>
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
-                <th className="py-2 pl-6 font-medium">Paper</th>
-                <th className="px-2 font-medium max-md:hidden">To</th>
-                <th className="px-2 font-medium">Status</th>
-                <th className="px-2 font-medium">Work</th>
-                <th className="px-2 font-medium max-md:hidden">Handed out</th>
-                <th className="px-2 pr-6">
+                <th scope="col" className="py-2 pl-6 font-medium">
+                  Paper
+                </th>
+                <th scope="col" className="px-2 font-medium max-md:hidden">
+                  To
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Status
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Work
+                </th>
+                <th scope="col" className="px-2 font-medium max-md:hidden">
+                  Handed out
+                </th>
+                <th scope="col" className="px-2 pr-6">
                   <span className="sr-only">Where to go</span>
                 </th>
               </tr>
@@ -75,7 +86,7 @@ export default function HandoutList() {
                     {h.handedIn} of {h.expected} in
                     {h.open > 0 ? `, ${h.open} at work` : ''}
                     {h.waiting > 0 ? (
-                      <span className="text-rust dark:text-rust-dark"> · {h.waiting} wait for marking</span>
+                      <span className="text-rung"> · {h.waiting} wait for marking</span>
                     ) : h.handedIn > 0 && h.returned === h.handedIn ? (
                       <span className="text-quiet"> · returned</span>
                     ) : h.handedIn > h.returned ? (

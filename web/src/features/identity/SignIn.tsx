@@ -45,7 +45,7 @@ export function SignIn({
             Students join here
           </a>
         </p>
-        <span aria-hidden className="absolute -inset-x-0.5 bottom-6 h-[7px] bg-rust" />
+        <span aria-hidden className="absolute -inset-x-0.5 bottom-6 h-[7px] bg-rung" />
       </div>
       <div className="flex flex-col gap-6">
         <form onSubmit={submit} className="flex flex-col gap-4 rounded border bg-sheet p-6">

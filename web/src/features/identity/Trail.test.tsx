@@ -39,7 +39,7 @@ describe('The trail', () => {
       ]),
     })
     show(<Trail />)
-    const days = await screen.findAllByRole('region')
+    const days = await screen.findAllByRole('region', { name: /2026/ })
     expect(days.map((d) => d.getAttribute('aria-label'))).toEqual([
       'Friday, 20 November 2026',
       'Thursday, 19 November 2026',

@@ -5,6 +5,7 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useLive } from '@/lib/live'
+import { roving } from '@/lib/roving'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
@@ -55,6 +56,11 @@ export default function LookoutDesk() {
   )
   const at = rows.findIndex((r) => r.studentId === open)
   const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
+  const rove = roving(
+    rows.map((r) => r.studentId),
+    open,
+    setOpen,
+  )
   useKeys({
     n: { label: 'Hide or show names', run: turnNames },
     '1': { label: 'Sort by name', run: () => setSort('name') },
@@ -169,6 +175,7 @@ export default function LookoutDesk() {
           <div className="overflow-x-auto">
             {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
             <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
+              <caption className="sr-only">Students and their answers, as it happens</caption>
               <colgroup>
                 <col className="w-[15rem]" />
                 <col className="w-14" />
@@ -179,17 +186,28 @@ export default function LookoutDesk() {
               </colgroup>
               <thead>
                 <tr className="border-b text-left text-sm text-quiet">
-                  <th className="py-1.5 pl-4 font-medium">Student</th>
-                  <th className="px-2 font-medium">Level</th>
+                  <th scope="col" className="py-1.5 pl-4 font-medium">
+                    Student
+                  </th>
+                  <th scope="col" className="px-2 font-medium">
+                    Level
+                  </th>
                   {columns.map((c) => (
-                    <th key={c.entry} className="px-1 text-center font-medium" title={`${c.title} · ${c.section}`}>
+                    <th
+                      scope="col"
+                      key={c.entry}
+                      className="px-1 text-center font-medium"
+                      title={`${c.title} · ${c.section}`}
+                    >
                       {c.number}
                     </th>
                   ))}
-                  <th className="px-2 text-right font-medium">Marks so far</th>
+                  <th scope="col" className="px-2 text-right font-medium">
+                    Marks so far
+                  </th>
                 </tr>
               </thead>
-              <tbody>
+              <tbody {...rove.list}>
                 {rows.map((row) => (
                   <StudentRow
                     key={row.studentId}
@@ -199,6 +217,7 @@ export default function LookoutDesk() {
                     rungs={rungs}
                     open={open === row.studentId}
                     onOpen={setOpen}
+                    stop={rove.item(row.studentId).tabIndex === 0}
                   />
                 ))}
               </tbody>

@@ -12,10 +12,12 @@ type Props = {
   rungs: string[]
   open: boolean
   onOpen: (studentId: string) => void
+  /** The one row that Tab leads to; arrows lead to the others. */
+  stop: boolean
 }
 
 /** One student of the picture. Drawn anew only when this student's own row changes: two hundred may be on the screen. */
-export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen }: Props) {
+export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen, stop }: Props) {
   return (
     <tr
       className={`border-b ${open ? 'bg-sheet' : 'cursor-pointer hover:bg-pale'}`}
@@ -25,7 +27,14 @@ export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, 
         scope="row"
         className={`py-1 pr-3 pl-4 text-left font-normal whitespace-nowrap ${open ? 'rung-row font-bold' : ''}`}
       >
-        <button className={`text-left hover:underline ${row.sittingId ? '' : 'text-quiet'}`}>{name}</button>
+        <button
+          data-roving={row.studentId}
+          tabIndex={stop ? 0 : -1}
+          aria-pressed={open}
+          className={`text-left hover:underline ${row.sittingId ? '' : 'text-quiet'}`}
+        >
+          {name}
+        </button>
         {row.state === 'expected' ? (
           <span className="ml-2 text-sm text-quiet">not here</span>
         ) : row.state !== 'open' ? (

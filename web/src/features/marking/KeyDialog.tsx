@@ -140,11 +140,18 @@ function Effects({ title, list }: { title: string; list: Schemas['MarkingEffectV
       </h3>
       {list.length > 0 ? (
         <table className="mt-1 w-full text-[15px]">
+          <caption className="sr-only">Whose marks change, from what to what</caption>
           <thead>
             <tr className="border-b text-left text-sm text-quiet">
-              <th className="font-medium">Student</th>
-              <th className="font-medium">Answer</th>
-              <th className="text-right font-medium">Marks</th>
+              <th scope="col" className="font-medium">
+                Student
+              </th>
+              <th scope="col" className="font-medium">
+                Answer
+              </th>
+              <th scope="col" className="text-right font-medium">
+                Marks
+              </th>
             </tr>
           </thead>
           <tbody>

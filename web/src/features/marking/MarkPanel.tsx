@@ -1,3 +1,4 @@
+import { RadioGroup } from 'radix-ui'
 import type { Schemas } from '@/lib/api/client'
 import { marks, rational } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
@@ -43,27 +44,30 @@ function Rubric({ marking }: { marking: Marking }) {
     <>
       {criteria.map((criterion, i) => (
         <section key={i}>
-          <h2 className={`text-lg ${active === i ? 'underline decoration-rust decoration-4 underline-offset-4' : ''}`}>
+          <h2 className={`text-lg ${active === i ? 'underline decoration-rung decoration-4 underline-offset-4' : ''}`}>
             {criterion.name}
           </h2>
-          <ol className="mt-1 border-t">
+          <RadioGroup.Root
+            aria-label={criterion.name}
+            className="mt-1 border-t"
+            value={levels[i] === null || levels[i] === undefined ? '' : String(levels[i])}
+            onValueChange={(picked) => {
+              setLevels((old) => criteria.map((_, k) => (k === i ? Number(picked) : (old[k] ?? null))))
+              setActive(Math.min(i + 1, criteria.length - 1))
+            }}
+          >
             {criterion.levels.map((level, j) => (
-              <li key={j} className="border-b">
-                <button
-                  className={`flex w-full items-baseline gap-3 px-2 py-1.5 text-left ${levels[i] === j ? 'rung-row font-bold' : 'hover:bg-sheet'}`}
-                  aria-pressed={levels[i] === j}
-                  onClick={() => {
-                    setLevels((old) => criteria.map((_, k) => (k === i ? j : (old[k] ?? null))))
-                    setActive(Math.min(i + 1, criteria.length - 1))
-                  }}
-                >
-                  <Key name={String(j)} />
-                  <span className="flex-1">{level.descriptor}</span>
-                  <span className="text-sm text-quiet tabular-nums">{marks(rational(level.points))}</span>
-                </button>
-              </li>
+              <RadioGroup.Item
+                key={j}
+                value={String(j)}
+                className={`flex w-full items-baseline gap-3 border-b px-2 py-1.5 text-left ${levels[i] === j ? 'rung-row font-bold' : 'hover:bg-sheet'}`}
+              >
+                <Key name={String(j)} />
+                <span className="flex-1">{level.descriptor}</span>
+                <span className="text-sm text-quiet tabular-nums">{marks(rational(level.points))}</span>
+              </RadioGroup.Item>
             ))}
-          </ol>
+          </RadioGroup.Root>
         </section>
       ))}
     </>

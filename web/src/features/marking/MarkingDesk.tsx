@@ -18,7 +18,6 @@ type Props = {
   startWithKey: boolean
   onKeyShut: () => void
   mayChangeKey: boolean
-  /** The bank's editor for an answer rule. */
 }
 
 export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKey }: Props) {

@@ -106,9 +106,10 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
       <FaultLine error={error} />
       {students.length > 0 ? (
         <table className="mt-3 w-full text-[15px]">
+          <caption className="sr-only">Who gets their work back</caption>
           <thead>
             <tr className="border-b text-left text-sm text-quiet">
-              <th className="font-medium">
+              <th scope="col" className="font-medium">
                 {ready.length > 1 ? (
                   <Tick
                     label={`All ${ready.length} that are marked`}
@@ -121,7 +122,7 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
                   'Student'
                 )}
               </th>
-              <th className="text-right font-medium">
+              <th scope="col" className="text-right font-medium">
                 {returned.filter(backAlready).length > 1 ? (
                   <Button
                     kind="quiet"

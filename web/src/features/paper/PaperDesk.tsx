@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
@@ -45,7 +44,6 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   // Questions taken in this sitting are known by title before the save brings them in full.
   const [taken, setTaken] = useState<Record<string, { title: string }>>({})
   const navigate = useNavigate()
-  const client = useQueryClient()
   const entries = paper.sections.flatMap((s) => s.entries)
   const entry = entries.find((e) => e.id === selected)
   const section =
@@ -174,7 +172,15 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         <p role="alert" className="border-b bg-sheet px-5 py-2 font-semibold text-bad">
           ✕ {draft.save.problem.message} <span className="font-normal">{draft.save.problem.detail}</span>{' '}
           {draft.save.problem.status === 409 ? (
-            <Button size="small" onClick={() => void client.resetQueries({ queryKey: ['paper', stored.id] })}>
+            <Button
+              size="small"
+              onClick={() =>
+                void draft.takeNewer().then(
+                  () => toast('The newer draft is open. Undo brings yours back.', { undo: draft.undo }),
+                  (thrown) => toast(problemOf(thrown).message, { bad: true }),
+                )
+              }
+            >
               Open the newer one
             </Button>
           ) : (

@@ -59,14 +59,25 @@ export default function PaperList() {
         ) : null}
         {list.data && list.data.papers.length > 0 ? (
           <table className="w-full max-w-5xl text-[15px]">
+            <caption className="sr-only">The team’s papers</caption>
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
-                <th className="py-2 pl-6 font-medium">Paper</th>
-                <th className="px-2 font-medium max-md:hidden">Sections</th>
-                <th className="px-2 font-medium max-md:hidden">Questions</th>
-                <th className="px-2 font-medium">Edition</th>
-                <th className="px-2 font-medium max-md:hidden">Last saved</th>
-                <th className="px-2 pr-6">
+                <th scope="col" className="py-2 pl-6 font-medium">
+                  Paper
+                </th>
+                <th scope="col" className="px-2 font-medium max-md:hidden">
+                  Sections
+                </th>
+                <th scope="col" className="px-2 font-medium max-md:hidden">
+                  Questions
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Edition
+                </th>
+                <th scope="col" className="px-2 font-medium max-md:hidden">
+                  Last saved
+                </th>
+                <th scope="col" className="px-2 pr-6">
                   <span className="sr-only">Acts</span>
                 </th>
               </tr>

@@ -158,6 +158,7 @@ function Bars({
     <section>
       <h3 className="font-head font-semibold">{title}</h3>
       <table className="mt-1 w-full text-[15px]">
+        <caption className="sr-only">{title}</caption>
         <tbody>
           {bars.map((bar) => (
             <tr key={bar.label}>

@@ -77,6 +77,18 @@ export function useDraft(stored: Schemas['PaperPaperView']) {
       setHistory((h) => changed(h, typeof next === 'function' ? next(h.now) : next)),
     [],
   )
+  /** Takes up somebody else's newer draft as one more change: undoing it brings one's own back, to be saved over theirs. */
+  const takeNewer = async () => {
+    const newer = await take(api.GET('/api/papers/{id}', { params: { path: { id: stored.id } } }))
+    const s = state.current
+    s.version = newer.version
+    s.sent = newer.paper
+    s.stopped = false
+    setView(newer)
+    client.setQueryData(['paper', stored.id], newer)
+    setHistory((h) => changed(h, newer.paper))
+    setSave({ kind: 'saved', at: null })
+  }
   const publish = async () => {
     if (!(await flush())) throw new Problem(0, 'The draft is not saved yet.', 'Wait for "saved", then publish.')
     const answer = await take(
@@ -97,6 +109,7 @@ export function useDraft(stored: Schemas['PaperPaperView']) {
     change,
     flush,
     publish,
+    takeNewer,
     undo: () => setHistory(undone),
     redo: () => setHistory(redone),
     canUndo: history.past.length > 0,

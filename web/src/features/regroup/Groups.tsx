@@ -40,7 +40,7 @@ export function Groups({ groups, onMove }: { groups: Group[]; onMove?: (studentI
                   {onMove ? (
                     <select
                       aria-label={`Group of ${m.name}`}
-                      className="max-w-32 rounded border border-edge/60 bg-sheet px-1 text-sm"
+                      className="max-w-32 rounded border border-edge bg-sheet px-1 text-sm"
                       value={i}
                       onChange={(e) => onMove(m.studentId, Number(e.target.value))}
                     >

@@ -44,12 +44,24 @@ export function Change({ id, since, onSince }: Props) {
         <caption className="pb-2 text-left font-head font-semibold">What has changed, and how sure is it?</caption>
         <thead>
           <tr className="border-b text-left text-sm text-quiet">
-            <th className="py-1 pr-6 font-medium">Share of the marks</th>
-            <th className="pr-6 text-right font-medium">Before</th>
-            <th className="pr-6 text-right font-medium">Now</th>
-            <th className="pr-6 text-right font-medium">Change</th>
-            <th className="pr-6 text-right font-medium">With 95 %</th>
-            <th className="text-right font-medium">Students</th>
+            <th scope="col" className="py-1 pr-6 font-medium">
+              Share of the marks
+            </th>
+            <th scope="col" className="pr-6 text-right font-medium">
+              Before
+            </th>
+            <th scope="col" className="pr-6 text-right font-medium">
+              Now
+            </th>
+            <th scope="col" className="pr-6 text-right font-medium">
+              Change
+            </th>
+            <th scope="col" className="pr-6 text-right font-medium">
+              With 95 %
+            </th>
+            <th scope="col" className="text-right font-medium">
+              Students
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -103,11 +115,21 @@ function Moves({ students }: { students: Schemas['ResultsStudentMoveView'][] }) 
       <caption className="pb-2 text-left font-head font-semibold">Who has moved, and how far?</caption>
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
-          <th className="py-1 pr-4 font-medium">Student</th>
-          <th className="pr-4 font-medium">0 to 100 % of the marks</th>
-          <th className="pr-4 text-right font-medium">Before</th>
-          <th className="pr-4 text-right font-medium">Now</th>
-          <th className="text-right font-medium">Change</th>
+          <th scope="col" className="py-1 pr-4 font-medium">
+            Student
+          </th>
+          <th scope="col" className="pr-4 font-medium">
+            0 to 100 % of the marks
+          </th>
+          <th scope="col" className="pr-4 text-right font-medium">
+            Before
+          </th>
+          <th scope="col" className="pr-4 text-right font-medium">
+            Now
+          </th>
+          <th scope="col" className="text-right font-medium">
+            Change
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -121,22 +143,17 @@ function Moves({ students }: { students: Schemas['ResultsStudentMoveView'][] }) 
                 <path d="M0 6H200" className="stroke-line" strokeWidth="1.5" />
                 <path
                   d={`M${5 + s.before * 190} 6H${5 + s.after * 190}`}
-                  className={s.after < s.before ? 'stroke-rust dark:stroke-rust-dark' : 'stroke-r3'}
+                  className={s.after < s.before ? 'stroke-rung' : 'stroke-r3'}
                   strokeWidth="3"
                 />
                 <circle
                   cx={5 + s.before * 190}
                   cy="6"
                   r="3.5"
-                  className={`fill-pale ${s.after < s.before ? 'stroke-rust dark:stroke-rust-dark' : 'stroke-r3'}`}
+                  className={`fill-pale ${s.after < s.before ? 'stroke-rung' : 'stroke-r3'}`}
                   strokeWidth="1.5"
                 />
-                <circle
-                  cx={5 + s.after * 190}
-                  cy="6"
-                  r="4"
-                  className={s.after < s.before ? 'fill-rust dark:fill-rust-dark' : 'fill-r3'}
-                />
+                <circle cx={5 + s.after * 190} cy="6" r="4" className={s.after < s.before ? 'fill-rung' : 'fill-r3'} />
               </svg>
             </td>
             <td className="pr-4 text-right tabular-nums">{percent(s.before)}</td>

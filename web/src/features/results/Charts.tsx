@@ -91,7 +91,7 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
       ))}
       {options.map((o) => {
         const points = [o.lower, o.middle, o.upper].map((share, i) => [x[i as 0 | 1 | 2], y(share)] as const)
-        const style = o.key ? 'stroke-r3' : o === rival ? 'stroke-rust dark:stroke-rust-dark' : 'stroke-edge'
+        const style = o.key ? 'stroke-r3' : o === rival ? 'stroke-rung' : 'stroke-edge'
         return (
           <g key={o.id} className={style} strokeWidth={o.key || o === rival ? 2.4 : 1.3} fill="none">
             <polyline

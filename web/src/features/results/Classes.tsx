@@ -23,10 +23,18 @@ export function Classes({ id }: { id: string }) {
         <caption className="py-2 text-left font-head font-semibold">How do the classes differ?</caption>
         <thead>
           <tr className="border-b text-left text-sm text-quiet">
-            <th className="pr-6 font-medium">Class</th>
-            <th className="pr-6 font-medium">Share of the marks, with 95 %</th>
-            <th className="pr-6 text-right font-medium">Against all others</th>
-            <th className="text-right font-medium">In spreads</th>
+            <th scope="col" className="pr-6 font-medium">
+              Class
+            </th>
+            <th scope="col" className="pr-6 font-medium">
+              Share of the marks, with 95 %
+            </th>
+            <th scope="col" className="pr-6 text-right font-medium">
+              Against all others
+            </th>
+            <th scope="col" className="text-right font-medium">
+              In spreads
+            </th>
           </tr>
         </thead>
         <tbody>

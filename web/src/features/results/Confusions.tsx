@@ -72,7 +72,7 @@ function Side({
       </span>
       <span aria-hidden className="h-2.5 bg-line/50">
         <span
-          className={`block h-full ${key_ ? 'bg-r3' : 'bg-rust dark:bg-rust-dark'}`}
+          className={`block h-full ${key_ ? 'bg-r3' : 'bg-rung'}`}
           style={{ width: `${n > 0 ? (100 * count) / n : 0}%` }}
         />
       </span>

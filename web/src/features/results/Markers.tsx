@@ -58,13 +58,27 @@ function AgreementTable({ q }: { q: Agreement }) {
       <caption className="pb-1 text-left font-head font-semibold">How far do they agree, and who is strict?</caption>
       <thead>
         <tr className="border-b text-left align-bottom text-sm text-quiet">
-          <th className="pb-1 pr-5 font-medium">Criterion</th>
-          <th className="pb-1 pr-5 text-right font-medium">The same level</th>
-          <th className="pb-1 pr-5 text-right font-medium">Next to it at most</th>
-          <th className="pb-1 pr-5 text-right font-medium">Weighted κ</th>
-          <th className="pb-1 pr-5 text-right font-medium">Ordinal α</th>
-          <th className="pb-1 pr-5 text-right font-medium">ICC(2,1)</th>
-          <th className="pb-1 text-right font-medium">Strict (−) or mild (+)</th>
+          <th scope="col" className="pb-1 pr-5 font-medium">
+            Criterion
+          </th>
+          <th scope="col" className="pb-1 pr-5 text-right font-medium">
+            The same level
+          </th>
+          <th scope="col" className="pb-1 pr-5 text-right font-medium">
+            Next to it at most
+          </th>
+          <th scope="col" className="pb-1 pr-5 text-right font-medium">
+            Weighted κ
+          </th>
+          <th scope="col" className="pb-1 pr-5 text-right font-medium">
+            Ordinal α
+          </th>
+          <th scope="col" className="pb-1 pr-5 text-right font-medium">
+            ICC(2,1)
+          </th>
+          <th scope="col" className="pb-1 text-right font-medium">
+            Strict (−) or mild (+)
+          </th>
         </tr>
       </thead>
       <tbody>

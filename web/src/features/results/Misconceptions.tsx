@@ -26,11 +26,18 @@ export function Misconceptions({ results: r }: { results: Schemas['ResultsResult
             <>
               {m.nextStep ? <p className="text-[15px] text-quiet">Next: {m.nextStep}</p> : null}
               <table className="mt-1 text-[15px]">
+                <caption className="sr-only">Who shows it, and how often</caption>
                 <thead>
                   <tr className="text-left text-sm text-quiet">
-                    <th className="pr-6 font-medium">Student</th>
-                    <th className="pr-6 font-medium">Shown</th>
-                    <th className="font-medium">Rate, with 95 %</th>
+                    <th scope="col" className="pr-6 font-medium">
+                      Student
+                    </th>
+                    <th scope="col" className="pr-6 font-medium">
+                      Shown
+                    </th>
+                    <th scope="col" className="font-medium">
+                      Rate, with 95 %
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

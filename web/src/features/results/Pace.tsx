@@ -21,13 +21,26 @@ export function Pace({ students }: { students: Student[] }) {
     <div className="flex flex-col gap-4 pt-3">
       <PaceChart students={known} />
       <table className="w-full max-w-3xl text-[15px]">
+        <caption className="sr-only">Students and their pace</caption>
         <thead>
           <tr className="border-b text-left text-sm text-quiet">
-            <th className="py-1.5 font-medium">Student</th>
-            <th className="px-2 text-right font-medium">Pace, with 95 %</th>
-            <th className="px-2 text-right font-medium">Rushed answers</th>
-            {asked ? <th className="px-2 text-right font-medium">Sure and wrong</th> : null}
-            <th className="px-2 font-medium">To look at</th>
+            <th scope="col" className="py-1.5 font-medium">
+              Student
+            </th>
+            <th scope="col" className="px-2 text-right font-medium">
+              Pace, with 95 %
+            </th>
+            <th scope="col" className="px-2 text-right font-medium">
+              Rushed answers
+            </th>
+            {asked ? (
+              <th scope="col" className="px-2 text-right font-medium">
+                Sure and wrong
+              </th>
+            ) : null}
+            <th scope="col" className="px-2 font-medium">
+              To look at
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -136,11 +149,7 @@ function PaceChart({ students }: { students: Student[] }) {
         </text>
         {dots.map((d) =>
           d.student.manner === 'rushing' ? (
-            <path
-              key={d.student.studentId}
-              d={`M${d.at - 5} ${d.height}l5 -5l5 5l-5 5z`}
-              className="fill-rust dark:fill-rust-dark"
-            />
+            <path key={d.student.studentId} d={`M${d.at - 5} ${d.height}l5 -5l5 5l-5 5z`} className="fill-rung" />
           ) : d.student.manner === 'lagging' ? (
             <rect
               key={d.student.studentId}
@@ -148,7 +157,7 @@ function PaceChart({ students }: { students: Student[] }) {
               y={d.height - 4.5}
               width="9"
               height="9"
-              className="fill-rust dark:fill-rust-dark"
+              className="fill-rung"
             />
           ) : (
             <circle

@@ -105,7 +105,7 @@ function Scale({ model }: { model: Model }) {
       <path d={`M318 ${TOP}V${TOP + height}`} className="stroke-ink" strokeWidth="1.4" />
       {questions.map((q, i) => (
         <g key={q.entry}>
-          <rect x="318" y={y(q.at) - 2.5} width="20" height="5" className="fill-rust dark:fill-rust-dark" />
+          <rect x="318" y={y(q.at) - 2.5} width="20" height="5" className="fill-rung" />
           <path d={`M340 ${y(q.at)}L358 ${names[i] ?? 0}`} className="stroke-edge" fill="none" />
           <text x="362" y={(names[i] ?? 0) + 4} className="fill-ink text-[13px]">
             <tspan className="font-bold">{q.number}</tspan> {q.title}
@@ -133,13 +133,26 @@ export function ModelPanel({ id }: { id: string }) {
       <div>
         <h2 className="text-lg">How does each question fit?</h2>
         <table className="mt-1 w-full text-sm">
+          <caption className="sr-only">Questions by difficulty</caption>
           <thead>
             <tr className="border-b text-left text-quiet">
-              <th className="font-medium">#</th>
-              <th className="px-1 text-right font-medium">Difficulty</th>
-              <th className="px-1 text-right font-medium">Infit</th>
-              <th className="px-1 text-right font-medium">Outfit</th>
-              {slopes ? <th className="pl-1 text-right font-medium">Slope</th> : null}
+              <th scope="col" className="font-medium">
+                #
+              </th>
+              <th scope="col" className="px-1 text-right font-medium">
+                Difficulty
+              </th>
+              <th scope="col" className="px-1 text-right font-medium">
+                Infit
+              </th>
+              <th scope="col" className="px-1 text-right font-medium">
+                Outfit
+              </th>
+              {slopes ? (
+                <th scope="col" className="pl-1 text-right font-medium">
+                  Slope
+                </th>
+              ) : null}
             </tr>
           </thead>
           <tbody>

@@ -20,19 +20,30 @@ export function QuestionTable({
 }) {
   return (
     <table className="w-full text-[15px]">
+      <caption className="sr-only">Questions and their figures</caption>
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
-          <th className="py-1.5 pl-4 font-medium">#</th>
-          <th className="px-2 font-medium">Question</th>
-          <th className="px-2 font-medium">Facility, with 95 %</th>
-          <th className="px-2 text-right font-medium" title="Item–rest correlation">
+          <th scope="col" className="py-1.5 pl-4 font-medium">
+            #
+          </th>
+          <th scope="col" className="px-2 font-medium">
+            Question
+          </th>
+          <th scope="col" className="px-2 font-medium">
+            Facility, with 95 %
+          </th>
+          <th scope="col" className="px-2 text-right font-medium" title="Item–rest correlation">
             r
           </th>
-          <th className="px-2 text-right font-medium">Blank</th>
-          <th className="px-2 text-right font-medium" title="Median time to the first answer">
+          <th scope="col" className="px-2 text-right font-medium">
+            Blank
+          </th>
+          <th scope="col" className="px-2 text-right font-medium" title="Median time to the first answer">
             Time
           </th>
-          <th className="px-2 font-medium">To look at</th>
+          <th scope="col" className="px-2 font-medium">
+            To look at
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -95,7 +106,7 @@ export function QuestionTable({
 }
 
 export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string }) {
-  const link = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
+  const link = 'rounded border border-edge bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
   return (
     <section className="flex flex-col gap-3">
       <div>
@@ -114,13 +125,24 @@ export function QuestionPanel({ q, handoutId }: { q: Question; handoutId: string
         <>
           <OptionLines options={q.options} />
           <table className="w-full text-sm">
+            <caption className="sr-only">Options and who took them</caption>
             <thead>
               <tr className="border-b text-left text-quiet">
-                <th className="font-medium">Option</th>
-                <th className="px-1 text-right font-medium">All</th>
-                <th className="px-1 text-right font-medium">Low</th>
-                <th className="px-1 text-right font-medium">Mid</th>
-                <th className="pl-1 text-right font-medium">Up</th>
+                <th scope="col" className="font-medium">
+                  Option
+                </th>
+                <th scope="col" className="px-1 text-right font-medium">
+                  All
+                </th>
+                <th scope="col" className="px-1 text-right font-medium">
+                  Low
+                </th>
+                <th scope="col" className="px-1 text-right font-medium">
+                  Mid
+                </th>
+                <th scope="col" className="pl-1 text-right font-medium">
+                  Up
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -215,11 +237,12 @@ function HowRight({ q }: { q: Question }) {
     <div>
       <h3 className="font-head font-semibold">Were they right when they were sure?</h3>
       <table className="w-full text-[15px]">
+        <caption className="sr-only">Right by how sure</caption>
         <thead className="sr-only">
           <tr>
-            <th>How sure</th>
-            <th>Mean credit, with 95 %</th>
-            <th>n</th>
+            <th scope="col">How sure</th>
+            <th scope="col">Mean credit, with 95 %</th>
+            <th scope="col">n</th>
           </tr>
         </thead>
         <tbody>

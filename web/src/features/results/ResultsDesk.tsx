@@ -70,7 +70,7 @@ export default function ResultsDesk() {
   if (results.isPending) return <Loading what="Reading the results" />
   if (results.isError) return <Failed error={results.error} retry={() => void results.refetch()} />
   const r = results.data
-  const link = 'rounded border border-edge/60 bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
+  const link = 'rounded border border-edge bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
   return (
     <>
       <Head
@@ -118,7 +118,7 @@ export default function ResultsDesk() {
                   aria-pressed={view === v}
                   className={
                     view === v
-                      ? 'font-bold underline decoration-rust decoration-4 underline-offset-[7px]'
+                      ? 'font-bold underline decoration-rung decoration-4 underline-offset-[7px]'
                       : 'text-quiet hover:text-ink'
                   }
                   title={`Key: ${(i + 1) % 10}`}

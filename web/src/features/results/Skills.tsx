@@ -40,11 +40,14 @@ export function Skills({ id }: { id: string }) {
       </div>
       <div className="overflow-x-auto">
         <table className="text-[15px]">
+          <caption className="sr-only">Credit by student and skill</caption>
           <thead>
             <tr className="border-b text-left align-bottom text-sm text-quiet">
-              <th className="py-1.5 pr-4 font-medium">Student</th>
+              <th scope="col" className="py-1.5 pr-4 font-medium">
+                Student
+              </th>
               {s.skills.map((k) => (
-                <th key={k.id} className="max-w-36 min-w-23 px-2.5 text-right font-medium">
+                <th scope="col" key={k.id} className="max-w-36 min-w-23 px-2.5 text-right font-medium">
                   {k.name}
                   <span className="block whitespace-nowrap">
                     {k.questions} {k.questions === 1 ? 'question' : 'questions'}

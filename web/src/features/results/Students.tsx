@@ -37,13 +37,24 @@ export function Rungs({ results: r }: { results: Results }) {
 export function Students({ results: r }: { results: Results }) {
   return (
     <table className="w-full max-w-2xl text-[15px]">
+      <caption className="sr-only">Students and their marks</caption>
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
-          <th className="py-1.5 font-medium">Student</th>
-          <th className="px-2 font-medium">Rung</th>
-          <th className="px-2 text-right font-medium">Marks</th>
-          <th className="px-2 font-medium">Attempts</th>
-          <th className="px-2 font-medium">State</th>
+          <th scope="col" className="py-1.5 font-medium">
+            Student
+          </th>
+          <th scope="col" className="px-2 font-medium">
+            Rung
+          </th>
+          <th scope="col" className="px-2 text-right font-medium">
+            Marks
+          </th>
+          <th scope="col" className="px-2 font-medium">
+            Attempts
+          </th>
+          <th scope="col" className="px-2 font-medium">
+            State
+          </th>
         </tr>
       </thead>
       <tbody>

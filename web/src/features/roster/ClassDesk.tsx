@@ -82,6 +82,7 @@ export default function ClassDesk() {
           </Empty>
         ) : (
           <table className="w-full max-w-2xl">
+            <caption className="sr-only">Students of the class</caption>
             <tbody>
               {one.data.students.map((student, i) => (
                 <tr key={student.id} className="border-b hover:bg-pale">
@@ -263,11 +264,18 @@ function AddStudents({
     >
       {preview ? (
         <table className="w-full text-[15px]">
+          <caption className="sr-only">How each line was read</caption>
           <thead>
             <tr className="border-b text-left text-sm text-quiet">
-              <th className="py-1 font-medium">Line</th>
-              <th className="font-medium">Name</th>
-              <th className="font-medium">What becomes of it</th>
+              <th scope="col" className="py-1 font-medium">
+                Line
+              </th>
+              <th scope="col" className="font-medium">
+                Name
+              </th>
+              <th scope="col" className="font-medium">
+                What becomes of it
+              </th>
             </tr>
           </thead>
           <tbody>

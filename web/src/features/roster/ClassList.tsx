@@ -31,11 +31,18 @@ export default function ClassList() {
         ) : null}
         {list.data && list.data.classes.length > 0 ? (
           <table className="w-full max-w-3xl">
+            <caption className="sr-only">The team’s classes</caption>
             <thead>
               <tr className="border-b text-left text-sm text-quiet">
-                <th className="py-2 pl-6 font-medium">Class</th>
-                <th className="px-2 font-medium">Code</th>
-                <th className="px-2 font-medium">Students</th>
+                <th scope="col" className="py-2 pl-6 font-medium">
+                  Class
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Code
+                </th>
+                <th scope="col" className="px-2 font-medium">
+                  Students
+                </th>
               </tr>
             </thead>
             <tbody>

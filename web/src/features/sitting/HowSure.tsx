@@ -21,9 +21,9 @@ export function HowSure({
           return (
             <label
               key={word}
-              className={`relative flex min-h-11 flex-1 items-center justify-center rounded border px-2 text-center text-[0.9em] has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue ${on ? 'border-ink font-semibold' : 'border-edge/60'} ${disabled ? 'text-quiet' : 'cursor-pointer hover:border-ink'}`}
+              className={`relative flex min-h-11 flex-1 items-center justify-center rounded border px-2 text-center text-[0.9em] has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-blue ${on ? 'border-ink font-semibold' : 'border-edge'} ${disabled ? 'text-quiet' : 'cursor-pointer hover:border-ink'}`}
             >
-              {on ? <span aria-hidden className="absolute -top-[3px] left-3 h-[5px] w-6 bg-rust" /> : null}
+              {on ? <span aria-hidden className="absolute -top-[3px] left-3 h-[5px] w-6 bg-rung" /> : null}
               <input type="radio" name={id} className="sr-only" checked={on} onChange={() => onSay(i + 1)} />
               {word}
             </label>

@@ -5,6 +5,7 @@ import { api, problemOf, take, type Problem } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
+import { afterJoining } from './ToJoin'
 
 /** Class code, name and PIN, as on the slip. */
 export default function Join() {
@@ -23,7 +24,7 @@ export default function Join() {
     try {
       await take(api.POST('/api/join', { body: { code, name, pin } }))
       client.clear()
-      void navigate('/my')
+      void navigate(afterJoining(params.get('to')))
     } catch (thrown) {
       setProblem(problemOf(thrown))
     } finally {
@@ -34,7 +35,7 @@ export default function Join() {
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-6 p-5 text-lg">
       <h1 className="relative border-x-2 border-line px-5 py-5 text-3xl">
-        <span aria-hidden className="absolute -inset-x-0.5 bottom-1 h-[7px] bg-rust" />
+        <span aria-hidden className="absolute -inset-x-0.5 bottom-1 h-[7px] bg-rung" />
         Join your class
       </h1>
       <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import { Navigate, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -8,6 +8,7 @@ import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore } from './store'
+import { ToJoin } from './ToJoin'
 
 type Row = Schemas['SittingOwnWorkRowView']
 const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
@@ -45,7 +46,7 @@ export default function MyWork() {
       .catch(() => undefined)
   }, [isIn, client])
   if (work.isPending) return <Loading />
-  if (work.error instanceof Problem && work.error.status === 401) return <Navigate to="/join" replace />
+  if (work.error instanceof Problem && work.error.status === 401) return <ToJoin />
   if (work.isError) return <Failed error={work.error} retry={() => void work.refetch()} />
   const leave = async () => {
     const store = deviceStore()

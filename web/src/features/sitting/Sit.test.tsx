@@ -82,10 +82,11 @@ describe('A sitting', () => {
       [`GET ${path()}`]: view,
       [`PUT ${path('/responses')}`]: (s: { body: unknown }) =>
         down ? new Refusal(503, 'The server is busy.') : saved(s),
-      [`POST ${path('/go-on')}`]: { ...view, section: 'Further out', steps: [step(2)] },
+      [`POST ${path('/go-on')}`]: { ...view, visit: 2, section: 'Further out', steps: [step(2, { visit: 2 })] },
     })
     const user = open()
     await user.click(await screen.findByText('Red'))
+    await user.click(screen.getByRole('button', { name: 'Go on' }))
     await user.click(screen.getByRole('button', { name: 'Go on' }))
     expect(await screen.findByText(/Your answers are kept on this device; try again in a moment/)).toBeTruthy()
     expect(quiet()).toBe('kept on this device, not sent yet')

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
@@ -10,6 +10,7 @@ import { transportOf } from './leftBehind'
 import { Returned } from './Returned'
 import { SitScreen, type Driver } from './SitScreen'
 import { Stopwatch } from './stopwatch'
+import { ToJoin } from './ToJoin'
 import { deviceStore, keyOf, type Step, type Value } from './store'
 
 type View = Schemas['SittingSittingView']
@@ -66,6 +67,7 @@ export default function Sit() {
     return () => source.close()
   }, [id, refresh])
 
+  if (error instanceof Problem && error.status === 401) return <ToJoin />
   if (error) return <Failed error={error} retry={() => location.reload()} />
   if (!view) return <Loading what="Opening your work" />
   if (view.state !== 'open') return <Returned view={view} onReplied={setView} />

@@ -90,7 +90,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
           {driver.line}
         </span>
         <button
-          className="min-h-11 min-w-11 shrink-0 rounded border border-edge/60 font-semibold text-ink"
+          className="min-h-11 min-w-11 shrink-0 rounded border border-edge font-semibold text-ink"
           aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
           onClick={() => resize((size + 1) % SIZES.length)}
         >
@@ -183,7 +183,8 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                 kind="do"
                 size="large"
                 disabled={driver.busy}
-                onClick={() => (blank.length > 0 ? setOver(true) : void driver.goOn())}
+                // Whoever goes on cannot come back: where anything could still be changed, that is said first.
+                onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
               >
                 Go on
               </Button>
@@ -224,7 +225,7 @@ function Progress({
               onClick={() => onGo(s)}
             >
               <span
-                className={`h-[9px] w-full border-2 ${s === at ? 'border-rust' : 'border-r3'} ${given ? (s === at ? 'bg-rust' : 'bg-r3') : ''}`}
+                className={`h-[9px] w-full border-2 ${s === at ? 'border-rung' : 'border-r3'} ${given ? (s === at ? 'bg-rung' : 'bg-r3') : ''}`}
               />
             </button>
           </li>

@@ -1,0 +1,34 @@
+import type { FocusEvent, KeyboardEvent } from 'react'
+
+/**
+ * A list that is one Tab stop: arrows, Home and End go through it, and what has the focus is chosen, so that the panel
+ * beside it follows. Spread `list` on what holds the items and `item(id)` on each.
+ */
+export function roving(ids: readonly string[], chosen: string | null | undefined, choose: (id: string) => void) {
+  const stop = ids.includes(chosen ?? '') ? chosen : ids[0]
+  const go = (event: KeyboardEvent, to: number) => {
+    const id = ids[Math.max(0, Math.min(ids.length - 1, to))]
+    if (id === undefined) return
+    event.preventDefault()
+    choose(id)
+    event.currentTarget.querySelector<HTMLElement>(`[data-roving="${CSS.escape(id)}"]`)?.focus()
+  }
+  return {
+    list: {
+      onKeyDown: (event: KeyboardEvent) => {
+        const here = (event.target as HTMLElement).dataset.roving
+        const at = here === undefined ? -1 : ids.indexOf(here)
+        if (at < 0 || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return
+        if (event.key === 'ArrowDown') go(event, at + 1)
+        else if (event.key === 'ArrowUp') go(event, at - 1)
+        else if (event.key === 'Home') go(event, 0)
+        else if (event.key === 'End') go(event, ids.length - 1)
+      },
+    },
+    item: (id: string) => ({
+      'data-roving': id,
+      tabIndex: id === stop ? 0 : -1,
+      onFocus: (event: FocusEvent) => event.target === event.currentTarget && id !== chosen && choose(id),
+    }),
+  }
+}
