@@ -170,13 +170,30 @@ final class World
         ]];
     }
 
-    /** @param array<string, mixed> $conditions */
-    public function handOut(array $conditions = [], ?string $editionId = null): string
+    /**
+     * @param array<string, mixed> $conditions
+     * @param list<string>         $students   beside the class
+     */
+    public function handOut(array $conditions = [], ?string $editionId = null, array $students = []): string
     {
-        return $this->get(Handouts::class)->create(
-            $this->teacher,
-            new HandoutInput($editionId ?? $this->editionId, [$this->classId], [], $conditions, requestId: Uuid::v7()->toRfc4122()),
-        )->id;
+        return $this->get(Handouts::class)->create($this->teacher, new HandoutInput(
+            $editionId ?? $this->editionId,
+            [$this->classId],
+            $students,
+            $conditions,
+            requestId: Uuid::v7()->toRfc4122(),
+        ))->id;
+    }
+
+    /** A student in a class of their own. */
+    public function join(string $class, string $name): StudentUser
+    {
+        $rosters = $this->get(Rosters::class);
+        $id = $rosters->create($this->lead, new ClassInput($class))->id;
+        $rosters->add($this->lead, $id, new RosterInput($name));
+        $row = $this->tables->rows('SELECT id FROM student WHERE team_id = :team AND name = :name', ['team' => $this->lead->teamId, 'name' => $name])[0];
+
+        return new StudentUser($row->text('id'), $this->lead->teamId, $name);
     }
 
     /**

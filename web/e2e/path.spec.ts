@@ -201,7 +201,8 @@ test('a teacher goes from a question to regrouped students with their next work'
     await expect(page.getByRole('heading', { name: 'Lose: 2 answers' })).toBeVisible()
     await page.getByRole('button', { name: 'Re-mark 4 answers' }).click()
     // The message of the accepted answer may still stand above, with an undo of its own.
-    await page.getByText('Re-marked: 2 gain, 2 lose.').locator('..').getByRole('button', { name: 'Undo' }).click()
+    const said = page.getByRole('listitem').filter({ hasText: 'Re-marked: 2 gain, 2 lose.' })
+    await said.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByText('The old key holds again').first()).toBeVisible()
   })
 
@@ -246,9 +247,18 @@ test('a teacher goes from a question to regrouped students with their next work'
     const groups = page.getByRole('region')
     await expect(groups.first()).toBeVisible()
     await expect(page.getByRole('region', { name: 'Footing' })).toBeVisible()
-    const first = page.getByLabel(/^Group of /).first()
-    const target = (await first.locator('option').allInnerTexts()).find((t) => t !== 'move to …') ?? ''
-    await first.selectOption({ label: target })
+    // With the keyboard: the student at hand goes to the next group, and the focus goes along.
+    const first = page.getByRole('region', { name: 'Footing' }).getByRole('button').first()
+    const name = (await first.innerText()).split('\n')[0] ?? ''
+    await first.focus()
+    await page.keyboard.press('Alt+ArrowRight')
+    await expect(page.getByText(new RegExp(`^${name} is in “.+” now\\.$`))).toBeAttached()
+    await expect(page.locator(':focus')).toContainText(name)
+    // And back by dragging.
+    const dragged = page.locator(':focus')
+    await dragged.dragTo(page.getByRole('region', { name: 'Footing' }).getByRole('heading'), { steps: 8 })
+    await expect(page.getByRole('region', { name: 'Footing' })).toContainText(name)
+    await page.getByRole('main').getByRole('button', { name: 'Undo' }).click()
     await page.getByRole('button', { name: 'Keep this grouping' }).click()
     await expect(page.getByText('What is each group handed next?')).toBeVisible()
     await axeClean(page)

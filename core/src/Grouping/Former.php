@@ -130,6 +130,26 @@ final class Former
     }
 
     /**
+     * What the aim would come to with one student in each of the groups, everybody else staying where they are.
+     *
+     * @param list<Student> $students
+     * @param Plan          $plan     with a fixed place for every student
+     *
+     * @return list<float> by group, in the measure's unit
+     */
+    public static function elsewhere(array $students, Plan $plan, string $student): array
+    {
+        // Somebody moved by hand leaves those they were to be with.
+        $alone = $plan->with(together: []);
+
+        return array_map(static fn (int $group): float => self::form(
+            $students,
+            $alone->with(fixed: [$student => $group] + $plan->fixed),
+            tell: false,
+        )->value, range(0, $plan->groups - 1));
+    }
+
+    /**
      * Whether all constraints can be kept; where the students are many, whether a way was found.
      *
      * @param list<Student> $students

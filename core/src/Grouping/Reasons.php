@@ -29,7 +29,7 @@ final class Reasons
         float $start,
         bool $tell,
     ): Formed {
-        $groups = [];
+        $groups = $named = [];
         foreach ($placed as $g => $members) {
             $tally = new Tally();
             foreach ($members as $i) {
@@ -41,7 +41,13 @@ final class Reasons
             foreach ($members as $i) {
                 $reasons[$students[$i]->id] = self::reason($students[$i], $plan, $tally, $topic, $about);
             }
-            $groups[] = new Group(self::name($plan, $g, $about), $plan->aim === Plan::MISCONCEPTION ? $topic : '', $reasons);
+            $name = self::name($plan, $g, $about);
+            $named[$name] = ($named[$name] ?? 0) + 1;
+            $groups[] = new Group(
+                $named[$name] > 1 ? $name.', '.$named[$name] : $name,
+                $plan->aim === Plan::MISCONCEPTION ? $topic : '',
+                $reasons,
+            );
         }
         $broken = self::broken($students, $plan, $placed);
 

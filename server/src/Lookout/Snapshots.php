@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Lookout;
 
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Lookout\Api\View\ColumnView;
 use ChalkLadder\Server\Lookout\Api\View\LookoutView;
@@ -13,8 +14,12 @@ use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
 /** The whole picture of a running handout, as it is when somebody asks. */
 final readonly class Snapshots
 {
-    public function __construct(private Handouts $handouts, private LookoutRows $rows, private Teams $teams)
-    {
+    public function __construct(
+        private Handouts $handouts,
+        private LookoutRows $rows,
+        private Teams $teams,
+        private ClassOfStudents $classes,
+    ) {
     }
 
     public function take(string $teamId, string $handoutId): LookoutView
@@ -39,6 +44,12 @@ final readonly class Snapshots
             }
         }
 
-        return new LookoutView($view, $columns, $this->rows->all($handout, $rungs), array_column($rungs->bands, 'name'));
+        return new LookoutView(
+            $view,
+            $columns,
+            $this->rows->all($handout, $rungs),
+            array_column($rungs->bands, 'name'),
+            $this->classes->now($handoutId),
+        );
     }
 }

@@ -15,6 +15,7 @@ use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Platform\Http\Problem;
@@ -25,6 +26,7 @@ use ChalkLadder\Server\Regroup\Api\Input\GroupInput;
 use ChalkLadder\Server\Regroup\Api\Input\MemberInput;
 use ChalkLadder\Server\Regroup\Api\Input\MoveInput;
 use ChalkLadder\Server\Regroup\Api\Input\PlanInput;
+use ChalkLadder\Server\Regroup\Api\View\AbsentView;
 use ChalkLadder\Server\Regroup\Api\View\FitView;
 use ChalkLadder\Server\Regroup\Api\View\GroupingListView;
 use ChalkLadder\Server\Regroup\Api\View\GroupingView;
@@ -37,7 +39,6 @@ use ChalkLadder\Server\Regroup\Repository\GroupingRepository;
 use ChalkLadder\Server\Results\Api\View\FigureView;
 use ChalkLadder\Server\Results\Columns;
 use ChalkLadder\Server\Results\Counting;
-use ChalkLadder\Server\Results\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Roster\Students;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -58,10 +59,11 @@ final readonly class Groupings
     ) {
     }
 
-    public function propose(string $teamId, string $handoutId, string $aim): GroupingView
+    /** @param string $class name of the class whose students are grouped, or '' */
+    public function propose(string $teamId, string $handoutId, string $aim, string $class = ''): GroupingView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $students = $this->students($teamId, $handout);
+        $students = $this->students($teamId, $handout, $class);
         $terms = $this->terms->all($teamId)->misconceptions;
         $groups = $aim === 'misconception' ? Regroup::byMisconception(
             $students,
@@ -72,10 +74,11 @@ final readonly class Groupings
             $teamId,
             $handout,
             $aim,
-            $aim === 'misconception' ? ', by misconception' : ', by rung',
+            ($class === '' ? '' : ', '.$class).($aim === 'misconception' ? ', by misconception' : ', by rung'),
             $groups,
             $students,
             null,
+            $class,
         );
     }
 
@@ -83,7 +86,7 @@ final readonly class Groupings
     public function form(string $teamId, string $handoutId, PlanInput $input): GroupingView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $students = $this->students($teamId, $handout);
+        $students = $this->students($teamId, $handout, $input->class);
         $plan = $input->plan();
         $known = array_fill_keys(array_map(static fn (Student $s): string => $s->id, $students), true);
         foreach ([
@@ -106,11 +109,37 @@ final readonly class Groupings
             $teamId,
             $handout,
             $plan->aim,
-            ', '.$plan->aim,
+            ($input->class === '' ? '' : ', '.$input->class).', '.$plan->aim,
             $formed->groups,
             $students,
-            new FitView($formed->value, $formed->bound, $formed->measure, $better, $formed->broken, $formed->clash),
+            new FitView(
+                $formed->value,
+                $formed->bound,
+                $formed->measure,
+                $better,
+                $formed->broken,
+                $formed->clash,
+                self::elsewhere($students, $plan, $input->consider),
+            ),
+            $input->class,
         );
+    }
+
+    /**
+     * @param list<Student> $students
+     *
+     * @return list<float>
+     */
+    private static function elsewhere(array $students, Plan $plan, ?string $student): array
+    {
+        if ($student === null) {
+            return [];
+        }
+        if (count($plan->fixed) < count($students) || !isset($plan->fixed[$student])) {
+            throw Problem::invalid(['consider' => 'All students must have a place before one is considered elsewhere.']);
+        }
+
+        return Former::elsewhere($students, $plan, $student);
     }
 
     public function list(string $teamId): GroupingListView
@@ -198,34 +227,70 @@ final readonly class Groupings
         array $groups,
         array $students,
         ?FitView $fit,
+        string $class,
     ): GroupingView {
-        $names = $evidence = [];
+        $names = $evidence = $shares = [];
         foreach ($students as $student) {
             $names[$student->id] = $student->name;
+            $shares[$student->id] = $student->share;
             $evidence[$student->id] = $student->evidence;
         }
         $nextSteps = array_column($this->terms->all($teamId)->misconceptions, 'nextStep', 'id');
 
-        return new GroupingView(null, $handout->title.$suffix, $aim, $handout->id, $handout->title, null, null,
-            array_map(static function (Formation $g) use ($names, $nextSteps, $evidence): GroupView {
-                $members = [];
-                foreach ($g->members as $id => $reason) {
-                    $members[] = new MemberView(
-                        (string) $id,
-                        $names[$id] ?? '',
-                        $reason,
-                        isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null,
-                    );
-                }
+        $formed = array_map(static function (Formation $g) use ($names, $nextSteps, $evidence, $shares): GroupView {
+            $members = [];
+            foreach ($g->members as $id => $reason) {
+                $members[] = new MemberView(
+                    (string) $id,
+                    $names[$id] ?? '',
+                    $reason,
+                    isset($evidence[$id][$g->about]) ? FigureView::of($evidence[$id][$g->about]->rate) : null,
+                    $shares[$id] ?? null,
+                );
+            }
 
-                return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
-            }, $groups), $fit);
+            return new GroupView(null, $g->name, $g->about === '' ? null : $g->about, $nextSteps[$g->about] ?? '', $members, []);
+        }, $groups);
+
+        return new GroupingView(
+            null,
+            $handout->title.$suffix,
+            $aim,
+            $handout->id,
+            $handout->title,
+            null,
+            null,
+            $formed,
+            $fit,
+            absent: $this->absent($teamId, $handout, $names, $class),
+            classes: $this->handouts->classNames([$handout->id])[$handout->id] ?? [],
+        );
+    }
+
+    /**
+     * @param array<string, string> $present names by id
+     *
+     * @return list<AbsentView> by name
+     */
+    private function absent(string $teamId, HandedOut $handout, array $present, string $class): array
+    {
+        $handed = $this->classes->now($handout->id);
+        $asked = $class === '' ? $handed : array_filter($handed, static fn (string $c): bool => $c === $class);
+        $ids = array_values(array_map(strval(...), array_keys(array_diff_key($asked, $present))));
+        $names = $this->students->names($teamId, $ids);
+        asort($names);
+
+        return array_map(
+            static fn (string $id, string $name): AbsentView => new AbsentView($id, $name),
+            array_map(strval(...), array_keys($names)),
+            array_values($names),
+        );
     }
 
     /** @return list<Student> those who have handed in, with their measures */
-    private function students(string $teamId, HandedOut $handout): array
+    private function students(string $teamId, HandedOut $handout, string $class): array
     {
-        $columns = $this->counting->columns($handout);
+        $columns = $this->counting->columns($handout, $class);
         $classes = $this->classes->now($handout->id);
         $skills = $this->terms->skillNames($teamId);
         $students = [];

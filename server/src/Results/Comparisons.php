@@ -13,11 +13,11 @@ use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\Sample;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Results\Api\View\ClassResultView;
 use ChalkLadder\Server\Results\Api\View\ComparisonsView;
 use ChalkLadder\Server\Results\Api\View\DifferingView;
 use ChalkLadder\Server\Results\Api\View\FigureView;
-use ChalkLadder\Server\Results\ReadModel\ClassOfStudents;
 
 /** Classes of one handout against each other: whole marks, and single questions at equal scores. */
 final readonly class Comparisons

@@ -12,33 +12,43 @@ use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\HandedOut;
+use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Results\ReadModel\CountingReader;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 
 /** Puts a handout's handed-in work into columns, a student counted once. */
 final readonly class Counting
 {
-    public function __construct(private CountingReader $reader)
+    public function __construct(private CountingReader $reader, private ClassOfStudents $classes)
     {
     }
 
-    /** The columns with what the core makes of them. */
-    public function count(HandedOut $handout): Counted
+    /**
+     * The columns with what the core makes of them.
+     *
+     * @param string $class name of the class to which they are limited, or ''
+     */
+    public function count(HandedOut $handout, string $class = ''): Counted
     {
-        $columns = $this->columns($handout);
+        $columns = $this->columns($handout, $class);
         $marks = array_map(static fn (CountedStudent $s): float => $s->marks, $columns->students);
 
         return new Counted($columns, Report::of($columns->questions, count($columns->students), $marks));
     }
 
-    public function columns(HandedOut $handout): Columns
+    /** @param string $class name of the class to which they are limited, or '' */
+    public function columns(HandedOut $handout, string $class = ''): Columns
     {
+        $of = $class === '' ? [] : $this->classes->now($handout->id);
         $paper = $handout->edition->paper();
         $items = $handout->edition->items();
         $points = array_map(static fn (Item $i): float => $i->points->toFloat(), $items);
         $offers = array_map(static fn (Item $i): array => $i->misconceptions(), $items);
         $byStudent = $counting = [];
         foreach ($this->reader->attempts($handout->id) as $attempt) {
+            if ($class !== '' && ($of[$attempt->studentId] ?? '') !== $class) {
+                continue;
+            }
             $byStudent[$attempt->studentId][$attempt->counts ? 'counting' : 'others'][] = $attempt;
             if ($attempt->counts) {
                 $counting[$attempt->sittingId] = true;

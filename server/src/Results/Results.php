@@ -45,10 +45,11 @@ final readonly class Results
     {
     }
 
-    public function show(string $teamId, string $handoutId): ResultsView
+    /** @param string $class name of the class to which they are limited, or '' */
+    public function show(string $teamId, string $handoutId, string $class = ''): ResultsView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $counted = $this->counting->count($handout);
+        $counted = $this->counting->count($handout, $class);
         $rungs = $this->teams->rungs($teamId);
         $terms = $this->terms->all($teamId);
         $report = $counted->report;

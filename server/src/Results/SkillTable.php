@@ -22,10 +22,11 @@ final readonly class SkillTable
     {
     }
 
-    public function show(string $teamId, string $handoutId): SkillsView
+    /** @param string $class name of the class to which it is limited, or '' */
+    public function show(string $teamId, string $handoutId, string $class = ''): SkillsView
     {
         $handout = $this->handouts->find($teamId, $handoutId);
-        $counted = $this->counting->columns($handout);
+        $counted = $this->counting->columns($handout, $class);
         $names = $this->terms->skillNames($teamId);
         $credits = $of = [];
         $own = array_fill(0, count($counted->students), []);

@@ -85,6 +85,27 @@ final class RegroupTest extends ApiCase
         self::assertNull($this->tables->row('SELECT 1 FROM grouping'), 'nothing is kept by asking');
     }
 
+    public function testAMoveIsWeighedBeforeItIsMadeAndWhoIsAbsentIsTold(): void
+    {
+        $id = array_map(static fn ($s): string => $s->id, $this->world->students);
+        $this->as($this->world->teacher);
+        self::assertSame(['Cleo Marsh'], $this->get('GET', "/handouts/$this->handout/groups?by=rung")->column('absent', 'name'));
+
+        $places = ['fixed' => [$id['Ada Okafor'] => 0, $id['Benoît Larsen'] => 1]];
+        $plan = ['aim' => 'mixed', 'groups' => 2, 'least' => 1];
+        $now = $this->get('POST', "/handouts/$this->handout/groups", ['consider' => $id['Ada Okafor']] + $places + $plan);
+        $elsewhere = $now->map('fit.elsewhere');
+        self::assertCount(2, $elsewhere);
+        self::assertEqualsWithDelta($now->at('fit.value'), $elsewhere[0], 1e-12, 'where Ada is, nothing changes');
+        self::assertEqualsWithDelta(0.0, $elsewhere[1], 1e-12, 'all in one group are mixed like the whole');
+        $moved = $this->get('POST', "/handouts/$this->handout/groups", ['fixed' => [$id['Ada Okafor'] => 1] + $places['fixed']] + $plan);
+        self::assertEqualsWithDelta($elsewhere[1], $moved->at('fit.value'), 1e-12, 'and it comes as it was said');
+        self::assertArrayHasKey(
+            'consider',
+            $this->refused(422, 'POST', "/handouts/$this->handout/groups", ['consider' => $id['Ada Okafor']] + $plan)->map('fields'),
+        );
+    }
+
     public function testAPlanWithFaultsIsRefusedAtItsField(): void
     {
         $stranger = '01900000-0000-7000-8000-000000000000';

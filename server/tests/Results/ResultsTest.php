@@ -319,6 +319,25 @@ final class ResultsTest extends ApiCase
         self::assertSame([], $classes[0]->at('differing'));
     }
 
+    public function testFiguresMayBeOfOneClassAlone(): void
+    {
+        $dara = $this->world->join('8 Tern', 'Dara Quill');
+        $handout = $this->world->handOut(students: [$dara->id]);
+        $this->sitAll($handout, ['Ada Okafor' => 'a', 'Benoît Larsen' => 'b']);
+        $this->world->sit('Dara Quill', $handout, ['e-choice' => ['options' => ['a']]], $dara);
+        $as = $this->as($this->world->teacher);
+        $of = static fn (string $class): Json => $as->get('GET', "/handouts/$handout/results?class=".rawurlencode($class));
+        $names = static fn (string $class): array => array_map(static fn (Json $s): string => $s->text('name'), $of($class)->list('students'));
+
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Dara Quill'], $names(''));
+        self::assertSame(['Ada Okafor', 'Benoît Larsen'], $names('8 Kestrel'));
+        self::assertSame(['Dara Quill'], $names('8 Tern'));
+        self::assertSame([], $names('8 Nowhere'));
+        self::assertSame([2, 1], [$of('8 Kestrel')->at('mean.n'), $of('8 Tern')->at('questions.0.facility.n')]);
+        $skills = $as->get('GET', "/handouts/$handout/results/skills?class=8%20Tern");
+        self::assertSame(['Dara Quill'], array_map(static fn (Json $s): string => $s->text('name'), $skills->list('students')));
+    }
+
     public function testRivalsOfTheKeyAreRanked(): void
     {
         $handout = $this->world->handOut();

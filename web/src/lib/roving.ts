@@ -1,5 +1,9 @@
 import type { FocusEvent, KeyboardEvent } from 'react'
 
+/** Gives the focus to one item of a list. */
+export const focusItem = (list: Element | null, id: string) =>
+  [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find((item) => item.dataset.roving === id)?.focus()
+
 /**
  * A list that is one Tab stop: arrows, Home and End go through it, and what has the focus is chosen, so that the panel
  * beside it follows. Spread `list` on what holds the items and `item(id)` on each.
@@ -11,7 +15,7 @@ export function roving(ids: readonly string[], chosen: string | null | undefined
     if (id === undefined) return
     event.preventDefault()
     choose(id)
-    event.currentTarget.querySelector<HTMLElement>(`[data-roving="${CSS.escape(id)}"]`)?.focus()
+    focusItem(event.currentTarget, id)
   }
   return {
     list: {

@@ -29,9 +29,13 @@ final readonly class RegroupController
     }
 
     #[Route('/handouts/{id}/groups', methods: ['GET'])]
-    public function propose(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $by = 'rung'): GroupingView
-    {
-        return $this->groupings->propose($who->teamId, $id, $by === 'misconception' ? 'misconception' : 'rung');
+    public function propose(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        #[MapQueryParameter] string $by = 'rung',
+        #[MapQueryParameter] string $class = '',
+    ): GroupingView {
+        return $this->groupings->propose($who->teamId, $id, $by === 'misconception' ? 'misconception' : 'rung', $class);
     }
 
     /** Forms groups by a plan. Nothing is kept by it. */

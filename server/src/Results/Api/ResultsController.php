@@ -38,9 +38,9 @@ final readonly class ResultsController
     }
 
     #[Route('/handouts/{id}/results', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
-    public function show(#[CurrentUser] StaffUser $who, string $id): ResultsView
+    public function show(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $class = ''): ResultsView
     {
-        return $this->results->show($who->teamId, $id);
+        return $this->results->show($who->teamId, $id, $class);
     }
 
     #[Dear]
@@ -51,9 +51,9 @@ final readonly class ResultsController
     }
 
     #[Route('/handouts/{id}/results/skills', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
-    public function skills(#[CurrentUser] StaffUser $who, string $id): SkillsView
+    public function skills(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $class = ''): SkillsView
     {
-        return $this->skills->show($who->teamId, $id);
+        return $this->skills->show($who->teamId, $id, $class);
     }
 
     #[Route('/handouts/{id}/results/classes', requirements: ['id' => Requirement::UUID], methods: ['GET'])]

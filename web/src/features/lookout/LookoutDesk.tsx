@@ -8,6 +8,7 @@ import { useLive } from '@/lib/live'
 import { roving } from '@/lib/roving'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
+import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
 import { Failed, Loading } from '@/ui/States'
@@ -46,13 +47,20 @@ export default function LookoutDesk() {
   const [only, setOnly] = useState<'all' | 'silent'>('all')
   const [chosenId, setOpen] = useState<string | null | undefined>(undefined)
   // A reply in the marking list leads to its sitting.
-  const [params] = useSearchParams()
-  const asked = snapshot.data?.rows.find((r) => r.sittingId !== null && r.sittingId === params.get('work'))
+  const [params, setParams] = useSearchParams()
+  const group = params.get('class') ?? ''
+  const classes = snapshot.data?.classes
+  const asked = snapshot.data?.rows.find(
+    (r) => r.studentId === params.get('student') || (r.sittingId !== null && r.sittingId === params.get('work')),
+  )
   const open = chosenId === undefined ? (asked?.studentId ?? null) : chosenId
   const [closing, setClosing] = useState(false)
   const rows = useMemo(
-    () => sorted(snapshot.data?.rows ?? [], sort, hidden).filter((row) => only === 'all' || silent(row)),
-    [snapshot.data, sort, only, hidden],
+    () =>
+      sorted(snapshot.data?.rows ?? [], sort, hidden).filter(
+        (row) => (only === 'all' || silent(row)) && (group === '' || classes?.[row.studentId] === group),
+      ),
+    [snapshot.data, sort, only, hidden, group, classes],
   )
   const at = rows.findIndex((r) => r.studentId === open)
   const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
@@ -73,10 +81,12 @@ export default function LookoutDesk() {
   if (snapshot.isPending) return <Loading what="Looking out" />
   if (snapshot.isError) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
   const { handout, columns, rungs } = snapshot.data
-  const all = snapshot.data.rows
+  const all = snapshot.data.rows.filter((row) => group === '' || classes?.[row.studentId] === group)
   const joined = all.filter((r) => r.state !== 'expected').length
   const done = all.filter((r) => r.state !== 'expected' && r.state !== 'open').length
-  const working = joined - done
+  // Closing closes for everybody, whatever class is looked at.
+  const working = snapshot.data.rows.filter((r) => r.state === 'open').length
+  const notHere = snapshot.data.rows.filter((r) => r.state === 'expected').length
   const closed = handout.status === 'closed'
   const close = async () => {
     setClosing(false)
@@ -109,6 +119,11 @@ export default function LookoutDesk() {
         <span className="text-[15px] text-quiet tabular-nums">
           {joined} joined of {all.length} · {done} handed in
         </span>
+        <ClassPicker
+          classes={handout.classes}
+          value={group}
+          onChange={(name) => setParams(name ? { class: name } : {}, { replace: true })}
+        />
         <Button hint="n" aria-pressed={hidden !== null} onClick={turnNames}>
           {hidden ? 'Show names' : 'Hide names'}
         </Button>
@@ -245,7 +260,7 @@ export default function LookoutDesk() {
           {working === 0
             ? 'Nobody is at work.'
             : `${plural(working, 'student')} still at work: what they have entered is kept and handed in.`}{' '}
-          {all.length - joined > 0 ? `${plural(all.length - joined, 'student')} not here have nothing to hand in.` : ''}
+          {notHere > 0 ? `${plural(notHere, 'student')} not here have nothing to hand in.` : ''}
         </p>
       </Dialog>
     </>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { Bar, barOf } from '@/ui/Bar'
 import { done, type Answer } from './order'
@@ -8,16 +9,24 @@ type Props = {
   set: Schemas['MarkingLookAlikeView'] | undefined
   at: number
   open: boolean
+  /** Where the student's whole work is; none where names are hidden. */
+  work: string | null
 }
 
 /** The answer at hand, as the student wrote it. */
-export function AnswerSheet({ number, answer, set, at, open }: Props) {
+export function AnswerSheet({ number, answer, set, at, open, work }: Props) {
   const place = set ? set.answers.indexOf(at) : -1
   return (
     <article className="rung-top rounded border bg-sheet p-6" aria-label="The answer at hand">
       <p className="flex text-sm text-quiet">
         <span className="flex-1">
-          {answer.student}
+          {work ? (
+            <Link to={work} className="hover:underline">
+              {answer.student}
+            </Link>
+          ) : (
+            answer.student
+          )}
           {answer.ownNumber !== null && answer.ownNumber !== number
             ? ` · question ${answer.ownNumber} on their paper`
             : ''}

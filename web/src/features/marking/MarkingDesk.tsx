@@ -86,7 +86,14 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
             <Rich html={item.prompt} className="mt-1 text-ink" />
           </details>
           {answer ? (
-            <AnswerSheet number={desk.number} answer={answer} set={set} at={at} open={open} />
+            <AnswerSheet
+              number={desk.number}
+              answer={answer}
+              set={set}
+              at={at}
+              open={open}
+              work={desk.namesHidden || desk.second ? null : `/lookout/${desk.handoutId}?work=${answer.sittingId}`}
+            />
           ) : (
             <p className="rounded border border-dashed border-edge p-6 text-quiet">
               {desk.second

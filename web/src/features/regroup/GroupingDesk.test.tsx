@@ -14,7 +14,7 @@ const group = (
   name,
   about: null,
   nextStep: '',
-  members: members.map((m) => ({ studentId: m, name: m, reason: `${m} chose so.`, rate: null })),
+  members: members.map((m) => ({ studentId: m, name: m, reason: `${m} chose so.`, rate: null, share: 0.5 })),
   handouts: [],
   ...change,
 })
@@ -31,6 +31,7 @@ const proposal = {
   madeAt: null,
   madeBy: null,
   keysOut: [],
+  absent: [{ studentId: 'Dag', name: 'Dag' }],
 }
 const kept = {
   ...proposal,
@@ -44,6 +45,14 @@ const members = (name: string) =>
   inGroup(name)
     .queryAllByRole('listitem')
     .map((li) => li.querySelector('span')?.textContent)
+
+/** Chooses a student on the board; what is known of them stands at the right. */
+const choose = async (user: ReturnType<typeof show>, name: string) =>
+  user.click(await screen.findByRole('button', { name: new RegExp(`^${name}`) }))
+const move = async (user: ReturnType<typeof show>, name: string, to: string) => {
+  await choose(user, name)
+  await user.click(screen.getByRole('button', { name: `Move to ${to}` }))
+}
 
 beforeEach(() =>
   serve({
@@ -69,16 +78,48 @@ const propose = () => show(<GroupingDesk />, '/groups/of/h1', '/groups/of/:hando
 
 describe('A proposed grouping', () => {
   it('says for every student why they are there', async () => {
+    const user = propose()
+    await choose(user, 'Ada')
+    expect(screen.getByText('Ada chose so.')).toBeTruthy()
+    expect(screen.getByText('50 % of the marks.')).toBeTruthy()
+    expect(inGroup('Adds instead').getByText('2 students')).toBeTruthy()
+    expect(inGroup('Adds instead').getByText('Draw the curve.')).toBeTruthy()
+    await choose(user, 'Cleo')
+    expect(screen.getByText('Cleo chose so.')).toBeTruthy()
+    expect(screen.queryByText('Ada chose so.')).toBeNull()
+  })
+
+  it('lists who has handed nothing in, and so is in no group', async () => {
     propose()
-    expect(await screen.findByText('Ada chose so.')).toBeTruthy()
-    expect(inGroup('Adds instead').getByText('2 students · Draw the curve.')).toBeTruthy()
+    expect(await screen.findByRole('heading', { name: '1 student without results' })).toBeTruthy()
+    expect(screen.getByText(/nothing places them: Dag\./)).toBeTruthy()
+  })
+
+  it('is one Tab stop; arrows go through it, and with Alt they move the student and keep the focus', async () => {
+    const user = propose()
+    const ada = await screen.findByRole('button', { name: /^Ada/ })
+    expect(
+      screen.getAllByRole('button', { pressed: false }).filter((b) => b.dataset.roving && b.tabIndex === 0),
+    ).toEqual([ada])
+    ada.focus()
+    await user.keyboard('{ArrowDown}')
+    expect(document.activeElement?.textContent).toContain('Benoît')
+    expect(screen.getByText('Benoît chose so.')).toBeTruthy()
+    await user.keyboard('{ArrowRight}')
+    expect(document.activeElement?.textContent).toContain('Cleo')
+    await user.keyboard('{Alt>}{ArrowLeft}{/Alt}')
+    expect(members('Adds instead')).toEqual(['Ada', 'Benoît', 'Cleo'])
+    expect(document.activeElement?.textContent).toContain('Cleo')
+    expect(screen.getByText('Cleo is in “Adds instead” now.')).toBeTruthy()
+    expect(screen.getByText('Moved here by hand, from "No shared idea".')).toBeTruthy()
   })
 
   it('says how often a student shows the group’s idea, with interval and formula', async () => {
     const rate = { value: 0.5, n: 2, low: 0.147, high: 0.853, formula: 'Posterior mean.', note: 'few' }
-    const members = [{ studentId: 'Ada', name: 'Ada', reason: 'Showed this idea 2 of 2 times.', rate }]
+    const members = [{ studentId: 'Ada', name: 'Ada', reason: 'Showed this idea 2 of 2 times.', rate, share: 0.5 }]
     serve({ 'GET /api/handouts/h1/groups': { ...proposal, groups: [{ ...group('Adds instead', []), members }] } })
     const user = propose()
+    await choose(user, 'Ada')
     expect((await screen.findByText(/Showed this idea 2 of 2 times/)).textContent).toBe(
       'Showed this idea 2 of 2 times. Rate 50 %, 15 to 85 %, few.',
     )
@@ -88,11 +129,11 @@ describe('A proposed grouping', () => {
 
   it('is changed by hand, step by step back, and says who moved whom', async () => {
     const user = propose()
-    await user.selectOptions(await screen.findByLabelText('Group of Ada'), 'No shared idea')
+    await move(user, 'Ada', 'No shared idea')
     expect(members('Adds instead')).toEqual(['Benoît'])
     expect(members('No shared idea')).toEqual(['Cleo', 'Ada'])
     expect(screen.getByText('Moved here by hand, from "Adds instead".')).toBeTruthy()
-    await user.selectOptions(screen.getByLabelText('Group of Benoît'), 'No shared idea')
+    await move(user, 'Benoît', 'No shared idea')
     expect(members('Adds instead')).toEqual([])
     await user.click(screen.getByRole('button', { name: 'Undo' }))
     expect(members('Adds instead')).toEqual(['Benoît'])
@@ -103,7 +144,7 @@ describe('A proposed grouping', () => {
 
   it('asks for another aim by a key', async () => {
     const user = propose()
-    await screen.findByText('Ada chose so.')
+    await screen.findByRole('button', { name: /^Ada/ })
     await user.keyboard('2')
     await waitFor(() => expect(sent('GET', '/api/handouts/h1/groups').at(-1)?.path).toContain('by=rung'))
     expect((screen.getByLabelText('Aim') as HTMLSelectElement).value).toBe('rung')
@@ -111,7 +152,7 @@ describe('A proposed grouping', () => {
 
   it('is kept without its empty groups', async () => {
     const user = propose()
-    await user.selectOptions(await screen.findByLabelText('Group of Cleo'), 'Adds instead')
+    await move(user, 'Cleo', 'Adds instead')
     await user.clear(screen.getByLabelText('Name of the grouping'))
     await user.type(screen.getByLabelText('Name of the grouping'), 'Monday')
     await user.click(screen.getByRole('button', { name: 'Keep this grouping' }))
@@ -144,6 +185,7 @@ describe('A grouping by plan', () => {
     better: 'less',
     broken: [],
     clash: null,
+    elsewhere: [],
   }
   const planned = { ...proposal, aim: 'alike', name: 'Tides, alike', fit }
 
@@ -155,7 +197,7 @@ describe('A grouping by plan', () => {
     expect(screen.getByText(/less is better, 4.9 % is the limit/)).toBeTruthy()
     expect(screen.getByText('✓ Every constraint is kept.')).toBeTruthy()
     expect(bodies('POST', '/api/handouts/h1/groups')).toEqual([
-      { aim: 'alike', groups: 6, least: 1, most: 1, apart: [], together: [], classes: false },
+      { aim: 'alike', groups: 6, least: 1, most: 1, apart: [], together: [], classes: false, class: '' },
     ])
     const number = screen.getByLabelText('Groups')
     await user.tripleClick(number)
@@ -195,14 +237,20 @@ describe('A grouping by plan', () => {
     serve({
       'GET /api/handouts/h1/groups': proposal,
       'POST /api/handouts/h1/groups': ({ body }: { body: unknown }) =>
-        (body as { fixed?: unknown }).fixed ? { ...planned, fit: { ...fit, value: 0.2 } } : planned,
+        (body as { fixed?: unknown }).fixed
+          ? { ...planned, fit: { ...fit, value: 0.2, elsewhere: [0.07, 0.2] } }
+          : planned,
     })
     const user = propose()
     await user.selectOptions(await screen.findByLabelText('Aim'), 'alike')
     await screen.findByText('6.7 %')
-    await user.selectOptions(screen.getByLabelText('Group of Ada'), 'No shared idea')
+    await move(user, 'Ada', 'No shared idea')
     expect(await screen.findByText('20.0 %')).toBeTruthy()
-    expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({ fixed: { Ada: 1, Benoît: 0, Cleo: 1 } })
+    expect(await screen.findByText('20.0 % → 7.0 %')).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({
+      fixed: { Ada: 1, Benoît: 0, Cleo: 1 },
+      consider: 'Ada',
+    })
     await user.click(screen.getByRole('button', { name: 'Undo' }))
     expect(await screen.findByText('6.7 %')).toBeTruthy()
   })
@@ -290,10 +338,10 @@ describe('A kept grouping', () => {
         (body as { groupId: string }).groupId === 'b' ? after : kept,
     })
     const user = open()
-    await user.selectOptions(await screen.findByLabelText('Group of Ada'), 'No shared idea')
+    await move(user, 'Ada', 'No shared idea')
     await waitFor(() => expect(members('No shared idea')).toEqual(['Ada', 'Cleo']))
-    const said = await screen.findByText('Ada is in “No shared idea” now.')
-    await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    expect((await screen.findAllByText('Ada is in “No shared idea” now.')).length).toBeGreaterThan(0)
+    await user.click(screen.getByRole('button', { name: 'Undo' }))
     await waitFor(() => expect(members('Adds instead')).toEqual(['Ada', 'Benoît']))
     expect(bodies('POST', '/api/groupings/g1/moves')).toEqual([
       { studentId: 'Ada', groupId: 'b' },

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useParams } from 'react-router'
+import { useParams, useSearchParams } from 'react-router'
 import { api, take } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 import { firstPlan, isPlanned, type Aim, type Plan } from './groups'
@@ -10,18 +10,25 @@ import { Proposal } from './Proposal'
 /** Groups from a handout's results: proposed, moved by hand, kept, and handed their next paper in one act. */
 export default function GroupingDesk() {
   const { id, handout = '' } = useParams()
+  const [params, setParams] = useSearchParams()
+  const group = params.get('class') ?? ''
   const [aim, setAim] = useState<Aim>('misconception')
   const [plan, setPlan] = useState<Plan>(firstPlan)
   const planned = isPlanned(aim)
   const grouping = useQuery({
-    queryKey: id ? ['grouping', id] : ['proposal', handout, aim, planned ? plan : null],
+    queryKey: id ? ['grouping', id] : ['proposal', handout, aim, planned ? plan : null, group],
     queryFn: () =>
       take(
         id
           ? api.GET('/api/groupings/{id}', { params: { path: { id } } })
           : planned
-            ? api.POST('/api/handouts/{id}/groups', { params: { path: { id: handout } }, body: { ...plan, aim } })
-            : api.GET('/api/handouts/{id}/groups', { params: { path: { id: handout }, query: { by: aim } } }),
+            ? api.POST('/api/handouts/{id}/groups', {
+                params: { path: { id: handout } },
+                body: { ...plan, aim, class: group },
+              })
+            : api.GET('/api/handouts/{id}/groups', {
+                params: { path: { id: handout }, query: { by: aim, ...(group ? { class: group } : {}) } },
+              }),
       ),
     // While another plan is worked out, the groups before it stay on the screen.
     placeholderData: (old) => (id ? undefined : old),
@@ -41,6 +48,8 @@ export default function GroupingDesk() {
       onAim={setAim}
       plan={plan}
       onPlan={setPlan}
+      group={group}
+      onGroup={(name) => setParams(name ? { class: name } : {}, { replace: true })}
     />
   )
 }

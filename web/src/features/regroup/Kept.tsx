@@ -4,11 +4,12 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
+import { Desk, Head } from '@/ui/Desk'
 import { SelectField, Tick } from '@/ui/Field'
 import { toast } from '@/ui/Toasts'
 import { aimWords } from './groups'
-import { Groups } from './Groups'
+import { Board } from './Board'
+import { WhyHere } from './WhyHere'
 
 type Grouping = Schemas['RegroupGroupingView']
 
@@ -25,6 +26,8 @@ export function Kept({ grouping }: { grouping: Grouping }) {
   const [requests, setRequests] = useState(() => requestsFor(grouping))
   const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
   const [busy, setBusy] = useState(false)
+  const [at, setAt] = useState<string | null>(null)
+  const member = shown.groups.flatMap((g) => g.members).find((m) => m.studentId === at)
   useEffect(() => setShown(grouping), [grouping])
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const chosen = Object.entries(choice).filter(([, edition]) => edition !== '')
@@ -106,60 +109,82 @@ export function Kept({ grouping }: { grouping: Grouping }) {
           {chosen.length === 0 ? 'Hand out follow-ups' : `Hand out to ${plural(chosen.length, 'group')}`}
         </Button>
       </Head>
-      <div className="min-h-0 flex-1 overflow-auto p-6">
-        <section className="mb-5 max-w-3xl rounded border bg-sheet p-4" aria-label="Follow-ups">
-          <h2 className="text-lg">What is each group handed next?</h2>
-          <div className="mt-2 grid gap-3 sm:grid-cols-2">
-            {shown.groups.map((g) => (
-              <SelectField
-                key={g.id}
-                label={`${g.name}, ${plural(g.members.length, 'student')}`}
-                value={choice[g.id ?? ''] ?? ''}
-                onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
-                note={known(choice[g.id ?? ''])}
-              >
-                <option value="">nothing</option>
-                {published.map((p) => (
-                  <option key={p.id} value={p.editionId ?? ''}>
-                    {p.title}
-                  </option>
-                ))}
-              </SelectField>
-            ))}
-          </div>
-          {chosen.length > 0 ? (
-            <div className="mt-4 grid items-end gap-3 border-t pt-3 sm:grid-cols-2">
-              <SelectField
-                label="What students are told"
-                value={conditions.feedback}
-                note={FEEDBACK_PLANS.find((plan) => plan.id === conditions.feedback)?.note}
-                onChange={(e) =>
-                  setConditions({ ...conditions, feedback: e.target.value as typeof conditions.feedback })
-                }
-              >
-                {FEEDBACK_PLANS.map((plan) => (
-                  <option key={plan.id} value={plan.id}>
-                    {plan.label}
-                  </option>
-                ))}
-              </SelectField>
-              <div className="flex flex-col">
-                <Tick
-                  label="A second attempt, the best counts"
-                  checked={conditions.attempts === 2}
-                  onChange={(e) => setConditions({ ...conditions, attempts: e.target.checked ? 2 : 1 })}
-                />
-                <Tick
-                  label="Options in a different order for each student"
-                  checked={conditions.shuffleOptions}
-                  onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
-                />
-              </div>
+      <Desk
+        rightLabel="Why here"
+        right={
+          member ? (
+            <WhyHere
+              key={member.studentId}
+              handoutId={shown.handoutId}
+              member={member}
+              groups={shown.groups}
+              onMove={(to) => void onMove(member.studentId, to)}
+            />
+          ) : (
+            <p className="text-quiet">Choose a student to see why they stand where they stand.</p>
+          )
+        }
+      >
+        <div className="p-6">
+          <section className="mb-5 max-w-3xl rounded border bg-sheet p-4" aria-label="Follow-ups">
+            <h2 className="text-lg">What is each group handed next?</h2>
+            <div className="mt-2 grid gap-3 sm:grid-cols-2">
+              {shown.groups.map((g) => (
+                <SelectField
+                  key={g.id}
+                  label={`${g.name}, ${plural(g.members.length, 'student')}`}
+                  value={choice[g.id ?? ''] ?? ''}
+                  onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
+                  note={known(choice[g.id ?? ''])}
+                >
+                  <option value="">nothing</option>
+                  {published.map((p) => (
+                    <option key={p.id} value={p.editionId ?? ''}>
+                      {p.title}
+                    </option>
+                  ))}
+                </SelectField>
+              ))}
             </div>
-          ) : null}
-        </section>
-        <Groups groups={shown.groups} onMove={(student, to) => void onMove(student, to)} />
-      </div>
+            {chosen.length > 0 ? (
+              <div className="mt-4 grid items-end gap-3 border-t pt-3 sm:grid-cols-2">
+                <SelectField
+                  label="What students are told"
+                  value={conditions.feedback}
+                  note={FEEDBACK_PLANS.find((plan) => plan.id === conditions.feedback)?.note}
+                  onChange={(e) =>
+                    setConditions({ ...conditions, feedback: e.target.value as typeof conditions.feedback })
+                  }
+                >
+                  {FEEDBACK_PLANS.map((plan) => (
+                    <option key={plan.id} value={plan.id}>
+                      {plan.label}
+                    </option>
+                  ))}
+                </SelectField>
+                <div className="flex flex-col">
+                  <Tick
+                    label="A second attempt, the best counts"
+                    checked={conditions.attempts === 2}
+                    onChange={(e) => setConditions({ ...conditions, attempts: e.target.checked ? 2 : 1 })}
+                  />
+                  <Tick
+                    label="Options in a different order for each student"
+                    checked={conditions.shuffleOptions}
+                    onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
+                  />
+                </div>
+              </div>
+            ) : null}
+          </section>
+          <Board
+            groups={shown.groups}
+            chosen={at}
+            onChoose={setAt}
+            onMove={(student, to) => void onMove(student, to)}
+          />
+        </div>
+      </Desk>
     </>
   )
 }

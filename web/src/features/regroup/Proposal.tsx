@@ -5,13 +5,15 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
+import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
-import { SelectField } from '@/ui/Field'
+import { SelectField, TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { AIMS, evenSizes, isPlanned, movedTo, placesOf, type Aim, type Group, type Plan } from './groups'
-import { Groups } from './Groups'
+import { Board } from './Board'
 import { PlanForm } from './PlanForm'
+import { WhyHere } from './WhyHere'
 
 type Fit = NonNullable<Schemas['RegroupGroupingView']['fit']>
 type Props = {
@@ -23,10 +25,13 @@ type Props = {
   onAim: (aim: Aim) => void
   plan: Plan
   onPlan: (plan: Plan) => void
+  /** The class whose students are grouped; '' for all. */
+  group: string
+  onGroup: (name: string) => void
 }
 
 /** Proposed groups: by what, how many, who with whom; then by hand. */
-export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }: Props) {
+export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan, group, onGroup }: Props) {
   const [history, setHistory] = useState<Group[][]>([proposal?.groups ?? []])
   const [typed, setTyped] = useState<string | null>(null)
   const name = typed ?? proposal?.name ?? ''
@@ -46,19 +51,30 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }:
   }
   // Moved by hand, the groups are weighed anew just as they stand.
   const places = placesOf(groups)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const member = groups.flatMap((g) => g.members).find((m) => m.studentId === chosen)
   const weighed = useQuery({
-    queryKey: ['weighed', proposal?.handoutId, aim, plan, places],
+    queryKey: ['weighed', proposal?.handoutId, aim, plan, group, places, member ? chosen : null],
     queryFn: () =>
       take(
         api.POST('/api/handouts/{id}/groups', {
           params: { path: { id: proposal?.handoutId ?? '' } },
-          body: { ...plan, aim, fixed: places },
+          body: {
+            ...plan,
+            aim,
+            class: group,
+            groups: groups.length,
+            fixed: places,
+            ...(member && chosen ? { consider: chosen } : {}),
+          },
         }),
       ),
-    enabled: moved && isPlanned(aim) && proposal !== null,
+    enabled: (moved || member !== undefined) && isPlanned(aim) && proposal !== null && !forming,
     placeholderData: (old) => old,
     staleTime: Infinity,
   })
+  const elsewhere = weighed.isPlaceholderData ? [] : (weighed.data?.fit?.elsewhere ?? [])
+  const onMove = (student: string, to: number) => setHistory((h) => [...h, movedTo(h.at(-1) ?? [], student, to)])
   const fit = moved ? (weighed.data?.fit ?? null) : (proposal?.fit ?? null)
   useKeys({
     'Ctrl+z': { label: 'Take the last move back', run: undo },
@@ -96,6 +112,7 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }:
   return (
     <>
       <Head title="Regroup" note={proposal ? `from “${proposal.handout}” · ${plural(people.length, 'student')}` : ''}>
+        <ClassPicker classes={proposal?.classes ?? []} value={group} onChange={onGroup} />
         <Button disabled={!moved} onClick={undo}>
           Undo
         </Button>
@@ -105,8 +122,33 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }:
       </Head>
       <Desk
         leftLabel="What the groups should be"
+        rightLabel="Why here"
+        right={
+          member ? (
+            <WhyHere
+              key={member.studentId}
+              handoutId={proposal?.handoutId ?? ''}
+              member={member}
+              groups={groups}
+              worth={
+                fit && isPlanned(aim)
+                  ? { now: shown(fit, fit.value), elsewhere: elsewhere.map((value) => shown(fit, value)) }
+                  : undefined
+              }
+              onMove={(to) => onMove(member.studentId, to)}
+            />
+          ) : (
+            <p className="text-quiet">Choose a student to see why they stand where they stand.</p>
+          )
+        }
         left={
           <div className="flex flex-col gap-4">
+            <TextField
+              label="Name of the grouping"
+              value={name}
+              maxLength={120}
+              onChange={(e) => setTyped(e.target.value)}
+            />
             <SelectField label="Aim" value={aim} onChange={(e) => choose(e.target.value as Aim)}>
               {AIMS.map((a) => (
                 <option key={a.id} value={a.id}>
@@ -114,6 +156,7 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }:
                 </option>
               ))}
             </SelectField>
+            {fit ? <FitLines fit={fit} /> : null}
             {isPlanned(aim) ? (
               <PlanForm plan={plan} people={people} onChange={onPlan} />
             ) : (
@@ -127,21 +170,16 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan }:
       >
         <div className={`p-6 ${forming ? 'opacity-55' : ''}`} inert={forming} aria-busy={forming}>
           <FaultLine error={error} />
-          {fit ? <FitLines fit={fit} /> : null}
-          <label className="mb-4 flex max-w-md flex-col gap-1 text-sm font-semibold">
-            Name of the grouping
-            <input
-              className="field font-normal"
-              value={name}
-              maxLength={120}
-              onChange={(e) => setTyped(e.target.value)}
-            />
-          </label>
           {people.length === 0 ? <p className="text-quiet">Nobody has handed in work to group by.</p> : null}
-          <Groups
-            groups={groups}
-            onMove={(student, to) => setHistory((h) => [...h, movedTo(h.at(-1) ?? [], student, to)])}
-          />
+          <Board groups={groups} chosen={chosen} onChoose={setChosen} onMove={onMove} />
+          {proposal && proposal.absent.length > 0 ? (
+            <section aria-label="Without results" className="mt-6 border-t pt-3 text-[15px]">
+              <h2 className="text-base">{plural(proposal.absent.length, 'student')} without results</h2>
+              <p className="text-quiet">
+                Handed nothing in, so nothing places them: {proposal.absent.map((a) => a.name).join(', ')}.
+              </p>
+            </section>
+          ) : null}
         </div>
       </Desk>
     </>
@@ -153,24 +191,27 @@ const shown = (fit: Fit, value: number) => (fit.better === 'less' ? `${(100 * va
 /** How good the groups are, and what they do not keep. */
 function FitLines({ fit }: { fit: Fit }) {
   return (
-    <div role="status" className="mb-4 max-w-3xl text-[15px]">
-      <p>
-        <span className="font-head text-2xl font-semibold tabular-nums">{shown(fit, fit.value)}</span>{' '}
-        <span className="text-quiet">
-          {fit.measure}; {fit.better} is better
-          {fit.bound === null ? '' : `, ${shown(fit, fit.bound)} is the limit`}
-        </span>
-      </p>
-      {fit.clash ? <p className="font-semibold text-bad">✕ {fit.clash}</p> : null}
-      {fit.broken.length > 0 ? (
-        <ul className="text-bad">
-          {fit.broken.map((b) => (
-            <li key={b}>○ {b}</li>
-          ))}
-        </ul>
-      ) : (
-        <p className="text-good">✓ Every constraint is kept.</p>
-      )}
-    </div>
+    <section className="border-t pt-3 text-[15px]">
+      <h2 className="text-base">How well it meets the aim</h2>
+      <div role="status">
+        <p>
+          <span className="font-head text-2xl font-semibold tabular-nums">{shown(fit, fit.value)}</span>{' '}
+          <span className="text-quiet">
+            {fit.measure}; {fit.better} is better
+            {fit.bound === null ? '' : `, ${shown(fit, fit.bound)} is the limit`}
+          </span>
+        </p>
+        {fit.clash ? <p className="font-semibold text-bad">✕ {fit.clash}</p> : null}
+        {fit.broken.length > 0 ? (
+          <ul className="text-bad">
+            {fit.broken.map((b) => (
+              <li key={b}>○ {b}</li>
+            ))}
+          </ul>
+        ) : (
+          <p className="text-good">✓ Every constraint is kept.</p>
+        )}
+      </div>
+    </section>
   )
 }

@@ -1,6 +1,7 @@
 import type { Schemas } from '@/lib/api/client'
 
 export type Group = Schemas['RegroupGroupView']
+export type Member = Group['members'][number]
 export type Plan = Required<
   Pick<Schemas['RegroupPlanInput'], 'groups' | 'least' | 'most' | 'apart' | 'together' | 'classes'>
 >
@@ -43,4 +44,33 @@ export function movedTo(groups: Group[], studentId: string, to: number): Group[]
         ? { ...g, members: [...g.members, { ...member, reason, rate: null }] }
         : g,
   )
+}
+
+/** What a student's bar shows: how often they show what the group is about, else their share of the marks. */
+export const measureOf = (member: Member): number | null => member.rate?.value ?? member.share ?? null
+
+/** Where an arrow leads from a student: the group there, and the student who stands at the same height or nearest to it. */
+export function boardStep(groups: Group[], studentId: string, key: string): { group: number; student?: string } | null {
+  const group = groups.findIndex((g) => g.members.some((m) => m.studentId === studentId))
+  if (group < 0) return null
+  const own = groups[group]!.members
+  const at = own.findIndex((m) => m.studentId === studentId)
+  const clamped = (members: Member[], i: number) => members[Math.max(0, Math.min(members.length - 1, i))]?.studentId
+  switch (key) {
+    case 'ArrowUp':
+      return { group, student: clamped(own, at - 1) }
+    case 'ArrowDown':
+      return { group, student: clamped(own, at + 1) }
+    case 'Home':
+      return { group, student: clamped(own, 0) }
+    case 'End':
+      return { group, student: clamped(own, own.length - 1) }
+    case 'ArrowLeft':
+    case 'ArrowRight': {
+      const to = group + (key === 'ArrowLeft' ? -1 : 1)
+      return groups[to] ? { group: to, student: clamped(groups[to].members, at) } : null
+    }
+    default:
+      return null
+  }
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Explained } from '@/ui/Explained'
+import { ToWork } from '@/ui/ToWork'
 import { Whisker } from './Charts'
 import { two } from './figures'
 
@@ -44,7 +45,10 @@ export function Misconceptions({ results: r }: { results: Schemas['ResultsResult
                   {m.students.map((s) => (
                     <tr key={s.studentId}>
                       <td className="pr-6">
-                        {s.name} {s.likely ? <span className="text-blue">likely</span> : null}
+                        <ToWork handoutId={r.handout.id} studentId={s.studentId}>
+                          {s.name}
+                        </ToWork>{' '}
+                        {s.likely ? <span className="text-blue">likely</span> : null}
                       </td>
                       <td className="pr-6 tabular-nums">
                         {s.shown} of {s.offered}

@@ -1,3 +1,4 @@
+import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
@@ -6,7 +7,7 @@ import { apart, two } from './figures'
 type Student = Schemas['ResultsStudentResultView']
 
 /** How each student worked: fast or slow beside the others, thinking or rushing, rightly or wrongly sure. */
-export function Pace({ students }: { students: Student[] }) {
+export function Pace({ students, handoutId }: { students: Student[]; handoutId: string }) {
   const known = students.filter((s) => s.pace.value !== null)
   const asked = students.some((s) => s.sureAndWrong.value !== null)
   if (known.length === 0) {
@@ -48,7 +49,11 @@ export function Pace({ students }: { students: Student[] }) {
             .sort((a, b) => Number(!a.manner) - Number(!b.manner) || (a.pace.value ?? 0) - (b.pace.value ?? 0))
             .map((s) => (
               <tr key={s.studentId} className="border-b">
-                <td className="py-1 font-semibold">{s.name}</td>
+                <th scope="row" className="py-1 text-left font-semibold">
+                  <ToWork handoutId={handoutId} studentId={s.studentId}>
+                    {s.name}
+                  </ToWork>
+                </th>
                 <td className="px-2 text-right whitespace-nowrap">
                   <Explained figure={s.pace} label={`Pace of ${s.name}`} show={two}>
                     <span className="tabular-nums">{two(s.pace.value ?? 0)}</span>

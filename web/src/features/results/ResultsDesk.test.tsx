@@ -194,7 +194,7 @@ describe('Results', () => {
     const students = results().students.map((s, i) => (i === 0 ? { ...s, rung: 0, waiting: 3 } : s))
     serve({ 'GET /api/handouts/h1/results': results({ students, waiting: 1 }) })
     open('/results/h1?view=students')
-    const ada = within((await screen.findByRole('cell', { name: 'Ada' })).closest('tr') as HTMLElement)
+    const ada = within((await screen.findByRole('rowheader', { name: 'Ada' })).closest('tr') as HTMLElement)
     expect(ada.getByText('not yet')).toBeTruthy()
     expect(screen.getByText(/without those that wait for a marker; n = 1/)).toBeTruthy()
   })

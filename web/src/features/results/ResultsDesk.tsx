@@ -1,11 +1,12 @@
 import { isByHand } from '@/answers/registry'
-import { useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { marks, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
+import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
 import { Explained } from '@/ui/Explained'
 import { Empty, Failed, Loading } from '@/ui/States'
@@ -36,15 +37,20 @@ const VIEWS = [
   'markers',
 ] as const
 type View = (typeof VIEWS)[number]
+/** What is told of all students whatever class is looked at. */
+const WHOLE: readonly View[] = ['classes', 'change', 'map', 'markers']
 const named = (view: View) => view.charAt(0).toUpperCase() + view.slice(1)
 
 export default function ResultsDesk() {
   const { id = '' } = useParams()
   const [params, setParams] = useSearchParams()
   const navigate = useNavigate()
+  const group = params.get('class') ?? ''
   const results = useQuery({
-    queryKey: ['results', id],
-    queryFn: () => take(api.GET('/api/handouts/{id}/results', { params: { path: { id } } })),
+    queryKey: ['results', id, { group }],
+    queryFn: () =>
+      take(api.GET('/api/handouts/{id}/results', { params: { path: { id }, query: group ? { class: group } : {} } })),
+    placeholderData: keepPreviousData,
   })
   const questions = results.data?.questions ?? []
   // Only open answers have markers who could differ.
@@ -54,7 +60,14 @@ export default function ResultsDesk() {
   const rivalled = view === 'confusions' ? results.data?.confusions[0]?.entry : undefined
   const chosen = questions.find((q) => q.entry === (params.get('q') ?? rivalled)) ?? flagged ?? questions[0]
   const set = (name: string, value: string) =>
-    setParams((old) => new URLSearchParams({ ...Object.fromEntries(old), [name]: value }), { replace: true })
+    setParams(
+      (old) => {
+        const next = new URLSearchParams({ ...Object.fromEntries(old), [name]: value })
+        if (value === '') next.delete(name)
+        return next
+      },
+      { replace: true },
+    )
   const step = (by: number) => {
     const next = questions[questions.indexOf(chosen as Question) + by]
     if (next) set('q', next.entry)
@@ -65,7 +78,10 @@ export default function ResultsDesk() {
     ...Object.fromEntries(
       views.map((v, i) => [String((i + 1) % 10), { label: named(v), run: () => set('view', v) }] as const),
     ),
-    r: { label: 'Regroup', run: () => void navigate(`/groups/of/${id}`) },
+    r: {
+      label: 'Regroup',
+      run: () => void navigate(`/groups/of/${id}${group ? `?class=${encodeURIComponent(group)}` : ''}`),
+    },
   })
   if (results.isPending) return <Loading what="Reading the results" />
   if (results.isError) return <Failed error={results.error} retry={() => void results.refetch()} />
@@ -75,8 +91,9 @@ export default function ResultsDesk() {
     <>
       <Head
         title={r.handout.title}
-        note={`${r.handout.classes.join(', ') || r.handout.group || ''} · ${r.attemptRule} · ${plural(r.students.length, 'student')}${r.doubles > 0 ? `, ${r.doubles} sat more than once` : ''}`}
+        note={`${group || r.handout.classes.join(', ') || r.handout.group || ''} · ${r.attemptRule} · ${plural(r.students.length, 'student')}${r.doubles > 0 ? `, ${r.doubles} sat more than once` : ''}`}
       >
+        <ClassPicker classes={r.handout.classes} value={group} onChange={(name) => set('class', name)} />
         <a className={link} href={`/api/handouts/${id}/marks.csv`} download>
           Marks CSV
         </a>
@@ -84,7 +101,11 @@ export default function ResultsDesk() {
           Responses CSV
         </a>
         <Button onClick={() => window.print()}>Print</Button>
-        <Button kind="do" hint="r" onClick={() => void navigate(`/groups/of/${id}`)}>
+        <Button
+          kind="do"
+          hint="r"
+          onClick={() => void navigate(`/groups/of/${id}${group ? `?class=${encodeURIComponent(group)}` : ''}`)}
+        >
           Regroup
         </Button>
       </Head>
@@ -128,6 +149,9 @@ export default function ResultsDesk() {
                 </button>
               ))}
             </div>
+            {group && WHOLE.includes(view) ? (
+              <p className="py-2 text-sm text-quiet">This view is of all classes, not of {group} alone.</p>
+            ) : null}
             {view === 'questions' ? (
               <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} />
             ) : view === 'confusions' ? (
@@ -137,9 +161,9 @@ export default function ResultsDesk() {
             ) : view === 'students' ? (
               <Students results={r} />
             ) : view === 'skills' ? (
-              <Skills id={id} />
+              <Skills id={id} group={group} />
             ) : view === 'pace' ? (
-              <Pace students={r.students} />
+              <Pace students={r.students} handoutId={id} />
             ) : view === 'classes' ? (
               <Classes id={id} />
             ) : view === 'markers' ? (

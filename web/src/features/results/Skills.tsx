@@ -11,10 +11,15 @@ const MASTERED = 0.95
 const TO_OTHERS: Record<number, string> = { 1: 'above others', [-1]: 'below others' }
 
 /** What each student has shown of each skill; strong and weak only where the interval clears the student's own mean. */
-export function Skills({ id }: { id: string }) {
+export function Skills({ id, group = '' }: { id: string; group?: string }) {
   const skills = useQuery({
-    queryKey: ['results', id, 'skills'],
-    queryFn: () => take(api.GET('/api/handouts/{id}/results/skills', { params: { path: { id } } })),
+    queryKey: ['results', id, 'skills', group],
+    queryFn: () =>
+      take(
+        api.GET('/api/handouts/{id}/results/skills', {
+          params: { path: { id }, query: group ? { class: group } : {} },
+        }),
+      ),
   })
   const [known, setKnown] = useState(false)
   if (skills.isPending) return <Loading what="Reading the skills" />

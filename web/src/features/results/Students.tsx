@@ -1,3 +1,4 @@
+import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
 import { marks, percent } from '@/lib/format'
 import { Ladder } from '@/ui/Ladder'
@@ -60,7 +61,11 @@ export function Students({ results: r }: { results: Results }) {
       <tbody>
         {r.students.map((s) => (
           <tr key={s.studentId} className="border-b">
-            <td className="py-1 font-semibold">{s.name}</td>
+            <th scope="row" className="py-1 text-left font-semibold">
+              <ToWork handoutId={r.handout.id} studentId={s.studentId}>
+                {s.name}
+              </ToWork>
+            </th>
             <td className="px-2">
               {s.rung > 0 ? (
                 <Ladder reached={s.rung} of={r.rungs.length} name={r.rungs[s.rung - 1]?.name ?? ''} />

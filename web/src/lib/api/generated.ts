@@ -1573,6 +1573,9 @@ export interface components {
             columns: components["schemas"]["LookoutColumnView"][];
             rows: components["schemas"]["LookoutRowView"][];
             rungs: string[];
+            classes: {
+                [key: string]: string;
+            };
         };
         LookoutRowView: {
             studentId: string;
@@ -1898,6 +1901,10 @@ export interface components {
             way: string;
             students: components["schemas"]["PaperShareView"];
         };
+        RegroupAbsentView: {
+            studentId: string;
+            name: string;
+        };
         RegroupFitView: {
             value: number;
             bound: number | null;
@@ -1905,6 +1912,7 @@ export interface components {
             better: string;
             broken: string[];
             clash: string | null;
+            elsewhere: number[];
         };
         RegroupFollowUpInput: {
             groupId?: string;
@@ -1957,6 +1965,8 @@ export interface components {
             groups: components["schemas"]["RegroupGroupView"][];
             fit: components["schemas"]["RegroupFitView"] | null;
             keysOut: components["schemas"]["RegroupKeysOutView"][];
+            absent: components["schemas"]["RegroupAbsentView"][];
+            classes: string[];
         };
         RegroupHandedView: {
             id: string;
@@ -1976,6 +1986,7 @@ export interface components {
             name: string;
             reason: string;
             rate: components["schemas"]["ResultsFigureView"] | null;
+            share: number | null;
         };
         RegroupMoveInput: {
             studentId?: string;
@@ -1993,6 +2004,8 @@ export interface components {
             fixed?: {
                 [key: string]: number;
             };
+            class?: string;
+            consider?: string | null;
         };
         ResultsAgreementView: {
             entry: string;
@@ -3832,6 +3845,7 @@ export interface operations {
         parameters: {
             query?: {
                 by?: string;
+                class?: string;
             };
             header?: never;
             path: {
@@ -4153,7 +4167,9 @@ export interface operations {
     };
     resultsShow: {
         parameters: {
-            query?: never;
+            query?: {
+                class?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4310,7 +4326,9 @@ export interface operations {
     };
     resultsSkills: {
         parameters: {
-            query?: never;
+            query?: {
+                class?: string;
+            };
             header?: never;
             path: {
                 id: string;

@@ -12,8 +12,14 @@ final readonly class LookoutView
      * @param list<ColumnView> $columns
      * @param list<RowView>    $rows    by name
      * @param list<string>     $rungs   the team's names of its levels, the lowest first
+     * @param array<string, string> $classes name of the class, by student
      */
-    public function __construct(public HandoutView $handout, public array $columns, public array $rows, public array $rungs)
-    {
+    public function __construct(
+        public HandoutView $handout,
+        public array $columns,
+        public array $rows,
+        public array $rungs,
+        public array $classes,
+    ) {
     }
 }

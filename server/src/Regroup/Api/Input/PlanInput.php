@@ -17,6 +17,8 @@ final readonly class PlanInput
      * @param list<list<string>> $together sets who are
      * @param bool               $classes  whether each group holds the classes like the whole
      * @param array<string, int> $fixed    group, from 0, by student: what a person has settled
+     * @param string             $class    name of the class whose students are grouped, or ''
+     * @param string|null        $consider a student, all being fixed: what if they were elsewhere?
      */
     public function __construct(
         #[Assert\Choice(Plan::AIMS)]
@@ -48,6 +50,10 @@ final readonly class PlanInput
         #[Assert\Count(max: 1000)]
         #[Assert\All([new Assert\NotNull(), new Assert\Type('int'), new Assert\Range(min: 0, max: 99)])]
         public array $fixed = [],
+        #[Assert\Length(max: 120)]
+        public string $class = '',
+        #[Assert\Uuid()]
+        public ?string $consider = null,
     ) {
     }
 

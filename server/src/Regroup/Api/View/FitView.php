@@ -12,6 +12,7 @@ final readonly class FitView
      * @param string       $better which way the value is better: "less" or "more"
      * @param list<string> $broken constraints that are not kept
      * @param string|null  $clash  why they cannot all be kept, where that was found
+     * @param list<float>  $elsewhere the value with the considered student in each of the groups
      */
     public function __construct(
         public float $value,
@@ -20,6 +21,7 @@ final readonly class FitView
         public string $better,
         public array $broken,
         public ?string $clash,
+        public array $elsewhere = [],
     ) {
     }
 }

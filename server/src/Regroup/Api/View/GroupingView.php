@@ -9,6 +9,8 @@ final readonly class GroupingView
     /**
      * @param list<GroupView> $groups
      * @param FitView|null    $fit    of groups that were formed by a plan
+     * @param list<AbsentView> $absent who was handed the work and has handed nothing in; of proposals alone
+     * @param list<string> $classes names of those whose students were handed the work; of proposals alone
      * @param list<KeysOutView> $keysOut what not to hand them next without a thought; of kept groupings alone
      */
     public function __construct(
@@ -22,6 +24,8 @@ final readonly class GroupingView
         public array $groups,
         public ?FitView $fit = null,
         public array $keysOut = [],
+        public array $absent = [],
+        public array $classes = [],
     ) {
     }
 }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace ChalkLadder\Server\Results\ReadModel;
+namespace ChalkLadder\Server\Handout\ReadModel;
 
-use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 
