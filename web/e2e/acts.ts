@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Browser, type Page } from '@playwright/test'
+import { expect, type Browser, type Locator, type Page } from '@playwright/test'
 
 /** Enters by one of the demo's offered accounts. */
 export async function signIn(page: Page, name: string) {
@@ -37,4 +37,11 @@ export async function join(phone: Page, code: string, name: string, pin: string)
 export async function kept(phone: Page) {
   await expect(phone.getByRole('banner').getByRole('status')).toContainText('kept')
   await expect(phone.getByRole('banner').getByRole('status')).not.toContainText('device')
+}
+
+/** Opens a list to choose from and takes what is written there. */
+export async function pickFrom(field: Locator, label: string | RegExp) {
+  await field.click()
+  await field.page().getByRole('listbox').getByRole('option', { name: label, exact: true }).click()
+  await expect(field.page().getByRole('listbox')).toHaveCount(0)
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { axeClean, join, kept, onPhone, signIn, stage } from './acts'
+import { axeClean, join, kept, onPhone, pickFrom, signIn, stage } from './acts'
 
 test.describe.configure({ mode: 'serial' })
 
@@ -42,11 +42,11 @@ test('a teacher goes from a question to regrouped students with their next work'
     await page.getByRole('button', { name: 'Take 1 question' }).click()
     await page.getByRole('button', { name: /^Section 1/ }).click()
     await page.getByLabel('Branch after this section').check()
-    await page.getByLabel('otherwise to').selectOption({ label: 'the end' })
+    await pickFrom(page.getByLabel('otherwise to'), 'the end')
     await page.getByLabel('Missed questions come back until right').check()
-    await page.getByLabel('At most').selectOption('1')
+    await pickFrom(page.getByLabel('At most'), 'once')
     // Above half, the second section would be skipped by everyone: both ways lead on here.
-    await page.getByLabel('otherwise to').selectOption({ label: 'Section 2' })
+    await pickFrom(page.getByLabel('otherwise to'), 'Section 2')
     await expect(page.getByText(/Both exits/).first()).toBeVisible()
     await axeClean(page)
     await page.getByRole('button', { name: 'Publish edition 1' }).click()
@@ -59,10 +59,10 @@ test('a teacher goes from a question to regrouped students with their next work'
       .first()
       .click()
     await page.getByLabel('Marks in this paper').fill('0')
-    await expect(page.getByText('worth zero points')).toBeVisible()
+    await expect(page.getByText('worth zero points').last()).toBeVisible()
     await expect(page.getByRole('button', { name: 'Publish edition 2' })).toBeDisabled()
     await page.getByRole('button', { name: 'Undo' }).click()
-    await expect(page.getByText('worth zero points')).toBeHidden()
+    await expect(page.getByText('worth zero points')).toHaveCount(0)
   })
 
   await test.step('preview, really answering', async () => {
@@ -99,7 +99,7 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('hand out and look out', async () => {
     await stage(page, 'Handouts')
     await page.getByRole('button', { name: 'Hand out' }).click()
-    await page.getByLabel('Paper').selectOption({ label: 'Salt and water, edition 1' })
+    await pickFrom(page.getByLabel('Paper'), 'Salt and water, edition 1')
     await page.getByLabel('9 Saltmarsh, 3 students').check()
     await axeClean(page)
     await page.getByRole('button', { name: 'Hand out to 1 class' }).click()
@@ -182,10 +182,10 @@ test('a teacher goes from a question to regrouped students with their next work'
   })
 
   await test.step('accept an answer for all who gave it', async () => {
-    await page.getByLabel('Question', { exact: true }).selectOption({ label: '2 Name the harbour' })
+    await pickFrom(page.getByLabel('Question', { exact: true }), /^2 Name the harbour/)
     await expect(page.getByText('“Kelpwik”').or(page.getByText('Kelpwik')).first()).toBeVisible()
     await page.getByRole('button', { name: 'Accept for all who gave it' }).click()
-    await page.getByLabel('Credit').selectOption('1/2')
+    await pickFrom(page.getByLabel('Credit'), 'credit 1/2')
     await page.getByRole('button', { name: 'See who gains and who loses' }).click()
     await expect(page.getByRole('heading', { name: 'Gain: 2 answers' })).toBeVisible()
     await page.getByRole('button', { name: 'Re-mark 2 answers' }).click()
@@ -193,9 +193,9 @@ test('a teacher goes from a question to regrouped students with their next work'
   })
 
   await test.step('change a key, then take the change back', async () => {
-    await page.getByLabel('Question', { exact: true }).selectOption({ label: '1 Ebb or flood' })
+    await pickFrom(page.getByLabel('Question', { exact: true }), /^1 Ebb or flood/)
     await page.getByRole('button', { name: 'Change the key' }).click()
-    await page.getByRole('radio', { name: 'option B is the key' }).check()
+    await page.getByRole('button', { name: 'option B is the key' }).click()
     await page.getByRole('button', { name: 'See who gains and who loses' }).click()
     await expect(page.getByRole('heading', { name: 'Gain: 2 answers' })).toBeVisible()
     await expect(page.getByRole('heading', { name: 'Lose: 2 answers' })).toBeVisible()
@@ -230,7 +230,7 @@ test('a teacher goes from a question to regrouped students with their next work'
     await row.getByRole('button', { name: /Facility of question 1/ }).click()
     await expect(page.getByRole('dialog')).toContainText('n = 3')
     await page.keyboard.press('Escape')
-    await page.getByRole('button', { name: 'Misconceptions' }).click()
+    await page.getByRole('tab', { name: 'Misconceptions' }).click()
     await expect(page.getByText(/shown by 2 of 3/)).toBeVisible()
     await axeClean(page)
     const [marks] = await Promise.all([
@@ -243,7 +243,7 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('regroup, move a student, keep, and hand each group its next paper', async () => {
     await page.keyboard.press('r')
     await expect(page.getByRole('heading', { name: 'Regroup' })).toBeVisible()
-    await page.getByLabel('Aim').selectOption('rung')
+    await pickFrom(page.getByLabel('Aim'), 'By rung')
     const groups = page.getByRole('region')
     await expect(groups.first()).toBeVisible()
     await expect(page.getByRole('region', { name: 'Footing' })).toBeVisible()
@@ -263,7 +263,7 @@ test('a teacher goes from a question to regrouped students with their next work'
     await expect(page.getByText('What is each group handed next?')).toBeVisible()
     await axeClean(page)
     for (const select of await page.getByRole('region', { name: 'Follow-ups' }).getByRole('combobox').all())
-      await select.selectOption({ label: 'Salt and water' })
+      await pickFrom(select, 'Salt and water')
     await page.getByRole('button', { name: /^Hand out to/ }).click()
     await expect(page.getByText('✓ handed: Salt and water').first()).toBeVisible()
     await phone.goto('/my')
@@ -301,10 +301,10 @@ const save = async (page: Page) => {
 async function writeChoice(page: Page) {
   await newQuestion(page, 'choice', 'Ebb or flood', 'What happens at ebb?', '1')
   await page.getByRole('textbox', { name: 'Text of option A' }).fill('the sea falls')
-  await page.getByRole('radio', { name: 'option A is the key' }).check()
+  await page.getByRole('button', { name: 'option A is the key' }).click()
   await page.getByRole('textbox', { name: 'Text of option B' }).fill('the sea rises')
   await page.getByRole('textbox', { name: 'Text of option C' }).fill('the sea stands')
-  await page.getByLabel('Misconception behind option B').selectOption({ label: 'New misconception …' })
+  await pickFrom(page.getByLabel('Misconception behind option B'), 'New misconception …')
   await page.getByLabel('What the student thinks').fill('Ebb is the rising tide')
   await page.getByLabel('What to do next').fill('Watch the slipway for an hour.')
   await page.getByRole('button', { name: 'Add the misconception' }).click()
@@ -324,7 +324,7 @@ async function writeText(page: Page) {
 
 async function writeNumber(page: Page) {
   await newQuestion(page, 'number', 'How deep', 'How deep is it, in metres?', '2')
-  await page.getByLabel('Unit').selectOption('m')
+  await pickFrom(page.getByLabel('Unit'), 'm')
   await page.getByLabel('Number for value 1').fill('4.5')
   await page.getByLabel('Your answer to try out').fill('450 cm')
   await expect(page.getByText('read as “4.5 m”')).toBeVisible()

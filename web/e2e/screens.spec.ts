@@ -47,7 +47,7 @@ test('every view of the results is clean for axe, and so are rehearsal and secon
     'Map',
     'Markers',
   ]) {
-    await page.getByRole('button', { name: view, exact: true }).click()
+    await page.getByRole('tab', { name: view, exact: true }).click()
     await page.waitForLoadState('networkidle')
     await axeClean(page)
   }

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import { serve } from '@/testing/server'
 import { freshOptionId } from './choice/letters'
 import type { Item } from './kinds'
@@ -40,10 +40,9 @@ describe('A text rule', () => {
     await user.type(screen.getByLabelText('Text of form 1'), 'neap')
     await user.click(screen.getByRole('button', { name: 'Add a form' }))
     await user.type(screen.getByLabelText('Text of form 2'), 'neep')
-    await user.selectOptions(screen.getByLabelText('Credit of form 2'), '1/2')
+    await pickFrom(user, screen.getByLabelText('Credit of form 2'), 'credit 1/2')
     await user.type(screen.getByLabelText('Feedback for form 2'), 'Watch the spelling.')
-    await screen.findAllByRole('option', { name: /adds instead of subtracts/ })
-    await user.selectOptions(screen.getByLabelText('Misconception behind form 2'), 'm1')
+    await pickFrom(user, screen.getByLabelText('Misconception behind form 2'), /adds instead of subtracts/)
     await user.click(screen.getByLabelText('Accents do not matter'))
     expect(rule).toMatchObject({
       forms: [
@@ -77,13 +76,12 @@ describe('A number rule', () => {
   it('asks for the unit’s use once there is a unit, and drops it with the unit', async () => {
     const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
     expect(screen.queryByLabelText('The student')).toBeNull()
-    await screen.findByRole('option', { name: 'km' })
-    await user.selectOptions(screen.getByLabelText('Unit'), 'm')
+    await pickFrom(user, screen.getByLabelText('Unit'), 'm')
     expect(rule).toMatchObject({ unit: 'm', unitUse: 'optional' })
-    await user.selectOptions(screen.getByLabelText('The student'), 'required')
-    await user.selectOptions(screen.getByLabelText('Unit'), 'km')
+    await pickFrom(user, screen.getByLabelText('The student'), 'must write the unit')
+    await pickFrom(user, screen.getByLabelText('Unit'), 'km')
     expect(rule).toMatchObject({ unit: 'km', unitUse: 'required' })
-    await user.selectOptions(screen.getByLabelText('Unit'), '')
+    await pickFrom(user, screen.getByLabelText('Unit'), 'no unit')
     expect(rule).toMatchObject({ unit: '', unitUse: 'none' })
   })
 })

@@ -8,14 +8,24 @@ export const focusItem = (list: Element | null, id: string) =>
  * A list that is one Tab stop: arrows, Home and End go through it, and what has the focus is chosen, so that the panel
  * beside it follows. Spread `list` on what holds the items and `item(id)` on each.
  */
-export function roving(ids: readonly string[], chosen: string | null | undefined, choose: (id: string) => void) {
+export function roving(
+  ids: readonly string[],
+  chosen: string | null | undefined,
+  choose: (id: string) => void,
+  /** brings an item into the page, where a long list keeps only those in sight */
+  reveal?: (index: number) => void,
+) {
   const stop = ids.includes(chosen ?? '') ? chosen : ids[0]
   const go = (event: KeyboardEvent, to: number) => {
-    const id = ids[Math.max(0, Math.min(ids.length - 1, to))]
+    const at = Math.max(0, Math.min(ids.length - 1, to))
+    const id = ids[at]
     if (id === undefined) return
     event.preventDefault()
     choose(id)
-    focusItem(event.currentTarget, id)
+    const list = event.currentTarget
+    if (!reveal) return focusItem(list, id)
+    reveal(at)
+    requestAnimationFrame(() => focusItem(list, id))
   }
   return {
     list: {

@@ -1,7 +1,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { render } from '@testing-library/react'
-import userEvent from '@testing-library/user-event'
+import { render, screen, waitFor, within } from '@testing-library/react'
+import userEvent, { type UserEvent } from '@testing-library/user-event'
 import type { ReactNode } from 'react'
+import { expect } from 'vitest'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
 import { Toasts } from '@/ui/Toasts'
 
@@ -27,4 +28,24 @@ export function show(screen: ReactNode, at = '/', pattern = '/*') {
     </QueryClientProvider>,
   )
   return user
+}
+
+const list = () => screen.findByRole('listbox')
+
+/** Opens a list to choose from and takes what is written there. */
+export async function pickFrom(user: UserEvent, field: HTMLElement, label: string | RegExp) {
+  await user.click(field)
+  await user.click(await within(await list()).findByRole('option', { name: label }))
+}
+
+/** What a list offers, once it offers so many. */
+export async function offered(user: UserEvent, field: HTMLElement, least = 1) {
+  await user.click(field)
+  const shown = await list()
+  await waitFor(() => expect(within(shown).getAllByRole('option').length).toBeGreaterThanOrEqual(least))
+  const labels = within(shown)
+    .getAllByRole('option')
+    .map((o) => o.textContent)
+  await user.keyboard('{Escape}')
+  return labels
 }

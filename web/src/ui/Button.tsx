@@ -1,3 +1,4 @@
+import { cva } from 'class-variance-authority'
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
@@ -8,14 +9,21 @@ type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
   children: ReactNode
 }
 
-const KINDS = {
-  plain: 'border border-edge bg-sheet hover:border-ink',
-  do: 'border border-rust bg-rust text-on-rust hover:bg-rust-dark hover:border-rust-dark',
-  quiet: 'border border-transparent text-blue hover:underline',
-  bare: 'border border-current bg-transparent hover:underline',
-  danger: 'border border-bad text-bad bg-sheet hover:bg-bad hover:text-sheet',
-}
-const SIZES = { normal: 'px-3 py-1.5 text-[15px]', small: 'px-2 py-0.5 text-sm', large: 'px-5 min-h-12 text-lg' }
+const looks = cva(
+  'inline-flex shrink-0 items-center justify-center gap-2 rounded border font-semibold whitespace-nowrap disabled:opacity-55',
+  {
+    variants: {
+      kind: {
+        plain: 'border-edge bg-sheet hover:border-ink',
+        do: 'border-rust bg-rust text-on-rust hover:border-rust-dark hover:bg-rust-dark',
+        quiet: 'border-transparent text-blue hover:underline',
+        bare: 'border-current bg-transparent hover:underline',
+        danger: 'border-bad bg-sheet text-bad hover:bg-bad hover:text-sheet',
+      },
+      size: { normal: 'px-3 py-1.5 text-[15px]', small: 'px-2 py-0.5 text-sm', large: 'min-h-12 px-5 text-lg' },
+    },
+  },
+)
 
 /** A button says what happens. `hint` names its key. */
 export function Button({
@@ -28,12 +36,7 @@ export function Button({
   ...rest
 }: Props) {
   return (
-    <button
-      type={type}
-      className={`inline-flex shrink-0 items-center justify-center gap-2 rounded font-semibold whitespace-nowrap disabled:opacity-55 ${KINDS[kind]} ${SIZES[size]} ${className}`}
-      title={hint ? `Key: ${hint}` : undefined}
-      {...rest}
-    >
+    <button type={type} className={looks({ kind, size, className })} aria-keyshortcuts={hint} {...rest}>
       {children}
       {hint ? <Key name={hint} onDark={kind === 'do'} /> : null}
     </button>

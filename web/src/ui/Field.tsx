@@ -1,20 +1,15 @@
-import {
-  useId,
-  type InputHTMLAttributes,
-  type Ref,
-  type ReactNode,
-  type SelectHTMLAttributes,
-  type TextareaHTMLAttributes,
-} from 'react'
+import { Label } from 'radix-ui'
+import { useId, type InputHTMLAttributes, type ReactNode, type Ref, type TextareaHTMLAttributes } from 'react'
 
-type Shared = { label: string; note?: ReactNode; fault?: string; hideLabel?: boolean }
+export type Labelled = { label: string; note?: ReactNode; fault?: string; hideLabel?: boolean }
 
-function Frame({ id, label, note, fault, hideLabel, children }: Shared & { id: string; children: ReactNode }) {
+/** What stands around whatever is filled in: its label above, its note and its fault below. */
+export function Frame({ id, label, note, fault, hideLabel, children }: Labelled & { id: string; children: ReactNode }) {
   return (
     <div className="flex flex-col gap-1">
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>
+      <Label.Root htmlFor={id} className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>
         {label}
-      </label>
+      </Label.Root>
       {children}
       {note ? (
         <p id={`${id}-note`} className="text-sm text-quiet">
@@ -30,7 +25,8 @@ function Frame({ id, label, note, fault, hideLabel, children }: Shared & { id: s
   )
 }
 
-const aria = (id: string, note: unknown, fault: unknown) => ({
+/** Ties a control to its note and fault. */
+export const told = (id: string, note: unknown, fault: unknown) => ({
   id,
   'aria-invalid': fault ? true : undefined,
   'aria-describedby': [note ? `${id}-note` : '', fault ? `${id}-fault` : ''].filter(Boolean).join(' ') || undefined,
@@ -44,11 +40,11 @@ export function TextField({
   inputRef,
   className = '',
   ...rest
-}: Shared & { inputRef?: Ref<HTMLInputElement> } & InputHTMLAttributes<HTMLInputElement>) {
+}: Labelled & { inputRef?: Ref<HTMLInputElement> } & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <input ref={inputRef} {...aria(id, note, fault)} className={`field ${className}`} {...rest} />
+      <input ref={inputRef} {...told(id, note, fault)} className={`field ${className}`} {...rest} />
     </Frame>
   )
 }
@@ -60,39 +56,11 @@ export function AreaField({
   hideLabel,
   className = '',
   ...rest
-}: Shared & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+}: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <textarea {...aria(id, note, fault)} className={`field ${className}`} {...rest} />
+      <textarea {...told(id, note, fault)} className={`field ${className}`} {...rest} />
     </Frame>
-  )
-}
-
-export function SelectField({
-  label,
-  note,
-  fault,
-  hideLabel,
-  className = '',
-  children,
-  ...rest
-}: Shared & SelectHTMLAttributes<HTMLSelectElement>) {
-  const id = useId()
-  return (
-    <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <select {...aria(id, note, fault)} className={`field ${className}`} {...rest}>
-        {children}
-      </select>
-    </Frame>
-  )
-}
-
-export function Tick({ label, ...rest }: { label: ReactNode } & InputHTMLAttributes<HTMLInputElement>) {
-  return (
-    <label className="flex items-start gap-2 py-0.5">
-      <input type="checkbox" className="mt-1 size-4 shrink-0 accent-rust" {...rest} />
-      <span>{label}</span>
-    </label>
   )
 }

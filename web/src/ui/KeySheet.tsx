@@ -1,7 +1,7 @@
 import { setKeysOn, useActs, useKeys, useKeysOn } from '@/lib/keys'
 import { Key } from './Button'
 import { Dialog } from './Dialog'
-import { Tick } from './Field'
+import { Tick } from './Tick'
 
 /** All keys that hold on this screen, on `?`. */
 export function KeySheet({ open, onOpen }: { open: boolean; onOpen: (open: boolean) => void }) {
@@ -21,7 +21,7 @@ export function KeySheet({ open, onOpen }: { open: boolean; onOpen: (open: boole
         ))}
       </dl>
       <div className="mt-4 border-t pt-3">
-        <Tick label="Keys are on" checked={on} onChange={(e) => setKeysOn(e.target.checked)} />
+        <Tick label="Keys are on" checked={on} onChange={(on) => setKeysOn(on)} />
         <p className="text-sm text-quiet">Turned off, they come back here, by your name at the foot of the ladder.</p>
       </div>
     </Dialog>

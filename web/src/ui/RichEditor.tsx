@@ -1,8 +1,10 @@
 import { mergeAttributes, Node } from '@tiptap/core'
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react'
 import StarterKit from '@tiptap/starter-kit'
+import { Toolbar } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { MathsDialog } from './MathsDialog'
+import { Tip } from './Tip'
 
 /** Maths inside a line: kept as <span data-math="…">, typeset where it stands. */
 type Ask = (latex: string, put: (latex: string) => void) => void
@@ -132,20 +134,19 @@ function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onM
     }),
   })
   const tool = (label: string, active: boolean, run: () => void, face: string, style = '') => (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      aria-pressed={active}
-      className={`min-w-8 rounded px-2 py-0.5 text-sm ${active ? 'bg-ink text-ground' : 'hover:bg-rust-pale'} ${style}`}
-      onClick={run}
-    >
-      {face}
-    </button>
+    <Tip says={label}>
+      <Toolbar.Button
+        aria-label={label}
+        aria-pressed={active}
+        className={`min-w-8 rounded px-2 py-0.5 text-sm ${active ? 'bg-ink text-ground' : 'hover:bg-rust-pale'} ${style}`}
+        onClick={run}
+      >
+        {face}
+      </Toolbar.Button>
+    </Tip>
   )
   return (
-    <div
-      role="group"
+    <Toolbar.Root
       aria-label="Text tools"
       // Beside a small text and always in its place: tools that come and go would move the page under the hand.
       className={`flex gap-1 px-1 py-0.5 ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`}
@@ -159,6 +160,6 @@ function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onM
         ? null
         : tool('Numbered list', on.numbers, () => editor.chain().focus().toggleOrderedList().run(), '1. list')}
       {tool('Maths', false, onMaths, '∑ maths')}
-    </div>
+    </Toolbar.Root>
   )
 }

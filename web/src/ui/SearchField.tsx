@@ -13,12 +13,14 @@ export function SearchField({
   onSearch,
   placeholder,
   inputRef,
+  hideLabel,
 }: {
   label: string
   value: string
   onSearch: (words: string) => void
   placeholder?: string
   inputRef?: Ref<HTMLInputElement>
+  hideLabel?: boolean
 }) {
   const [typed, setTyped] = useState(value)
   const asked = useRef(value)
@@ -45,6 +47,7 @@ export function SearchField({
     <TextField
       inputRef={inputRef}
       label={label}
+      hideLabel={hideLabel}
       type="search"
       placeholder={placeholder}
       value={typed}

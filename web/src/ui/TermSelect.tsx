@@ -1,11 +1,8 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { SelectField } from './Field'
+import { Combobox } from './Combobox'
 import { TermDialog } from './TermDialog'
 import { useTerms } from '@/lib/terms'
-
-const NEW = '+new'
-const CHANGE = '+change'
 
 /** Picks a skill or misconception of the team's, makes a new one on the spot, or puts the picked one in other words. */
 export function TermSelect({
@@ -24,32 +21,31 @@ export function TermSelect({
   fault?: string
 }) {
   const terms = useTerms()
-  const [asked, setAsked] = useState<typeof NEW | typeof CHANGE | null>(null)
+  const [asked, setAsked] = useState<'new' | 'change' | null>(null)
   const list: Schemas['BankTermView'][] = terms.data?.[kind] ?? []
   const picked = list.find((term) => term.id === value)
-  const pick = (id: string) => (id === NEW || id === CHANGE ? setAsked(id) : onChange(id === '' ? null : id))
+  const kindName = kind === 'skills' ? 'skill' : 'misconception'
   return (
     <>
-      <SelectField
+      <Combobox
         label={label}
         hideLabel={hideLabel}
         fault={fault}
         value={value ?? ''}
-        onChange={(e) => pick(e.target.value)}
-      >
-        <option value="">{kind === 'skills' ? 'No skill' : 'No misconception'}</option>
-        {list.map((term) => (
-          <option key={term.id} value={term.id}>
-            {term.name}
-          </option>
-        ))}
-        <option value={NEW}>{kind === 'skills' ? 'New skill …' : 'New misconception …'}</option>
-        {picked ? <option value={CHANGE}>Change “{picked.name}” …</option> : null}
-      </SelectField>
+        onChange={(id) => onChange(id === '' ? null : id)}
+        options={[
+          { value: '', label: `No ${kindName}` },
+          ...list.map((term) => ({ value: term.id, label: term.name })),
+        ]}
+        acts={[
+          { label: `New ${kindName} …`, run: () => setAsked('new') },
+          ...(picked ? [{ label: `Change “${picked.name}” …`, run: () => setAsked('change') }] : []),
+        ]}
+      />
       {asked ? (
         <TermDialog
           kind={kind}
-          term={asked === CHANGE ? picked : null}
+          term={asked === 'change' ? picked : null}
           onClose={() => setAsked(null)}
           onMade={onChange}
         />

@@ -6,7 +6,8 @@ import { Bar, barOf } from './Bar'
 import { Boundary } from './Boundary'
 import { Dialog } from './Dialog'
 import { ExactField } from './ExactField'
-import { AreaField, SelectField, TextField } from './Field'
+import { AreaField, TextField } from './Field'
+import { SelectField } from './Select'
 import { Ladder } from './Ladder'
 import { FaultLine } from './States'
 import { toast, Toasts } from './Toasts'
@@ -18,9 +19,13 @@ describe('Fields', () => {
       <>
         <TextField label="Title" note="At most 120 characters." fault="This is empty." />
         <AreaField label="Words" hideLabel />
-        <SelectField label="Unit" fault="Pick one.">
-          <option>m</option>
-        </SelectField>
+        <SelectField
+          label="Unit"
+          fault="Pick one."
+          value="m"
+          onChange={() => undefined}
+          options={[{ value: 'm', label: 'm' }]}
+        />
       </>,
     )
     const title = screen.getByLabelText('Title')

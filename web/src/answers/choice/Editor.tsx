@@ -1,9 +1,10 @@
+import { Toggle } from 'radix-ui'
 import type { Schemas } from '@/lib/api/client'
 import type { EditorProps } from '../kinds'
 import { Button } from '@/ui/Button'
 import { RichEditor } from '@/ui/RichEditor'
 import { freshOptionId, letter } from './letters'
-import { Tick } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 import { LineTools, Meaning, moved, replaced, without } from '../parts/Lines'
 
 export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
@@ -21,23 +22,22 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
           onChange({ ...rule, options: replaced(rule.options, i, { ...option, ...change }) })
         return (
           <div key={option.id} className="grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-2 border-b py-3">
-            <label className="flex flex-col items-center gap-1 pt-1">
+            <Toggle.Root
+              pressed={option.key}
+              onPressedChange={(key) => setKey(i, key)}
+              aria-label={`${name} is the key`}
+              className="group flex flex-col items-center gap-1 self-start pt-1"
+            >
               <span
                 aria-hidden
-                className={`inline-block size-7 rounded border text-center leading-7 font-bold ${option.key ? 'border-ink bg-ink text-ground' : 'border-edge'}`}
+                className={`inline-block size-7 rounded border text-center leading-7 font-bold ${option.key ? 'border-ink bg-ink text-ground' : 'border-edge group-hover:border-ink'}`}
               >
                 {letter(i)}
               </span>
-              <input
-                type={rule.several ? 'checkbox' : 'radio'}
-                name="key"
-                className="size-4 accent-rust"
-                checked={option.key}
-                onChange={(e) => setKey(i, e.target.checked)}
-                aria-label={`${name} is the key`}
-              />
-              <span className="text-xs text-quiet">key</span>
-            </label>
+              <span aria-hidden className={`text-xs ${option.key ? 'font-semibold text-good' : 'text-quiet'}`}>
+                {option.key ? '✓ key' : 'key?'}
+              </span>
+            </Toggle.Root>
             <div className="flex min-w-0 flex-col gap-2">
               <RichEditor
                 small
@@ -86,21 +86,19 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
         <Tick
           label="Several may be picked"
           checked={rule.several}
-          onChange={(e) =>
-            onChange({ ...rule, several: e.target.checked, perOption: e.target.checked && rule.perOption })
-          }
+          onChange={(on) => onChange({ ...rule, several: on, perOption: on && rule.perOption })}
         />
         {rule.several ? (
           <Tick
             label="Part credit for each option"
             checked={rule.perOption}
-            onChange={(e) => onChange({ ...rule, perOption: e.target.checked })}
+            onChange={(on) => onChange({ ...rule, perOption: on })}
           />
         ) : null}
         <Tick
           label="Keep the last option last"
           checked={rule.keepLast}
-          onChange={(e) => onChange({ ...rule, keepLast: e.target.checked })}
+          onChange={(on) => onChange({ ...rule, keepLast: on })}
         />
       </div>
     </fieldset>

@@ -4,7 +4,10 @@ import type { InputProps } from '../kinds'
 import { optionsOf } from '../parts/values'
 import { letter } from './letters'
 
-/** Options to pick, in the order for this student. */
+/**
+ * Options to pick, in the order for this student. The controls are the browser's own: they are lighter for a phone, and
+ * every reader of screens knows them.
+ */
 export default function Input({ face, value, onChange, disabled }: InputProps<'choice'>) {
   const id = useId()
   const picked = optionsOf(value)

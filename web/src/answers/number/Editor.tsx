@@ -3,7 +3,7 @@ import type { EditorProps } from '../kinds'
 import { Button } from '@/ui/Button'
 import { useTerms } from '@/lib/terms'
 import { ExactField } from '@/ui/ExactField'
-import { SelectField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { Credit, LineTools, Meaning, moved, replaced, without } from '../parts/Lines'
 
 export default function Editor({ rule, onChange }: EditorProps<'number'>) {
@@ -38,12 +38,13 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
                   label={`Kind of tolerance of ${name}`}
                   hideLabel
                   value={target.kind}
-                  onChange={(e) => set({ kind: e.target.value as 'absolute' | 'relative' })}
-                  className="!w-36"
-                >
-                  <option value="absolute">in the unit</option>
-                  <option value="relative">share of value</option>
-                </SelectField>
+                  onChange={(value) => set({ kind: value })}
+                  options={[
+                    { value: 'absolute', label: 'in the unit' },
+                    { value: 'relative', label: 'share of value' },
+                  ]}
+                  wide={false}
+                />
                 <Credit what={name} value={target.credit} onChange={(credit) => set({ credit })} />
               </div>
               <Meaning
@@ -79,30 +80,30 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
         <SelectField
           label="Unit"
           value={rule.unit}
-          onChange={(e) =>
+          onChange={(unit) =>
             onChange({
               ...rule,
-              unit: e.target.value,
-              unitUse: e.target.value === '' ? 'none' : rule.unitUse === 'none' ? 'optional' : rule.unitUse,
+              unit,
+              unitUse: unit === '' ? 'none' : rule.unitUse === 'none' ? 'optional' : rule.unitUse,
             })
           }
-          className="!w-32"
-        >
-          <option value="">no unit</option>
-          {terms.data?.units.map((unit) => (
-            <option key={unit}>{unit}</option>
-          ))}
-        </SelectField>
+          options={[
+            { value: '', label: 'no unit' },
+            ...(terms.data?.units ?? []).map((unit) => ({ value: unit, label: unit })),
+          ]}
+          wide={false}
+        />
         {rule.unit ? (
           <SelectField
             label="The student"
             value={rule.unitUse}
-            onChange={(e) => onChange({ ...rule, unitUse: e.target.value as 'optional' | 'required' })}
-            className="!w-52"
-          >
-            <option value="optional">may write the unit</option>
-            <option value="required">must write the unit</option>
-          </SelectField>
+            onChange={(value) => onChange({ ...rule, unitUse: value })}
+            options={[
+              { value: 'optional', label: 'may write the unit' },
+              { value: 'required', label: 'must write the unit' },
+            ]}
+            wide={false}
+          />
         ) : null}
       </div>
     </fieldset>

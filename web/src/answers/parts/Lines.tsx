@@ -1,5 +1,6 @@
 import { Button } from '@/ui/Button'
-import { SelectField, TextField } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { TermSelect } from '@/ui/TermSelect'
 
 export const replaced = <T,>(list: T[], i: number, next: T) => list.map((old, j) => (j === i ? next : old))
@@ -67,14 +68,12 @@ export function Credit({ value, onChange, what }: { value: string; onChange: (cr
       label={`Credit of ${what}`}
       hideLabel
       value={value}
-      onChange={(e) => onChange(e.target.value)}
-      className="!w-32"
-    >
-      {(known.includes(value) ? known : [value, ...known]).map((credit) => (
-        <option key={credit} value={credit}>
-          {credit === '1' ? 'full credit' : credit === '0' ? 'no credit' : `credit ${credit}`}
-        </option>
-      ))}
-    </SelectField>
+      onChange={onChange}
+      options={(known.includes(value) ? known : [value, ...known]).map((credit) => ({
+        value: credit,
+        label: credit === '1' ? 'full credit' : credit === '0' ? 'no credit' : `credit ${credit}`,
+      }))}
+      wide={false}
+    />
   )
 }

@@ -1,7 +1,8 @@
 import type { Schemas } from '@/lib/api/client'
 import type { EditorProps } from '../kinds'
 import { Button } from '@/ui/Button'
-import { TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 import { Credit, LineTools, Meaning, replaced, without } from '../parts/Lines'
 
 export default function Editor({ rule, onChange }: EditorProps<'text'>) {
@@ -49,27 +50,27 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
         <Tick
           label="Spelling slips count as the nearest form"
           checked={rule.allowSlips}
-          onChange={(e) => onChange({ ...rule, allowSlips: e.target.checked })}
+          onChange={(on) => onChange({ ...rule, allowSlips: on })}
         />
         <Tick
           label="Capitals do not matter"
           checked={rule.folding.case}
-          onChange={(e) => onChange({ ...rule, folding: { ...rule.folding, case: e.target.checked } })}
+          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, case: on } })}
         />
         <Tick
           label="Accents do not matter"
           checked={rule.folding.accents}
-          onChange={(e) => onChange({ ...rule, folding: { ...rule.folding, accents: e.target.checked } })}
+          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, accents: on } })}
         />
         <Tick
           label="Punctuation does not matter"
           checked={rule.folding.punctuation}
-          onChange={(e) => onChange({ ...rule, folding: { ...rule.folding, punctuation: e.target.checked } })}
+          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, punctuation: on } })}
         />
         <Tick
           label="“The” and “a” in front do not matter"
           checked={rule.folding.articles}
-          onChange={(e) => onChange({ ...rule, folding: { ...rule.folding, articles: e.target.checked } })}
+          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, articles: on } })}
         />
       </div>
     </fieldset>

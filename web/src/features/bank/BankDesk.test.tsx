@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import { sent, serve } from '@/testing/server'
 import BankDesk from './BankDesk'
 import { blankItem } from '@/answers/registry'
@@ -91,9 +91,9 @@ describe('The bank', () => {
     expect(document.activeElement).toBe(screen.getByLabelText('Search'))
     await user.keyboard('tide')
     await waitFor(() => expect(asked()).toContain('q=tide'))
-    await user.selectOptions(screen.getByLabelText('Skill'), 'k1')
-    await user.selectOptions(screen.getByLabelText('Misconception'), 'm1')
-    await user.click(within(screen.getByRole('group', { name: 'Type' })).getByLabelText(/text/))
+    await pickFrom(user, screen.getByLabelText('Skill'), /Bearings/)
+    await pickFrom(user, screen.getByLabelText('Misconception'), /reciprocal/)
+    await user.click(within(screen.getByRole('radiogroup', { name: 'Type' })).getByLabelText(/text/))
     await waitFor(() => expect(asked()).toBe('/api/items?q=tide&skill=k1&misconception=m1&type=text'))
     expect(screen.getByLabelText('address').textContent).toBe('/bank?q=tide&skill=k1&misconception=m1&type=text')
   })

@@ -6,13 +6,16 @@ import { duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { roving } from '@/lib/roving'
 import { Button } from '@/ui/Button'
+import { Combobox } from '@/ui/Combobox'
 import { Desk, Head } from '@/ui/Desk'
-import { SelectField, Tick } from '@/ui/Field'
+import { Radios } from '@/ui/Radios'
+import { Tick } from '@/ui/Tick'
 import { SearchField } from '@/ui/SearchField'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { ItemCard } from './ItemCard'
 import { TYPES, typeName } from '@/answers/registry'
 import { useTerms } from '@/lib/terms'
+import { Word } from '@/ui/Word'
 
 export default function BankDesk() {
   const [params, setParams] = useSearchParams()
@@ -88,48 +91,34 @@ export default function BankDesk() {
               value={q}
               onSearch={(words) => set('q', words)}
             />
-            <SelectField label="Skill" value={skill} onChange={(e) => set('skill', e.target.value)}>
-              <option value="">Any skill</option>
-              {terms.data?.skills.map((t) => (
-                <option key={t.id} value={t.id}>
-                  {t.name} ({t.questions})
-                </option>
-              ))}
-            </SelectField>
-            <SelectField
-              label="Misconception"
-              value={misconception}
-              onChange={(e) => set('misconception', e.target.value)}
-            >
-              <option value="">Any misconception</option>
-              {terms.data?.misconceptions.map((t) => (
-                <option key={t.id} value={t.id}>
-                  {t.name} ({t.questions})
-                </option>
-              ))}
-            </SelectField>
-            <fieldset>
-              <legend className="text-sm font-semibold">Type</legend>
-              <div className="mt-1 flex flex-col">
-                {[{ id: '', name: 'any type' }, ...TYPES].map((t) => (
-                  <label key={t.id} className="flex items-center gap-2 py-0.5">
-                    <input
-                      type="radio"
-                      name="type"
-                      className="accent-rust"
-                      checked={type === t.id}
-                      onChange={() => set('type', t.id)}
-                    />
-                    <span className="flex-1">{t.name}</span>
-                    <span className="text-sm text-quiet tabular-nums">
-                      {t.id
-                        ? (list.data?.types[t.id] ?? 0)
-                        : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0)}
-                    </span>
-                  </label>
-                ))}
-              </div>
-            </fieldset>
+            {(['skill', 'misconception'] as const).map((name) => (
+              <Combobox
+                key={name}
+                label={name === 'skill' ? 'Skill' : 'Misconception'}
+                value={params.get(name) ?? ''}
+                onChange={(value) => set(name, value)}
+                options={[
+                  { value: '', label: `Any ${name}` },
+                  ...(terms.data?.[`${name}s`] ?? []).map((t) => ({
+                    value: t.id,
+                    label: t.name,
+                    aside: String(t.questions),
+                  })),
+                ]}
+              />
+            ))}
+            <Radios
+              label="Type"
+              value={type}
+              onChange={(value) => set('type', value)}
+              options={[{ id: '', name: 'any type' }, ...TYPES].map((t) => ({
+                value: t.id,
+                label: t.name,
+                aside: t.id
+                  ? (list.data?.types[t.id] ?? 0)
+                  : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0),
+              }))}
+            />
           </div>
         }
         right={chosen ? <Reading id={chosen.id} showKey={showKey} setShowKey={setShowKey} /> : undefined}
@@ -163,7 +152,7 @@ export default function BankDesk() {
                   Marks
                 </th>
                 <th scope="col" className="px-2 pr-5 text-right font-medium">
-                  Facility, of
+                  <Word of="facility">Facility</Word>, of
                 </th>
               </tr>
             </thead>
@@ -223,7 +212,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
         </Link>
       </div>
       <ItemCard item={item.data.item} showKey={showKey} record={record} />
-      <Tick label="Show the key" checked={showKey} onChange={(e) => setShowKey(e.target.checked)} />
+      <Tick label="Show the key" checked={showKey} onChange={(on) => setShowKey(on)} />
       <section className="border-t pt-3 text-[15px]">
         <h3 className="text-base">Record</h3>
         {record.students === 0 ? (

@@ -1,6 +1,7 @@
 import { RichEditor } from '@/ui/RichEditor'
 import { ExactField } from '@/ui/ExactField'
-import { TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 import { RuleEditor } from '@/answers/RuleEditor'
 import { TermSelect } from '@/ui/TermSelect'
 import type { Item } from '@/answers/kinds'
@@ -62,7 +63,7 @@ export function ItemForm({
       <Tick
         label="Ask students how sure they are of their answer"
         checked={item.confidence ?? false}
-        onChange={(e) => set({ confidence: e.target.checked })}
+        onChange={(on) => set({ confidence: on })}
       />
     </div>
   )

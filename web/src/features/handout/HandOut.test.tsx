@@ -1,6 +1,6 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { screen, waitFor } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { show } from '@/testing/page'
+import { offered, pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
 import HandOut from './HandOut'
 
@@ -37,13 +37,9 @@ describe('Handing out', () => {
   it('offers published papers alone, and names what will happen', async () => {
     const user = open()
     const papers = await screen.findByLabelText('Paper')
-    expect(
-      within(papers)
-        .getAllByRole('option')
-        .map((o) => o.textContent),
-    ).toEqual(['Choose a published paper', 'Tides, edition 2'])
+    expect(await offered(user, papers)).toEqual(['Choose a published paper', 'Tides, edition 2'])
     expect(go().disabled).toBe(true)
-    await user.selectOptions(papers, 'ed1')
+    await pickFrom(user, papers, 'Tides, edition 2')
     await user.click(screen.getByLabelText('8 Kestrel, 28 students'))
     await user.click(screen.getByLabelText('8 Tern, 27 students'))
     expect(go().textContent).toBe('Hand out to 2 classes')
@@ -54,10 +50,10 @@ describe('Handing out', () => {
     const user = open('/handouts/new?edition=ed1')
     await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
     const attempts = screen.getByLabelText('Attempts')
-    expect((screen.getByLabelText('Which counts') as HTMLSelectElement).disabled).toBe(true)
+    expect((screen.getByLabelText('Which counts') as HTMLButtonElement).disabled).toBe(true)
     await user.tripleClick(attempts)
     await user.keyboard('3')
-    await user.selectOptions(screen.getByLabelText('Which counts'), 'latest')
+    await pickFrom(user, screen.getByLabelText('Which counts'), 'the latest')
     await user.click(screen.getByLabelText('Questions in a different order for each student'))
     await user.click(screen.getByLabelText(/Right or wrong at once/))
     await user.click(go())
@@ -92,7 +88,7 @@ describe('Handing out', () => {
 
   it('hands to single students of another class too', async () => {
     const user = open('/handouts/new?edition=ed1')
-    await user.selectOptions(await screen.findByLabelText('or single students of'), 'c2')
+    await pickFrom(user, await screen.findByLabelText('or single students of'), '8 Tern')
     await user.click(await screen.findByLabelText('Alba'))
     expect(go().textContent).toBe('Hand out to 1 student')
     await user.click(go())
@@ -110,7 +106,7 @@ describe('Handing out', () => {
     await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
     await user.click(go())
     expect(await screen.findByText('✕ It must close after it opens.')).toBeTruthy()
-    expect((screen.getByLabelText('8 Kestrel, 28 students') as HTMLInputElement).checked).toBe(true)
+    expect(screen.getByRole('checkbox', { name: '8 Kestrel, 28 students', checked: true })).toBeTruthy()
     await user.click(go())
     await waitFor(() => expect(calls).toBe(2))
     const [first, second] = bodies('POST', '/api/handouts') as { requestId: string }[]

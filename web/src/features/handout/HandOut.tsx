@@ -6,9 +6,12 @@ import { fromLocalInput, plural } from '@/lib/format'
 import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
-import { SelectField, TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
+import { Tick } from '@/ui/Tick'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { Radios } from '@/ui/Radios'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, type Typed } from './WindowFields'
 
@@ -93,16 +96,13 @@ export default function HandOut() {
             <SelectField
               label="Paper"
               value={editionId}
-              onChange={(e) => setEditionId(e.target.value)}
+              onChange={setEditionId}
               fault={problem?.fields.editionId}
-            >
-              <option value="">Choose a published paper</option>
-              {published.map((p) => (
-                <option key={p.id} value={p.editionId ?? ''}>
-                  {p.title}, edition {p.edition}
-                </option>
-              ))}
-            </SelectField>
+              options={[
+                { value: '', label: 'Choose a published paper' },
+                ...published.map((p) => ({ value: p.editionId ?? '', label: `${p.title}, edition ${p.edition}` })),
+              ]}
+            />
             <div role="group" aria-label="Classes">
               <p className="text-sm font-semibold">Classes</p>
               {classes.data.classes.map((c) => (
@@ -110,7 +110,7 @@ export default function HandOut() {
                   key={c.id}
                   label={`${c.name}, ${plural(c.students, 'student')}`}
                   checked={chosen.includes(c.id)}
-                  onChange={(e) => setChosen(e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+                  onChange={(on) => setChosen(on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
                 />
               ))}
               {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
@@ -118,14 +118,15 @@ export default function HandOut() {
                 <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p>
               ) : null}
             </div>
-            <SelectField label="or single students of" value={single} onChange={(e) => setSingle(e.target.value)}>
-              <option value="">no single students</option>
-              {classes.data.classes.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </SelectField>
+            <SelectField
+              label="or single students of"
+              value={single}
+              onChange={setSingle}
+              options={[
+                { value: '', label: 'no single students' },
+                ...classes.data.classes.map((c) => ({ value: c.id, label: c.name })),
+              ]}
+            />
             {single && roster.data ? (
               <div className="max-h-56 overflow-auto rounded border p-2" role="group" aria-label="Students">
                 {roster.data.students.map((s) => (
@@ -133,9 +134,9 @@ export default function HandOut() {
                     key={s.id}
                     label={s.name}
                     checked={s.id in students}
-                    onChange={(e) => {
+                    onChange={(on) => {
                       const next = { ...students }
-                      if (e.target.checked) next[s.id] = s.name
+                      if (on) next[s.id] = s.name
                       else delete next[s.id]
                       setStudents(next)
                     }}
@@ -165,44 +166,35 @@ export default function HandOut() {
                 label="Which counts"
                 disabled={conditions.attempts === 1}
                 value={conditions.counts}
-                onChange={(e) => setConditions({ ...conditions, counts: e.target.value as typeof conditions.counts })}
-              >
-                <option value="best">the best</option>
-                <option value="latest">the latest</option>
-                <option value="first">the first</option>
-                <option value="mean">the mean of all</option>
-              </SelectField>
+                onChange={(value) => setConditions({ ...conditions, counts: value })}
+                options={[
+                  { value: 'best', label: 'the best' },
+                  { value: 'latest', label: 'the latest' },
+                  { value: 'first', label: 'the first' },
+                  { value: 'mean', label: 'the mean of all' },
+                ]}
+              />
             </div>
             <Tick
               label="Questions in a different order for each student"
               checked={conditions.shuffleQuestions}
-              onChange={(e) => setConditions({ ...conditions, shuffleQuestions: e.target.checked })}
+              onChange={(on) => setConditions({ ...conditions, shuffleQuestions: on })}
             />
             <Tick
               label="Options in a different order for each student"
               checked={conditions.shuffleOptions}
-              onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
+              onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
             />
           </fieldset>
           <fieldset className={`${group} lg:col-span-2`}>
             <legend className="px-1 font-head text-lg font-semibold">What students are told, and when</legend>
-            <div className="grid gap-x-6 sm:grid-cols-2">
-              {FEEDBACK_PLANS.map((plan) => (
-                <label key={plan.id} className="flex gap-2 py-1">
-                  <input
-                    type="radio"
-                    name="feedback"
-                    className="mt-1 size-4 accent-rust"
-                    checked={conditions.feedback === plan.id}
-                    onChange={() => setConditions({ ...conditions, feedback: plan.id })}
-                  />
-                  <span>
-                    <b>{plan.label}</b>
-                    <span className="block text-sm text-quiet">{plan.note}</span>
-                  </span>
-                </label>
-              ))}
-            </div>
+            <Radios
+              label="What students are told, and when"
+              hideLabel
+              value={conditions.feedback}
+              onChange={(feedback) => setConditions({ ...conditions, feedback })}
+              options={FEEDBACK_PLANS.map((plan) => ({ value: plan.id, label: plan.label, note: plan.note }))}
+            />
             {returning && conditions.feedback !== 'at once' ? (
               <p role="note" className="mt-2 border-l-4 border-l-rust pl-3 text-[15px]">
                 This paper has students come back to questions that are not right. Whatever they are told, meeting a

@@ -1,117 +1,133 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import { FEEDBACK_PLANS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
-import { useKeys } from '@/lib/keys'
+import { standing, toReturn, toWhom, turn, useHandouts, type Handout } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
-import { Empty, Failed, Loading } from '@/ui/States'
+import { Aside, Facts } from '@/ui/Aside'
+import { ListDesk } from '@/ui/ListDesk'
+import { Share } from '@/ui/Share'
+import { Empty } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { TimesDialog, useWindow } from './TimesDialog'
-
-type Handout = Schemas['HandoutHandoutView']
-
-const toWhom = (h: Handout) =>
-  h.group ? `group “${h.group}”` : h.classes.length > 0 ? h.classes.join(', ') : plural(h.expected, 'student')
 
 /** What was handed out, how far it is, and whose turn it is. */
 export default function HandoutList() {
   const navigate = useNavigate()
-  const list = useQuery({
-    queryKey: ['handouts'],
-    queryFn: () => take(api.GET('/api/handouts')),
-    refetchInterval: 15_000,
-  })
+  const list = useHandouts()
   const [timing, setTiming] = useState<Handout | null>(null)
-  useKeys({ n: { label: 'Hand out', run: () => void navigate('/handouts/new') } })
+  const handOut = () => void navigate('/handouts/new')
   return (
     <>
-      <Head title="Handouts" note={list.data ? plural(list.data.handouts.length, 'handout') : ''}>
-        <Button kind="do" hint="n" onClick={() => void navigate('/handouts/new')}>
-          Hand out
-        </Button>
-      </Head>
-      <div className="min-h-0 flex-1 overflow-auto">
-        {list.isPending ? <Loading /> : null}
-        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data?.handouts.length === 0 ? (
+      <ListDesk
+        title="Handouts"
+        note={list.data ? plural(list.data.handouts.length, 'handout') : ''}
+        label="Handouts, the latest first"
+        acts={
+          <Button kind="do" hint="n" onClick={handOut}>
+            Hand out
+          </Button>
+        }
+        keys={{ n: { label: 'Hand out', run: handOut } }}
+        list={{ ...list, data: list.data?.handouts }}
+        first={null}
+        words={(h) => `${h.title} ${toWhom(h)}`}
+        picks={[
+          { value: 'open', label: 'Open', of: (h) => h.status === 'open' },
+          { value: 'later', label: 'Not yet', of: (h) => h.status === 'scheduled' || h.status === 'hidden' },
+          { value: 'mark', label: 'To mark', of: (h) => h.waiting > 0 },
+          { value: 'return', label: 'To return', of: (h) => h.waiting === 0 && toReturn(h) > 0 },
+        ]}
+        to={(h) => (h.handedIn > 0 && h.status !== 'open' ? `/results/${h.id}` : `/lookout/${h.id}`)}
+        columns={[
+          { id: 'title', head: 'Paper', cell: (h) => h.title, sort: (h) => h.title },
+          { id: 'to', head: 'To', cell: toWhom, sort: toWhom, wide: true },
+          {
+            id: 'status',
+            head: 'Status',
+            cell: (h) => (
+              <span className={h.status === 'open' ? 'font-bold whitespace-nowrap text-good' : ''}>
+                {h.status === 'open' ? '✓ ' : ''}
+                {standing(h)}
+              </span>
+            ),
+            sort: (h) => h.status,
+          },
+          { id: 'in', head: 'Work in', cell: (h) => <Share n={h.handedIn} of={h.expected} />, sort: (h) => h.handedIn },
+          {
+            id: 'turn',
+            head: 'Next',
+            cell: (h) => <span className={h.waiting > 0 ? 'text-rung' : ''}>{turn(h)}</span>,
+            sort: (h) => turn(h) || null,
+            wide: true,
+          },
+          {
+            id: 'made',
+            head: 'Handed out',
+            cell: (h) => <span className="whitespace-nowrap text-quiet">{moment(h.madeAt)}</span>,
+            sort: (h) => h.madeAt,
+            wide: true,
+          },
+        ]}
+        empty={
           <Empty title="Nothing has been handed out">
             <p>Publish a paper, then hand it to a class.</p>
           </Empty>
-        ) : null}
-        {list.data && list.data.handouts.length > 0 ? (
-          <table className="w-full text-[15px]">
-            <caption className="sr-only">Handouts, the latest first</caption>
-            <thead>
-              <tr className="border-b text-left text-sm text-quiet">
-                <th scope="col" className="py-2 pl-6 font-medium">
-                  Paper
-                </th>
-                <th scope="col" className="px-2 font-medium max-md:hidden">
-                  To
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Status
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Work
-                </th>
-                <th scope="col" className="px-2 font-medium max-md:hidden">
-                  Handed out
-                </th>
-                <th scope="col" className="px-2 pr-6">
-                  <span className="sr-only">Where to go</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {list.data.handouts.map((h) => (
-                <tr key={h.id} className="border-b hover:bg-pale">
-                  <td className="py-2.5 pl-6 font-semibold">
-                    {h.title} <span className="text-sm font-normal text-quiet">edition {h.edition}</span>
-                    <span className="block text-sm font-normal text-quiet md:hidden">{toWhom(h)}</span>
-                  </td>
-                  <td className="px-2 max-md:hidden">{toWhom(h)}</td>
-                  <td className="px-2 md:whitespace-nowrap">
-                    {h.status === 'open' ? <b className="text-good">✓ open</b> : h.status}
-                    {h.closesAt && h.status === 'open' ? (
-                      <span className="text-quiet"> until {moment(h.closesAt)}</span>
-                    ) : null}
-                    {h.opensAt && h.status === 'scheduled' ? (
-                      <span className="text-quiet"> for {moment(h.opensAt)}</span>
-                    ) : null}
-                  </td>
-                  <td className="px-2 md:whitespace-nowrap">
-                    {h.handedIn} of {h.expected} in
-                    {h.open > 0 ? `, ${h.open} at work` : ''}
-                    {h.waiting > 0 ? (
-                      <span className="text-rung"> · {h.waiting} wait for marking</span>
-                    ) : h.handedIn > 0 && h.returned === h.handedIn ? (
-                      <span className="text-quiet"> · returned</span>
-                    ) : h.handedIn > h.returned ? (
-                      <>
-                        {' · '}
-                        <Link className="font-semibold text-blue underline" to={`/marking?return=${h.id}`}>
-                          {h.handedIn - h.returned} to return
-                        </Link>
-                      </>
-                    ) : null}
-                  </td>
-                  <td className="px-2 whitespace-nowrap text-quiet max-md:hidden">{moment(h.madeAt)}</td>
-                  <td className="px-2 py-2 pr-6 text-right md:whitespace-nowrap">
-                    <Ways handout={h} onTimes={() => setTiming(h)} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        ) : null}
-      </div>
+        }
+        panel={(h) => <HandoutAside handout={h} onTimes={() => setTiming(h)} />}
+      />
       {timing ? <TimesDialog handout={timing} onClose={() => setTiming(null)} /> : null}
     </>
   )
 }
+
+/** A handout beside the list: how far it is, under which conditions, and where it leads. */
+function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () => void }) {
+  const plan = FEEDBACK_PLANS.find((p) => p.id === h.conditions.feedback)
+  return (
+    <Aside
+      title={h.title}
+      note={`edition ${h.edition} · ${toWhom(h)} · ${standing(h)}`}
+      to={`/papers/${h.paperId}`}
+      way="Paper"
+    >
+      <Ways handout={h} onTimes={onTimes} />
+      <Facts
+        of={[
+          ['Handed in', <Share key="in" n={h.handedIn} of={h.expected} />],
+          ['At work', h.open],
+          ['Wait for a marker', h.waiting],
+          [
+            'To return',
+            toReturn(h) > 0 ? (
+              <Link key="return" className="font-semibold text-blue underline" to={`/marking?return=${h.id}`}>
+                {toReturn(h)} to return
+              </Link>
+            ) : (
+              0
+            ),
+          ],
+          ['Returned', h.returned],
+        ]}
+      />
+      <Facts
+        of={[
+          ['Opens', h.opensAt ? moment(h.opensAt) : h.visible ? `at once, ${moment(h.madeAt)}` : 'when it is shown'],
+          ['Closes', h.closedAt ? moment(h.closedAt) : h.closesAt ? moment(h.closesAt) : 'when you close it'],
+          ['Attempts', h.conditions.attempts > 1 ? `${h.conditions.attempts}, ${counts(h)}` : '1'],
+          ['Questions', h.conditions.shuffleQuestions ? 'differently ordered' : 'in the paper’s order'],
+          ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],
+        ]}
+      />
+      <p>
+        <b>{plan?.label}.</b> <span className="text-quiet">{plan?.note}</span>
+      </p>
+    </Aside>
+  )
+}
+
+const counts = ({ conditions: { counts: which } }: Handout) =>
+  which === 'mean' ? 'the mean counts' : `the ${which} counts`
 
 /** Where a handout leads, and what can be changed about when it is there. */
 function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
@@ -122,7 +138,7 @@ function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
   }
   const link = 'font-semibold text-blue underline'
   return (
-    <span className="inline-flex items-baseline gap-x-4 gap-y-2 max-md:flex-col max-md:items-end">
+    <span className="inline-flex items-baseline flex-wrap gap-x-4 gap-y-2">
       {handout.status === 'hidden' ? (
         <Button size="small" onClick={() => void show()}>
           Show to students

@@ -1,4 +1,5 @@
-import { TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 
 /** When a handout is there, as its fields hold it: local times to the minute, or nothing. */
 export type Typed = { visible: boolean; opens: string; closes: string }
@@ -19,7 +20,7 @@ export function WindowFields({
       <Tick
         label="Students can see it"
         checked={typed.visible}
-        onChange={(e) => onChange({ ...typed, visible: e.target.checked })}
+        onChange={(on) => onChange({ ...typed, visible: on })}
       />
       <TextField
         label="Opens"

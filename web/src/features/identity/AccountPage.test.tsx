@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react'
 import { expect, it } from 'vitest'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import AccountPage, { device } from './AccountPage'
 
 const FIREFOX = 'Mozilla/5.0 (X11; Linux x86_64; rv:140.0) Gecko/20100101 Firefox/140.0'
@@ -62,7 +62,7 @@ it('a lead sets a colleague’s password and the step of marks, which can be tak
   await user.type(dialog.getByLabelText('New password'), 'neap tides 2')
   await user.click(dialog.getByRole('button', { name: 'Set it' }))
   expect(await screen.findByText(/signs in with the new password/)).toBeTruthy()
-  await user.selectOptions(screen.getByLabelText('Marks go in steps of'), '1')
+  await pickFrom(user, screen.getByLabelText('Marks go in steps of'), '1')
   expect(await screen.findByText('Marks go in steps of 1 from now on.')).toBeTruthy()
   await user.click(screen.getByRole('button', { name: 'Undo' }))
   await screen.findByText('Marks go in steps of 0.5 from now on.')

@@ -5,7 +5,8 @@ import { decimal, moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
-import { SelectField, TextField } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 
@@ -268,15 +269,10 @@ function MarkStep({ view }: { view: View }) {
             label="Marks go in steps of"
             value={view.markStep}
             disabled={set.isPending}
-            onChange={(e) => set.mutate(e.target.value)}
+            onChange={(value) => set.mutate(value)}
             note="Part credit is rounded to this step, though never up to full marks or down to none."
-          >
-            {view.steps.map((step) => (
-              <option key={step} value={step}>
-                {decimal(step)}
-              </option>
-            ))}
-          </SelectField>
+            options={[...view.steps.map((step) => ({ value: step, label: decimal(step) }))]}
+          />
         ) : (
           <p>
             Marks go in steps of <b>{decimal(view.markStep)}</b>.{' '}

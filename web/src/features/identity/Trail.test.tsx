@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import { bodies, sent, serve } from '@/testing/server'
 import Trail from './Trail'
 
@@ -75,8 +75,8 @@ describe('The trail', () => {
     serve({ 'GET /api/trail': ({ path }: { path: string }) => view(path.includes('kind=skill') ? [] : [line('a')]) })
     const user = show(<Trail />)
     await screen.findByText('Tides')
-    await user.selectOptions(screen.getByLabelText('By'), 'Maren')
-    await user.selectOptions(screen.getByLabelText('Of'), 'skills')
+    await pickFrom(user, screen.getByLabelText('By'), 'by Maren')
+    await pickFrom(user, screen.getByLabelText('Of'), 'of skills')
     expect(await screen.findByText('Nothing of this kind')).toBeTruthy()
     expect(sent('GET', '/api/trail').at(-1)?.path).toContain('by=u1&kind=skill')
     await user.click(screen.getByRole('button', { name: 'Show everything' }))

@@ -5,6 +5,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
+import { SelectField } from '@/ui/Select'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 
@@ -77,28 +78,28 @@ export default function Trail() {
   return (
     <>
       <Head title="Trail" note="who changed what; nothing here is ever removed">
-        <label className="flex items-center gap-2 text-[15px]">
-          By
-          <select className="field !w-auto !py-1.5" value={by} onChange={(e) => setBy(e.target.value)}>
-            <option value="">everybody</option>
-            {staff.map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex items-center gap-2 text-[15px]">
-          Of
-          <select className="field !w-auto !py-1.5" value={kind} onChange={(e) => setKind(e.target.value)}>
-            <option value="">everything</option>
-            {Object.entries(KINDS).map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="By"
+          hideLabel
+          size="small"
+          value={by}
+          onChange={setBy}
+          options={[
+            { value: '', label: 'by everybody' },
+            ...staff.map((s) => ({ value: s.id, label: `by ${s.name}` })),
+          ]}
+        />
+        <SelectField
+          label="Of"
+          hideLabel
+          size="small"
+          value={kind}
+          onChange={setKind}
+          options={[
+            { value: '', label: 'of everything' },
+            ...Object.entries(KINDS).map(([value, label]) => ({ value, label: `of ${label}` })),
+          ]}
+        />
       </Head>
       <div className="min-h-0 flex-1 overflow-auto">
         {trail.isPending ? <Loading what="Reading the trail" /> : null}

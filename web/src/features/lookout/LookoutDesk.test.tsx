@@ -139,14 +139,14 @@ describe('The Lookout', () => {
 
   it('finds the silent ones', async () => {
     const user = open()
-    await user.click(await screen.findByRole('button', { name: 'Silent 1' }))
+    await user.click(await screen.findByRole('radio', { name: 'Silent 1' }))
     expect(names()).toEqual(['Cleo'])
   })
 
   it('closes only after saying what that does', async () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: 'Close' }))
-    const dialog = within(await screen.findByRole('dialog'))
+    const dialog = within(await screen.findByRole('alertdialog', { name: 'Close this handout?' }))
     expect(sent('POST', '/api/handouts/h1/close')).toEqual([])
     await user.click(dialog.getByRole('button', { name: 'Close and hand in 2 open sittings' }))
     expect(await screen.findByText(/What students had entered has been handed in/)).toBeTruthy()

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { moment, percent, plural } from '@/lib/format'
+import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useLive } from '@/lib/live'
 import { roving } from '@/lib/roving'
@@ -10,10 +10,15 @@ import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
-import { Dialog } from '@/ui/Dialog'
+import { Confirm } from '@/ui/Confirm'
+import { Pick } from '@/ui/Pick'
+import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
+import { Tip } from '@/ui/Tip'
 import { toast } from '@/ui/Toasts'
+import { Word } from '@/ui/Word'
 import { aliases, merged, silent, sorted, type Row, type Sort } from './rows'
+import { Splits } from './Splits'
 import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
@@ -158,34 +163,32 @@ export default function LookoutDesk() {
       >
         <div className="px-5 py-3">
           <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2 text-[15px]">
-            <div role="group" aria-label="Which students" className="flex gap-4">
-              {(['all', 'silent'] as const).map((one) => (
-                <button
-                  key={one}
-                  aria-pressed={only === one}
-                  className={only === one ? 'font-bold' : 'text-quiet hover:text-ink'}
-                  onClick={() => setOnly(one)}
-                >
-                  {one === 'all' ? `All ${all.length}` : `Silent ${all.filter(silent).length}`}
-                </button>
-              ))}
-            </div>
+            <Pick
+              label="Which students"
+              value={only}
+              onChange={setOnly}
+              options={[
+                { value: 'all', label: `All ${all.length}` },
+                { value: 'silent', label: `Silent ${all.filter(silent).length}` },
+              ]}
+            />
             <span className="flex-1" />
             <span role="status" className="text-sm text-quiet">
               {live === 'live' ? 'live' : live === 'asking' ? 'asking every 2 s' : 'connection lost, trying again'}
             </span>
-            <label className="text-quiet">
-              Sort{' '}
-              <select
-                className="rounded border border-edge bg-sheet px-1 py-0.5"
-                value={sort}
-                onChange={(e) => setSort(e.target.value as Sort)}
-              >
-                <option value="name">{hidden ? 'by number' : 'by name'}</option>
-                <option value="credit">by credit</option>
-                <option value="progress">by progress</option>
-              </select>
-            </label>
+            <SelectField
+              label="Sort"
+              hideLabel
+              size="small"
+              wide={false}
+              value={sort}
+              onChange={setSort}
+              options={[
+                { value: 'name', label: hidden ? 'by number' : 'by name' },
+                { value: 'credit', label: 'by credit' },
+                { value: 'progress', label: 'by progress' },
+              ]}
+            />
           </div>
           <div className="overflow-x-auto">
             {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
@@ -205,16 +208,16 @@ export default function LookoutDesk() {
                     Student
                   </th>
                   <th scope="col" className="px-2 font-medium">
-                    Level
+                    <Word of="rung">Level</Word>
                   </th>
                   {columns.map((c) => (
-                    <th
-                      scope="col"
-                      key={c.entry}
-                      className="px-1 text-center font-medium"
-                      title={`${c.title} · ${c.section}`}
-                    >
-                      {c.number}
+                    <th scope="col" key={c.entry} className="px-1 text-center font-medium">
+                      <Tip says={`${c.title} · ${c.section}`}>
+                        <span>
+                          {c.number}
+                          <span className="sr-only">, {c.title}</span>
+                        </span>
+                      </Tip>
                     </th>
                   ))}
                   <th scope="col" className="px-2 text-right font-medium">
@@ -243,18 +246,13 @@ export default function LookoutDesk() {
           </div>
         </div>
       </Desk>
-      <Dialog
+      <Confirm
         open={closing}
         onClose={() => setClosing(false)}
         title="Close this handout?"
-        foot={
-          <>
-            <Button onClick={() => setClosing(false)}>Keep it open</Button>
-            <Button kind="do" onClick={() => void close()}>
-              {working === 0 ? 'Close the handout' : `Close and hand in ${plural(working, 'open sitting')}`}
-            </Button>
-          </>
-        }
+        keep="Keep it open"
+        act={working === 0 ? 'Close the handout' : `Close and hand in ${plural(working, 'open sitting')}`}
+        onAct={() => void close()}
       >
         <p>
           {working === 0
@@ -262,7 +260,7 @@ export default function LookoutDesk() {
             : `${plural(working, 'student')} still at work: what they have entered is kept and handed in.`}{' '}
           {notHere > 0 ? `${plural(notHere, 'student')} not here have nothing to hand in.` : ''}
         </p>
-      </Dialog>
+      </Confirm>
     </>
   )
 }
@@ -277,44 +275,4 @@ function standing({ status, opensAt, madeAt }: Schemas['LookoutLookoutView']['ha
     default:
       return status
   }
-}
-
-/** Which questions go wrong now? Shares of the answers so far, the lowest first. */
-function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'][]; rows: Row[] }) {
-  const shares = columns
-    .map((c) => {
-      const cells = rows
-        .map((r) => r.cells[c.entry]?.code)
-        .filter((code) => code === 'right' || code === 'part' || code === 'wrong')
-      const right = cells.filter((code) => code === 'right').length
-      return { ...c, n: cells.length, right, share: cells.length > 0 ? right / cells.length : 1 }
-    })
-    .filter((c) => c.n > 0)
-    .sort((a, b) => a.share - b.share)
-  return (
-    <section>
-      <h2 className="text-lg">Which questions go wrong now?</h2>
-      {shares.length === 0 ? <p className="text-quiet">No answer has come in yet.</p> : null}
-      <ol className="mt-2 flex flex-col gap-2.5">
-        {shares.map((c) => (
-          <li key={c.entry}>
-            <p className="flex items-baseline gap-2 text-[15px]">
-              <b className="tabular-nums">{c.number}</b>
-              <span className="min-w-0 flex-1 truncate">{c.title}</span>
-              <span className="whitespace-nowrap tabular-nums">
-                {percent(c.share)} of {c.n}
-              </span>
-            </p>
-            <svg aria-hidden viewBox="0 0 100 6" preserveAspectRatio="none" className="h-1.5 w-full">
-              <rect width="100" height="6" className="fill-r0" />
-              <rect width={100 * c.share} height="6" className="fill-r3" />
-            </svg>
-          </li>
-        ))}
-      </ol>
-      <p className="mt-3 text-sm text-quiet">
-        Share of answers that are right, at the latest try. Choose a student in the picture to read their work.
-      </p>
-    </section>
-  )
 }

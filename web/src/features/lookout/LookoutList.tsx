@@ -1,5 +1,13 @@
+import { useQuery } from '@tanstack/react-query'
+import { api, take } from '@/lib/api/client'
+import { standing, toWhom, type Handout } from '@/lib/handouts'
+import { Aside } from '@/ui/Aside'
 import { HandoutPicker } from '@/ui/HandoutPicker'
+import { Share } from '@/ui/Share'
+import { Loading } from '@/ui/States'
+import { Splits } from './Splits'
 
+/** What is running now. */
 export default function LookoutList() {
   return (
     <HandoutPicker
@@ -7,7 +15,31 @@ export default function LookoutList() {
       to={(h) => `/lookout/${h.id}`}
       keep={(h) => h.status === 'open'}
       empty="Nothing is running"
-      say={(h) => `${h.open} at work, ${h.handedIn} of ${h.expected} in`}
+      columns={[
+        { id: 'work', head: 'At work', cell: (h) => h.open, sort: (h) => h.open, right: true },
+        { id: 'in', head: 'Handed in', cell: (h) => <Share n={h.handedIn} of={h.expected} />, sort: (h) => h.handedIn },
+      ]}
+      picks={[{ value: 'work', label: 'At work', of: (h) => h.open > 0 }]}
+      panel={(h) => <Running handout={h} />}
     />
+  )
+}
+
+function Running({ handout }: { handout: Handout }) {
+  const snapshot = useQuery({
+    queryKey: ['lookout', handout.id],
+    queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id: handout.id } } })),
+    staleTime: Infinity,
+  })
+  return (
+    <Aside
+      title={handout.title}
+      note={`${toWhom(handout)} · ${standing(handout)}`}
+      to={`/lookout/${handout.id}`}
+      way="Look out"
+    >
+      {snapshot.isPending ? <Loading what="Looking out" /> : null}
+      {snapshot.data ? <Splits columns={snapshot.data.columns} rows={snapshot.data.rows} /> : null}
+    </Aside>
   )
 }

@@ -6,7 +6,8 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
-import { SelectField, TextField } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { refreshKeys, takeKeyBack } from './keyChanges'
@@ -75,13 +76,8 @@ export function KeyDialog({ desk, accept, onClose }: Props) {
             </Button>
           </>
         ) : (
-          <Button
-            kind="do"
-            disabled={busy || untouched}
-            title={untouched ? 'Change the key above first' : undefined}
-            onClick={() => void preview()}
-          >
-            See who gains and who loses
+          <Button kind="do" disabled={busy || untouched} onClick={() => void preview()}>
+            {untouched ? 'Nothing is changed yet' : 'See who gains and who loses'}
           </Button>
         )
       }
@@ -109,12 +105,17 @@ export function KeyDialog({ desk, accept, onClose }: Props) {
         <div className="flex flex-col gap-3">
           <p>{accepting?.says}</p>
           {accepting?.inPart ? (
-            <SelectField label="Credit" value={credit} onChange={(e) => setCredit(e.target.value)}>
-              <option value="1">full credit</option>
-              <option value="3/4">credit 3/4</option>
-              <option value="1/2">credit 1/2</option>
-              <option value="1/4">credit 1/4</option>
-            </SelectField>
+            <SelectField
+              label="Credit"
+              value={credit}
+              onChange={setCredit}
+              options={[
+                { value: '1', label: 'full credit' },
+                { value: '3/4', label: 'credit 3/4' },
+                { value: '1/2', label: 'credit 1/2' },
+                { value: '1/4', label: 'credit 1/4' },
+              ]}
+            />
           ) : null}
           {accepting?.inPart ? (
             <TextField

@@ -1,4 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
+import { Fold } from '@/ui/Fold'
 import { marks, moment, rational } from '@/lib/format'
 
 const DID: Record<string, string> = {
@@ -13,10 +14,7 @@ export function MarkHistory({ history, worth }: { history: Schemas['MarkingMarkE
   if (history.length === 0) return null
   const said = (credit: string | null) => (credit === null ? '–' : marks(rational(credit) * worth))
   return (
-    <details>
-      <summary className="cursor-default font-head text-lg font-semibold">
-        History of this mark <span className="text-sm font-normal text-quiet">{history.length}</span>
-      </summary>
+    <Fold label={`History of this mark, ${history.length}`}>
       <ol className="mt-1 border-t text-[15px]">
         {history.map((line, i) => (
           <li key={i} className="border-b py-1.5">
@@ -40,6 +38,6 @@ export function MarkHistory({ history, worth }: { history: Schemas['MarkingMarkE
           </li>
         ))}
       </ol>
-    </details>
+    </Fold>
   )
 }

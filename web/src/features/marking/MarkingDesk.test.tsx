@@ -1,7 +1,7 @@
-import { cleanup, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
 import MarkingDesk from './MarkingDesk'
 
@@ -204,12 +204,15 @@ describe('Marking by keys alone', () => {
         sets: [{ label: 'Answer 0', answers: [0] }],
       }),
     )
+    const history = screen.getByRole('button', { name: /^History of this mark/ })
+    await user.click(history)
     const lines = () =>
-      within(screen.getByText('History of this mark').closest('details') as HTMLElement)
-        .getAllByRole('listitem', { hidden: true })
+      within(document.getElementById(history.getAttribute('aria-controls') ?? '') as HTMLElement)
+        .getAllByRole('listitem')
         .map((l) => l.textContent)
     expect(lines()[0]).toMatch(/^mark taken back4 → –.*by Idris$/)
     expect(lines()[1]).toMatch(/^marked– → 4.*by Bram · “Good start”$/)
+    act(() => history.blur())
     await user.keyboard('11{Enter}')
     await waitFor(() => expect(lines()).toHaveLength(3))
     expect(lines()[0]).toMatch(/by Maren$/)
@@ -318,7 +321,7 @@ describe('Correcting the machine', () => {
     const user = open(machine())
     await user.keyboard('o')
     const dialog = within(await screen.findByRole('dialog'))
-    await user.selectOptions(dialog.getByLabelText('Credit'), '1/2')
+    await pickFrom(user, dialog.getByLabelText('Credit'), 'credit 1/2')
     await user.click(dialog.getByRole('button', { name: 'See who gains and who loses' }))
     expect(await dialog.findByText('Gain: 1 answer')).toBeTruthy()
     expect(dialog.getByText('Lose: nobody')).toBeTruthy()

@@ -5,6 +5,8 @@ import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
+import { Fold } from '@/ui/Fold'
+import { SelectField } from '@/ui/Select'
 import { AlikeSets } from './AlikeSets'
 import { AnswerSheet } from './AnswerSheet'
 import { KeyDialog } from './KeyDialog'
@@ -44,22 +46,18 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
         <span className="text-[15px] text-quiet tabular-nums">
           {marked} of {answers.length} marked
         </span>
-        <label className="sr-only" htmlFor="question">
-          Question
-        </label>
-        <select
-          id="question"
-          className="rounded border border-edge bg-sheet px-2 py-1.5 text-[15px]"
+        <SelectField
+          label="Question"
+          hideLabel
+          size="small"
+          wide={false}
           value={desk.entry}
-          onChange={(e) => void navigate(`/marking/${desk.handoutId}/${e.target.value}`)}
-        >
-          {desk.questions.map((q) => (
-            <option key={q.entry} value={q.entry}>
-              {q.number} {q.title}
-              {q.waiting > 0 ? `, ${q.waiting} wait` : ''}
-            </option>
-          ))}
-        </select>
+          onChange={(entry) => void navigate(`/marking/${desk.handoutId}/${entry}`)}
+          options={desk.questions.map((q) => ({
+            value: q.entry,
+            label: `${q.number} ${q.title}${q.waiting > 0 ? `, ${q.waiting} wait` : ''}`,
+          }))}
+        />
         {mayChangeKey && !open ? <Button onClick={() => setKeyOpen({ accept: null })}>Change the key</Button> : null}
         {open ? (
           <Button
@@ -81,10 +79,9 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
         right={<MarkPanel desk={desk} marking={marking} onAccept={onAccept} />}
       >
         <div className="mx-auto flex max-w-2xl flex-col gap-4 p-6">
-          <details className="text-quiet">
-            <summary className="cursor-default">The question</summary>
-            <Rich html={item.prompt} className="mt-1 text-ink" />
-          </details>
+          <Fold label="The question">
+            <Rich html={item.prompt} />
+          </Fold>
           {answer ? (
             <AnswerSheet
               number={desk.number}

@@ -5,7 +5,8 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
-import { AreaField, Tick } from '@/ui/Field'
+import { AreaField } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 
@@ -113,10 +114,8 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
                 {ready.length > 1 ? (
                   <Tick
                     label={`All ${ready.length} that are marked`}
-                    checked={picked.length === ready.length}
-                    onChange={() =>
-                      setLeft(picked.length === ready.length ? new Set(ready.map((s) => s.studentId)) : new Set())
-                    }
+                    checked={picked.length === ready.length || (picked.length > 0 && 'some')}
+                    onChange={(on) => setLeft(on ? new Set() : new Set(ready.map((s) => s.studentId)))}
                   />
                 ) : (
                   'Student'

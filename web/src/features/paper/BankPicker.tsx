@@ -7,6 +7,7 @@ import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { Failed, Loading } from '@/ui/States'
+import { Tick } from '@/ui/Tick'
 
 type Row = Schemas['BankItemRowView']
 
@@ -66,22 +67,23 @@ export function BankPicker({
       <ul className="mt-2">
         {list.data?.items.map((row) => (
           <li key={row.id} className="border-b">
-            <label className="flex gap-3 py-2">
-              <input
-                type="checkbox"
-                className="mt-1 size-4 accent-rust"
-                checked={has(row)}
-                onChange={() => setChosen(has(row) ? chosen.filter((c) => c.id !== row.id) : [...chosen, row])}
-              />
-              <span className="min-w-0 flex-1">
-                <b>{row.title}</b> {used.has(row.id) ? <span className="text-sm text-blue">in this paper</span> : null}
-                <span className="block truncate text-sm text-quiet">{row.gist}</span>
-              </span>
-              <span className="text-sm whitespace-nowrap text-quiet">
-                {typeName(row.type)} · {row.points} {row.points === '1' ? 'mark' : 'marks'}
-                {row.facility === null ? '' : ` · ${percent(row.facility)} of ${row.students}`}
-              </span>
-            </label>
+            <Tick
+              checked={has(row)}
+              onChange={(on) => setChosen(on ? [...chosen, row] : chosen.filter((c) => c.id !== row.id))}
+              label={
+                <span className="flex gap-3">
+                  <span className="min-w-0 flex-1">
+                    <b>{row.title}</b>{' '}
+                    {used.has(row.id) ? <span className="text-sm text-blue">in this paper</span> : null}
+                    <span className="block truncate text-sm text-quiet">{row.gist}</span>
+                  </span>
+                  <span className="text-sm whitespace-nowrap text-quiet">
+                    {typeName(row.type)} · {row.points} {row.points === '1' ? 'mark' : 'marks'}
+                    {row.facility === null ? '' : ` · ${percent(row.facility)} of ${row.students}`}
+                  </span>
+                </span>
+              }
+            />
           </li>
         ))}
       </ul>

@@ -2,7 +2,9 @@ import type { Schemas } from '@/lib/api/client'
 import { decimal, plural, rational } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { ExactField } from '@/ui/ExactField'
-import { SelectField, TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
+import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 
 type Props = {
@@ -104,18 +106,10 @@ function RouteForm({
   const route = section.route
   const at = paper.sections.indexOf(section)
   const following = paper.sections[at + 1]?.id ?? 'end'
-  const places = (
-    <>
-      {paper.sections
-        .filter((s) => s.id !== section.id)
-        .map((s) => (
-          <option key={s.id} value={s.id}>
-            {s.title || 'Section'}
-          </option>
-        ))}
-      <option value="end">the end</option>
-    </>
-  )
+  const places = [
+    ...paper.sections.filter((s) => s.id !== section.id).map((s) => ({ value: s.id, label: s.title || 'Section' })),
+    { value: 'end', label: 'the end' },
+  ]
   const set = (change: Partial<NonNullable<typeof route>>) =>
     onChange(
       withSection(paper, section.id, {
@@ -127,7 +121,7 @@ function RouteForm({
       <Tick
         label="Branch after this section"
         checked={route !== null}
-        onChange={(e) => (e.target.checked ? set({}) : onChange(withSection(paper, section.id, { route: null })))}
+        onChange={(on) => (on ? set({}) : onChange(withSection(paper, section.id, { route: null })))}
       />
       {route ? (
         <>
@@ -135,14 +129,12 @@ function RouteForm({
             label="Below"
             disabled={Boolean(route.when)}
             value={route.below}
-            onChange={(e) => set({ below: e.target.value })}
-          >
-            {[...new Set(['1/4', '1/3', '1/2', '3/5', '2/3', '3/4', '1', route.below])].map((share) => (
-              <option key={share} value={share}>
-                {Math.round(rational(share) * 100)} % of this section
-              </option>
-            ))}
-          </SelectField>
+            onChange={(value) => set({ below: value })}
+            options={[...new Set(['1/4', '1/3', '1/2', '3/5', '2/3', '3/4', '1', route.below])].map((share) => ({
+              value: share,
+              label: `${Math.round(rational(share) * 100)} % of this section`,
+            }))}
+          />
           <TextField
             label="or where this holds"
             className="font-mono text-[15px]"
@@ -152,12 +144,13 @@ function RouteForm({
             maxLength={1000}
             onChange={(e) => set({ when: e.target.value || undefined })}
           />
-          <SelectField label="go to" value={route.then} onChange={(e) => set({ then: e.target.value })}>
-            {places}
-          </SelectField>
-          <SelectField label="otherwise to" value={route.else} onChange={(e) => set({ else: e.target.value })}>
-            {places}
-          </SelectField>
+          <SelectField label="go to" value={route.then} onChange={(value) => set({ then: value })} options={places} />
+          <SelectField
+            label="otherwise to"
+            value={route.else}
+            onChange={(value) => set({ else: value })}
+            options={places}
+          />
         </>
       ) : null}
     </div>
@@ -174,43 +167,42 @@ function MasteryForm({ paper, onChange }: { paper: Paper; onChange: (paper: Pape
       <Tick
         label="Missed questions come back until right"
         checked={rule !== null}
-        onChange={(e) => set(e.target.checked ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)}
+        onChange={(on) => set(on ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)}
       />
       {rule ? (
         <>
           <SelectField
             label="At most"
             value={String(rule.returns)}
-            onChange={(e) =>
+            onChange={(returns) =>
               set({
-                returns: Number(e.target.value),
-                credits: Array.from({ length: Number(e.target.value) + 1 }, (_, i) => credit(i)),
+                returns: Number(returns),
+                credits: Array.from({ length: Number(returns) + 1 }, (_, i) => credit(i)),
               })
             }
-          >
-            <option value="1">once</option>
-            <option value="2">twice</option>
-            <option value="3">three times</option>
-            {rule.returns > 3 ? <option value={rule.returns}>{rule.returns} times</option> : null}
-          </SelectField>
+            options={[
+              { value: '1', label: 'once' },
+              { value: '2', label: 'twice' },
+              { value: '3', label: 'three times' },
+              ...(rule.returns > 3 ? [{ value: String(rule.returns), label: `${rule.returns} times` }] : []),
+            ]}
+          />
           {Array.from({ length: rule.returns + 1 }, (_, i) => (
             <SelectField
               key={i}
               label={`Try ${i + 1} earns`}
               value={credit(i)}
-              onChange={(e) =>
+              onChange={(share) =>
                 set({
                   ...rule,
-                  credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? e.target.value : credit(j))),
+                  credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? share : credit(j))),
                 })
               }
-            >
-              {[...new Set(['1', '3/4', '1/2', '1/4', '0', credit(i)])].map((c) => (
-                <option key={c} value={c}>
-                  {c === '1' ? 'all marks' : c === '0' ? 'no marks' : `${c} of the marks`}
-                </option>
-              ))}
-            </SelectField>
+              options={[...new Set(['1', '3/4', '1/2', '1/4', '0', credit(i)])].map((c) => ({
+                value: c,
+                label: c === '1' ? 'all marks' : c === '0' ? 'no marks' : `${c} of the marks`,
+              }))}
+            />
           ))}
         </>
       ) : null}

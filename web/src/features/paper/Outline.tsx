@@ -165,8 +165,7 @@ function EntryRow({
         {...listeners}
         role="button"
         className="touch-none min-w-6 px-1.5 text-edge hover:text-ink"
-        aria-label={`Drag ${title}`}
-        title="Drag, or Alt with the arrows"
+        aria-label={`Drag ${title}, or Alt with the arrows`}
       >
         ⠿
       </button>

@@ -147,9 +147,12 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         title={paper.title || 'Untitled paper'}
         note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}
       >
-        <span className="text-[15px] text-quiet">
-          {view.proof.defects.length === 0 ? '' : plural(view.proof.defects.length, 'defect')}
-        </span>
+        {view.proof.defects.length > 0 ? (
+          <button className="max-w-64 truncate text-[15px] text-blue underline" onClick={() => setSelected(null)}>
+            {plural(view.proof.defects.length, 'defect')}
+            {blocking[0] ? `: ${blocking[0].message}` : ''}
+          </button>
+        ) : null}
         <Button disabled={!draft.canUndo} onClick={draft.undo}>
           Undo
         </Button>
@@ -163,7 +166,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
             Hand out
           </Link>
         ) : (
-          <Button kind="do" disabled={blocking.length > 0} title={blocking[0]?.message} onClick={() => void publish()}>
+          <Button kind="do" disabled={blocking.length > 0} onClick={() => void publish()}>
             Publish edition {(view.edition ?? 0) + 1}
           </Button>
         )}

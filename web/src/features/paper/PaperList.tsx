@@ -1,12 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Link, useNavigate } from 'react-router'
-import { api, problemOf, take } from '@/lib/api/client'
+import { useNavigate } from 'react-router'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
-import { useKeys } from '@/lib/keys'
+import { toWhom, useHandouts } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
-import { Empty, Failed, Loading } from '@/ui/States'
+import { ListDesk } from '@/ui/ListDesk'
+import { Empty } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { PaperAside } from './PaperAside'
+
+type Paper = Schemas['PaperPaperRowView']
+
+const nameOf = (paper: Paper) => paper.title || 'Untitled'
 
 export default function PaperList() {
   const navigate = useNavigate()
@@ -41,92 +46,77 @@ export default function PaperList() {
         ),
     })
   }
-  useKeys({ n: { label: 'New paper', run: start } })
+  const uses = useHandouts()
+  const of = (paper: Paper) => uses.data?.handouts.filter((h) => h.paperId === paper.id) ?? []
   return (
-    <>
-      <Head title="Papers" note={list.data ? plural(list.data.papers.length, 'paper') : ''}>
+    <ListDesk
+      title="Papers"
+      note={list.data ? plural(list.data.papers.length, 'paper') : ''}
+      label="The team’s papers"
+      acts={
         <Button kind="do" hint="n" disabled={create.isPending} onClick={start}>
           New paper
         </Button>
-      </Head>
-      <div className="min-h-0 flex-1 overflow-auto">
-        {list.isPending ? <Loading /> : null}
-        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data?.papers.length === 0 ? (
-          <Empty title="No paper yet">
-            <p>A paper puts questions in order. Start one; it saves itself.</p>
-          </Empty>
-        ) : null}
-        {list.data && list.data.papers.length > 0 ? (
-          <table className="w-full max-w-5xl text-[15px]">
-            <caption className="sr-only">The team’s papers</caption>
-            <thead>
-              <tr className="border-b text-left text-sm text-quiet">
-                <th scope="col" className="py-2 pl-6 font-medium">
-                  Paper
-                </th>
-                <th scope="col" className="px-2 font-medium max-md:hidden">
-                  Sections
-                </th>
-                <th scope="col" className="px-2 font-medium max-md:hidden">
-                  Questions
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Edition
-                </th>
-                <th scope="col" className="px-2 font-medium max-md:hidden">
-                  Last saved
-                </th>
-                <th scope="col" className="px-2 pr-6">
-                  <span className="sr-only">Acts</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {list.data.papers.map((paper) => (
-                <tr key={paper.id} className="border-b hover:bg-pale">
-                  <td className="py-2.5 pl-6">
-                    <Link className="font-semibold hover:underline" to={`/papers/${paper.id}`}>
-                      {paper.title || 'Untitled'}
-                    </Link>
-                  </td>
-                  <td className="px-2 tabular-nums max-md:hidden">{paper.sections}</td>
-                  <td className="px-2 tabular-nums max-md:hidden">{paper.questions}</td>
-                  <td className="px-2 py-2">
-                    {paper.edition === null ? (
-                      <span className="text-quiet">not published</span>
-                    ) : (
-                      `${paper.edition}, ${plural(paper.handouts, 'handout')}`
-                    )}
-                    {paper.ahead ? <span className="text-blue"> · draft is ahead</span> : null}
-                  </td>
-                  <td className="px-2 text-quiet max-md:hidden">
-                    {moment(paper.updatedAt)} by {paper.updatedBy}
-                  </td>
-                  <td className="px-2 pr-6 text-right whitespace-nowrap">
-                    {paper.editionId ? (
-                      <Link
-                        className="mr-4 font-semibold text-blue underline"
-                        to={`/handouts/new?edition=${paper.editionId}`}
-                      >
-                        Hand out
-                      </Link>
-                    ) : null}
-                    <Button
-                      kind="quiet"
-                      size="small"
-                      aria-label={`Archive ${paper.title}`}
-                      onClick={() => void archive(paper.id, paper.title)}
-                    >
-                      Archive
-                    </Button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        ) : null}
-      </div>
-    </>
+      }
+      keys={{ n: { label: 'New paper', run: start } }}
+      list={{ ...list, data: list.data?.papers }}
+      first={null}
+      words={(p) => `${nameOf(p)} ${p.updatedBy}`}
+      picks={[
+        { value: 'open', label: 'Open now', of: (p) => of(p).some((h) => h.status === 'open') },
+        { value: 'ahead', label: 'Draft is ahead', of: (p) => p.ahead },
+        { value: 'new', label: 'Not published', of: (p) => p.edition === null },
+      ]}
+      to={(p) => `/papers/${p.id}`}
+      columns={[
+        { id: 'title', head: 'Paper', cell: nameOf, sort: nameOf },
+        {
+          id: 'questions',
+          head: 'Questions',
+          cell: (p) => p.questions,
+          sort: (p) => p.questions,
+          right: true,
+          wide: true,
+        },
+        {
+          id: 'edition',
+          head: 'Edition',
+          cell: (p) => (
+            <>
+              {p.edition === null ? <span className="text-quiet">not published</span> : p.edition}
+              {p.ahead ? <span className="text-blue"> · draft is ahead</span> : null}
+            </>
+          ),
+          sort: (p) => p.edition,
+        },
+        {
+          id: 'used',
+          head: 'Last used',
+          cell: (p) => {
+            const last = of(p)[0]
+            return last ? `${moment(last.madeAt)}, ${toWhom(last)}` : <span className="text-quiet">never</span>
+          },
+          sort: (p) => of(p)[0]?.madeAt ?? null,
+          wide: true,
+        },
+        {
+          id: 'saved',
+          head: 'Last saved',
+          cell: (p) => (
+            <span className="text-quiet">
+              {moment(p.updatedAt)} by {p.updatedBy}
+            </span>
+          ),
+          sort: (p) => p.updatedAt,
+          wide: true,
+        },
+      ]}
+      empty={
+        <Empty title="No paper yet">
+          <p>A paper puts questions in order. Start one; it saves itself.</p>
+        </Empty>
+      }
+      panel={(p) => <PaperAside paper={p} uses={of(p)} onArchive={() => void archive(p.id, p.title)} />}
+    />
   )
 }

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
-import { show } from '@/testing/page'
+import { pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
 import { inRanges, Rehearsal } from './Rehearsal'
 
@@ -47,7 +47,7 @@ it('many lengths stand in ranges, and nobody is lost between them', () => {
 describe('A rehearsal', () => {
   it('tells the ways, the lengths, the time and the marks that come of a draft', async () => {
     serve({ 'POST /api/papers/p1/rehearsal': found() })
-    open()
+    const user = open()
     expect(await screen.findByText('7 min 35 s')).toBeTruthy()
     expect(screen.getByText('12 min')).toBeTruthy()
     expect(rows('Which way do they go?')).toEqual([
@@ -59,6 +59,7 @@ describe('A rehearsal', () => {
     const route = screen.getByText(/After “First look”/).textContent
     expect(route).toContain('30 (8 %, 5–11 %) of 400 are sent below their level and 58 (15 %, 11–18 %) above it.')
     expect(route).toContain('err less')
+    await user.click(screen.getByRole('button', { name: 'How was this computed?' }))
     expect(screen.getByText(/bank’s record for 7 of 9 questions/)).toBeTruthy()
     expect(bodies('POST', '/api/papers/p1/rehearsal')).toEqual([{ students: 400, seed: '1', holders: 0 }])
   })
@@ -67,7 +68,7 @@ describe('A rehearsal', () => {
     serve({ 'POST /api/papers/p1/rehearsal': found() })
     const user = open()
     await user.click(await screen.findByRole('button', { name: 'Let others sit it' }))
-    await user.selectOptions(screen.getByLabelText('Each wrong idea is held by'), '1 in 5')
+    await pickFrom(user, screen.getByLabelText('Each wrong idea is held by'), '1 in 5')
     await waitFor(() =>
       expect(bodies('POST', '/api/papers/p1/rehearsal').at(-1)).toEqual({ students: 400, seed: '2', holders: 0.2 }),
     )

@@ -4,7 +4,8 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { duration, hundredths, percent, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
-import { SelectField } from '@/ui/Field'
+import { Fold } from '@/ui/Fold'
+import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
 
 const STUDENTS = 400
@@ -96,19 +97,13 @@ export function Rehearsal({
           <div className="max-w-56">
             <SelectField
               label="Each wrong idea is held by"
-              value={holders}
-              onChange={(e) => setHolders(Number(e.target.value))}
-            >
-              {HOLDERS.map((h) => (
-                <option key={h.share} value={h.share}>
-                  {h.name}
-                </option>
-              ))}
-            </SelectField>
+              value={String(holders)}
+              onChange={(value) => setHolders(Number(value))}
+              options={HOLDERS.map((h) => ({ value: String(h.share), label: h.name }))}
+            />
           </div>
-          <details className="text-[15px] text-quiet">
-            <summary className="cursor-pointer font-semibold">How was this computed?</summary>
-            <p className="mt-1">
+          <Fold label="How was this computed?">
+            <p className="text-[15px] text-quiet">
               Abilities follow a standard normal curve. A question is answered rightly with chance guess + (1 − guess −
               slip) ÷ (1 + e<sup>difficulty − ability</sup>); slip 5 %, guess one of the options, or 5 % where there are
               none. Who holds a wrong idea is right by a slip alone where it leads astray. A student’s level is where
@@ -117,7 +112,7 @@ export function Rehearsal({
               time from the record for {r.timed}, else by type. n = {r.students}; ranges are 95 % intervals (Wilson) for
               what more such students would show. The same students come back with the same paper.
             </p>
-          </details>
+          </Fold>
         </div>
       ) : null}
     </Dialog>

@@ -15,20 +15,43 @@ const grouping = (id: string, followUps: number) => ({
   madeAt: '2026-11-02T09:00:00Z',
 })
 
+const whole = {
+  groups: [
+    {
+      id: 'a',
+      name: 'Adds instead',
+      members: [{ name: 'Ada' }, { name: 'Cleo' }],
+      handouts: [{ id: 'f1', title: 'Second look' }],
+    },
+  ],
+}
+
 describe('Kept groupings', () => {
   it('say what they came from and what their groups were handed', async () => {
-    serve({ 'GET /api/groupings': { groupings: [grouping('monday', 2), grouping('friday', 0)] } })
+    serve({
+      'GET /api/groupings': { groupings: [grouping('monday', 2), grouping('friday', 0)] },
+      'GET /api/groupings/monday': whole,
+    })
     show(<GroupingList />)
-    const first = within(await screen.findByRole('link', { name: /After monday/ }))
-    expect(first.getByText(/from “Tides”/)).toBeTruthy()
-    expect(first.getByText(/3 groups, 27 students/).textContent).toContain('2 follow-ups')
-    expect(screen.getByRole('link', { name: /After friday/ }).textContent).not.toContain('follow-up')
+    const cells = (name: RegExp) =>
+      within(screen.getByRole('row', { name }))
+        .getAllByRole('cell')
+        .slice(0, 4)
+        .map((c) => c.textContent)
+    await screen.findByRole('link', { name: 'After monday' })
+    expect(cells(/After monday/)).toEqual(['by misconception', '3', '27', '2'])
+    expect(cells(/After friday/)).toEqual(['by misconception', '3', '27', '0'])
+    const aside = within(screen.getByRole('region', { name: 'The chosen one' }))
+    expect(aside.getByText(/from “Tides” · 2 follow-ups/)).toBeTruthy()
+    expect(await aside.findByText('Ada, Cleo')).toBeTruthy()
+    expect(aside.getByRole('link', { name: 'Second look' }).getAttribute('href')).toBe('/lookout/f1')
   })
 
   it('are archived and brought back', async () => {
     let away = false
     serve({
       'GET /api/groupings': () => ({ groupings: away ? [] : [grouping('monday', 0)] }),
+      'GET /api/groupings/monday': whole,
       'DELETE /api/groupings/monday': () => {
         away = true
         return null

@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { api, take } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
+import { Aside } from '@/ui/Aside'
+import { ListDesk } from '@/ui/ListDesk'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { aimWords } from './groups'
@@ -22,52 +23,81 @@ export default function GroupingList() {
     await refresh()
   }
   return (
-    <>
-      <Head title="Groups" note={list.data ? plural(list.data.groupings.length, 'grouping') : ''} />
-      <div className="min-h-0 flex-1 overflow-auto">
-        {list.isPending ? <Loading /> : null}
-        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data?.groupings.length === 0 ? (
-          <Empty title="No grouping is kept yet">
-            <p>Open the results of a handout and regroup from there.</p>
-            <Link className="font-semibold text-blue underline" to="/results">
-              To the results
-            </Link>
-          </Empty>
-        ) : null}
-        <ul className="max-w-3xl">
-          {list.data?.groupings.map((g) => (
-            <li key={g.id} className="flex items-center gap-2 border-b pr-4 hover:bg-pale">
-              <Link
-                to={`/groups/${g.id}`}
-                className="flex min-w-0 flex-1 flex-col gap-x-4 py-3 pr-2 pl-6 sm:flex-row sm:items-baseline"
-              >
-                <span className="min-w-0 flex-1">
-                  <b>{g.name}</b>
-                  <span className="block text-sm text-quiet">
-                    {aimWords(g.aim)}, from “{g.handout}”
-                  </span>
-                </span>
-                <span className="text-[15px] sm:text-right">
-                  {plural(g.groups, 'group')}, {plural(g.students, 'student')}
-                  <span className="block text-sm text-quiet">
-                    {g.followUps > 0 ? `${plural(g.followUps, 'follow-up')} · ` : ''}
-                    {moment(g.madeAt)}
-                  </span>
-                </span>
+    <ListDesk
+      title="Groups"
+      note={list.data ? plural(list.data.groupings.length, 'grouping') : ''}
+      label="Groupings that were kept, the latest first"
+      list={{ ...list, data: list.data?.groupings }}
+      first={null}
+      words={(g) => `${g.name} ${g.handout}`}
+      picks={[{ value: 'bare', label: 'Nothing handed yet', of: (g) => g.followUps === 0 }]}
+      to={(g) => `/groups/${g.id}`}
+      columns={[
+        { id: 'name', head: 'Grouping', cell: (g) => g.name, sort: (g) => g.name },
+        { id: 'aim', head: 'Aim', cell: (g) => aimWords(g.aim), sort: (g) => g.aim, wide: true },
+        { id: 'groups', head: 'Groups', cell: (g) => g.groups, sort: (g) => g.groups, right: true },
+        { id: 'students', head: 'Students', cell: (g) => g.students, sort: (g) => g.students, right: true, wide: true },
+        {
+          id: 'follow',
+          head: 'Follow-ups',
+          cell: (g) => g.followUps,
+          sort: (g) => g.followUps,
+          right: true,
+          wide: true,
+        },
+        {
+          id: 'made',
+          head: 'Kept',
+          cell: (g) => <span className="whitespace-nowrap text-quiet">{moment(g.madeAt)}</span>,
+          sort: (g) => g.madeAt,
+        },
+      ]}
+      empty={
+        <Empty title="No grouping is kept yet">
+          <p>Open the results of a handout and regroup from there.</p>
+          <Link className="font-semibold text-blue underline" to="/results">
+            To the results
+          </Link>
+        </Empty>
+      }
+      panel={(g) => <GroupingAside of={g} onArchive={() => void archive(g.id, g.name)} />}
+    />
+  )
+}
+
+/** A grouping beside the list: its groups with their students, and what each was handed. */
+function GroupingAside({ of, onArchive }: { of: Schemas['RegroupGroupingRowView']; onArchive: () => void }) {
+  const whole = useQuery({
+    queryKey: ['grouping', of.id],
+    queryFn: () => take(api.GET('/api/groupings/{id}', { params: { path: { id: of.id } } })),
+  })
+  return (
+    <Aside
+      title={of.name}
+      note={`${aimWords(of.aim)}, from “${of.handout}” · ${plural(of.followUps, 'follow-up')}`}
+      to={`/groups/${of.id}`}
+    >
+      {whole.isPending ? <Loading what="Reading the groups" /> : null}
+      {whole.isError ? <Failed error={whole.error} retry={() => void whole.refetch()} /> : null}
+      {whole.data?.groups.map((g) => (
+        <section key={g.id}>
+          <h3 className="text-base">
+            {g.name} <span className="text-sm font-normal text-quiet">{g.members.length}</span>
+          </h3>
+          <p className="text-quiet">{g.members.map((m) => m.name).join(', ')}</p>
+          {g.handouts.map((h) => (
+            <p key={h.id}>
+              ✓{' '}
+              <Link to={`/lookout/${h.id}`} className="text-blue underline">
+                {h.title}
               </Link>
-              <Button
-                kind="quiet"
-                size="small"
-                aria-label={`Archive ${g.name}`}
-                onClick={() => void archive(g.id, g.name)}
-              >
-                Archive
-              </Button>
-            </li>
+            </p>
           ))}
-        </ul>
-      </div>
-    </>
+        </section>
+      ))}
+      <Button kind="quiet" className="-ml-3 self-start" aria-label={`Archive ${of.name}`} onClick={onArchive}>
+        Archive
+      </Button>
+    </Aside>
   )
 }

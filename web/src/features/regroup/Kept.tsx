@@ -5,7 +5,8 @@ import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
-import { SelectField, Tick } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
+import { Tick } from '@/ui/Tick'
 import { toast } from '@/ui/Toasts'
 import { aimWords } from './groups'
 import { Board } from './Board'
@@ -134,16 +135,13 @@ export function Kept({ grouping }: { grouping: Grouping }) {
                   key={g.id}
                   label={`${g.name}, ${plural(g.members.length, 'student')}`}
                   value={choice[g.id ?? ''] ?? ''}
-                  onChange={(e) => setChoice({ ...choice, [g.id ?? '']: e.target.value })}
+                  onChange={(value) => setChoice({ ...choice, [g.id ?? '']: value })}
                   note={known(choice[g.id ?? ''])}
-                >
-                  <option value="">nothing</option>
-                  {published.map((p) => (
-                    <option key={p.id} value={p.editionId ?? ''}>
-                      {p.title}
-                    </option>
-                  ))}
-                </SelectField>
+                  options={[
+                    { value: '', label: 'nothing' },
+                    ...published.map((p) => ({ value: p.editionId ?? '', label: p.title })),
+                  ]}
+                />
               ))}
             </div>
             {chosen.length > 0 ? (
@@ -152,26 +150,19 @@ export function Kept({ grouping }: { grouping: Grouping }) {
                   label="What students are told"
                   value={conditions.feedback}
                   note={FEEDBACK_PLANS.find((plan) => plan.id === conditions.feedback)?.note}
-                  onChange={(e) =>
-                    setConditions({ ...conditions, feedback: e.target.value as typeof conditions.feedback })
-                  }
-                >
-                  {FEEDBACK_PLANS.map((plan) => (
-                    <option key={plan.id} value={plan.id}>
-                      {plan.label}
-                    </option>
-                  ))}
-                </SelectField>
+                  onChange={(feedback) => setConditions({ ...conditions, feedback })}
+                  options={FEEDBACK_PLANS.map((plan) => ({ value: plan.id, label: plan.label }))}
+                />
                 <div className="flex flex-col">
                   <Tick
                     label="A second attempt, the best counts"
                     checked={conditions.attempts === 2}
-                    onChange={(e) => setConditions({ ...conditions, attempts: e.target.checked ? 2 : 1 })}
+                    onChange={(on) => setConditions({ ...conditions, attempts: on ? 2 : 1 })}
                   />
                   <Tick
                     label="Options in a different order for each student"
                     checked={conditions.shuffleOptions}
-                    onChange={(e) => setConditions({ ...conditions, shuffleOptions: e.target.checked })}
+                    onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
                   />
                 </div>
               </div>

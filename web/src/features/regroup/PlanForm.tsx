@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { Button } from '@/ui/Button'
-import { SelectField, TextField, Tick } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { Combobox } from '@/ui/Combobox'
+import { Tick } from '@/ui/Tick'
 import { evenSizes, type Plan } from './groups'
 
 type Person = { studentId: string; name: string }
@@ -32,12 +34,12 @@ export function PlanForm({ plan, people, onChange }: { plan: Plan; people: Perso
         <Tick
           label="Sizes as even as can be"
           checked={isEven}
-          onChange={(e) => onChange({ ...plan, ...(e.target.checked ? even : { least: 1, most: 0 }) })}
+          onChange={(on) => onChange({ ...plan, ...(on ? even : { least: 1, most: 0 }) })}
         />
         <Tick
           label="Each group holds the classes like the whole"
           checked={plan.classes}
-          onChange={(e) => onChange({ ...plan, classes: e.target.checked })}
+          onChange={(on) => onChange({ ...plan, classes: on })}
         />
       </div>
       <Pairs
@@ -78,20 +80,13 @@ function Pairs({
   const [one, setOne] = useState('')
   const [other, setOther] = useState('')
   const pick = (label: string, value: string, set: (id: string) => void) => (
-    <SelectField
+    <Combobox
       hideLabel
       label={label}
       value={value}
-      onChange={(e) => set(e.target.value)}
-      className="!py-1 text-[15px]"
-    >
-      <option value="">student</option>
-      {people.map((p) => (
-        <option key={p.studentId} value={p.studentId}>
-          {p.name}
-        </option>
-      ))}
-    </SelectField>
+      onChange={set}
+      options={[{ value: '', label: 'student' }, ...people.map((p) => ({ value: p.studentId, label: p.name }))]}
+    />
   )
   return (
     <fieldset>

@@ -7,7 +7,8 @@ import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
 import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
-import { SelectField, TextField } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { AIMS, evenSizes, isPlanned, movedTo, placesOf, type Aim, type Group, type Plan } from './groups'
@@ -149,13 +150,12 @@ export function Proposal({ proposal, error, forming, aim, onAim, plan, onPlan, g
               maxLength={120}
               onChange={(e) => setTyped(e.target.value)}
             />
-            <SelectField label="Aim" value={aim} onChange={(e) => choose(e.target.value as Aim)}>
-              {AIMS.map((a) => (
-                <option key={a.id} value={a.id}>
-                  {a.label}
-                </option>
-              ))}
-            </SelectField>
+            <SelectField
+              label="Aim"
+              value={aim}
+              onChange={choose}
+              options={[...AIMS.map((a) => ({ value: a.id, label: a.label }))]}
+            />
             {fit ? <FitLines fit={fit} /> : null}
             {isPlanned(aim) ? (
               <PlanForm plan={plan} people={people} onChange={onPlan} />

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, percent, plural } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
-import { SelectField } from '@/ui/Field'
+import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
 import { points } from './figures'
 
@@ -32,13 +32,17 @@ export function Change({ id, since, onSince }: Props) {
   return (
     <div className="flex flex-col gap-5 pt-3">
       <div className="max-w-md">
-        <SelectField label="Since" value={c.since} onChange={(e) => onSince(e.target.value)}>
-          {c.earlier.map((e) => (
-            <option key={e.id} value={e.id}>
-              {e.title}, {moment(e.madeAt)} ({plural(e.students, 'student')})
-            </option>
-          ))}
-        </SelectField>
+        <SelectField
+          label="Since"
+          value={c.since}
+          onChange={onSince}
+          options={[
+            ...c.earlier.map((e) => ({
+              value: e.id,
+              label: `${e.title}, ${moment(e.madeAt)} (${plural(e.students, 'student')})`,
+            })),
+          ]}
+        />
       </div>
       <table className="max-w-3xl text-[15px]">
         <caption className="pb-2 text-left font-head font-semibold">What has changed, and how sure is it?</caption>

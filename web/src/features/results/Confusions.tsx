@@ -66,7 +66,7 @@ function Side({
 }) {
   return (
     <div className="mt-1 grid grid-cols-[minmax(0,14rem)_minmax(0,1fr)_13.5rem] items-center gap-3 text-[15px]">
-      <span className="truncate" title={text}>
+      <span className="line-clamp-2">
         <b>{letter}</b> {text}
         {key_ ? <span className="text-good"> ✓ key</span> : null}
       </span>

@@ -65,9 +65,12 @@ describe('Markers', () => {
         .getAllByRole('cell')
         .map((c) => c.textContent),
     ).toEqual(['63 %44 to 78 %', '100 %', '0.660.42 to 0.82, few', '–', '0.67', 'Bram −0.37Idris +0.37'])
-    expect(screen.getByTitle('All marks are the same.')).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Weighted κ, Cause: how was this computed?' }))
     expect(await screen.findByText('Cohen’s κ.')).toBeTruthy()
+    await user.keyboard('{Escape}')
+    const without = screen.getAllByRole('button', { name: /how was this computed/ }).find((b) => b.textContent === '–')
+    await user.click(without as HTMLElement)
+    expect(await screen.findByText(/All marks are the same/)).toBeTruthy()
   })
 
   it('let either mark count, keep the comment, and say which one does', async () => {

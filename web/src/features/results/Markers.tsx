@@ -119,9 +119,9 @@ function Cell({ figure, label, show }: { figure: Figure; label: string; show: (x
   return (
     <td className="py-1.5 pr-5 text-right whitespace-nowrap">
       {figure.value === null ? (
-        <span className="text-quiet" title={figure.note ?? ''}>
-          –
-        </span>
+        <Explained figure={figure} label={label} show={show}>
+          <span className="text-quiet">–</span>
+        </Explained>
       ) : (
         <Explained figure={figure} label={label} show={show}>
           <span className="tabular-nums">{show(figure.value)}</span>

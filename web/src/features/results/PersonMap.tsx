@@ -3,6 +3,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { Failed, Loading } from '@/ui/States'
+import { Tip } from '@/ui/Tip'
 import { apart, two } from './figures'
 
 type Model = Schemas['ResultsModelView']
@@ -157,8 +158,15 @@ export function ModelPanel({ id }: { id: string }) {
           </thead>
           <tbody>
             {m.questions.map((q) => (
-              <tr key={q.entry} className="border-b" title={q.title}>
-                <td className="py-1">{q.number}</td>
+              <tr key={q.entry} className="border-b">
+                <th scope="row" className="py-1 text-left font-normal">
+                  <Tip says={q.title}>
+                    <span>
+                      {q.number}
+                      <span className="sr-only">, {q.title}</span>
+                    </span>
+                  </Tip>
+                </th>
                 <td className="px-1 text-right">
                   {q.difficulty.value === null ? (
                     <span className="text-quiet">{q.note ?? '–'}</span>

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { duration, percent, plural, SURE, typeset } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
+import { Word } from '@/ui/Word'
 import { OptionLines, Whisker } from './Charts'
 import { two } from './figures'
 
@@ -30,19 +31,19 @@ export function QuestionTable({
             Question
           </th>
           <th scope="col" className="px-2 font-medium">
-            Facility, with 95 %
+            <Word of="facility">Facility</Word>, with 95 %
           </th>
-          <th scope="col" className="px-2 text-right font-medium" title="Item–rest correlation">
-            r
+          <th scope="col" className="px-2 text-right font-medium">
+            <Word of="item–rest r">r</Word>
           </th>
           <th scope="col" className="px-2 text-right font-medium">
             Blank
           </th>
-          <th scope="col" className="px-2 text-right font-medium" title="Median time to the first answer">
-            Time
+          <th scope="col" className="px-2 text-right font-medium">
+            <Word of="median time">Time</Word>
           </th>
           <th scope="col" className="px-2 font-medium">
-            To look at
+            <Word of="to look at">To look at</Word>
           </th>
         </tr>
       </thead>

@@ -10,6 +10,8 @@ import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
 import { Explained } from '@/ui/Explained'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { Tabs } from '@/ui/Tabs'
+import { Word } from '@/ui/Word'
 import { Change } from './Change'
 import { Classes } from './Classes'
 import { Confusions } from './Confusions'
@@ -128,51 +130,37 @@ export default function ResultsDesk() {
         >
           <div className="px-6 py-4">
             <Figures results={r} />
-            <div
-              role="group"
-              aria-label="What to read"
-              className="no-print mt-4 flex flex-wrap gap-x-4 gap-y-1 border-b pb-1 text-[15px]"
+            <Tabs
+              label="What to read"
+              value={view}
+              onChange={(next) => set('view', next)}
+              tabs={views.map((v, i) => ({ value: v, label: named(v), hint: String((i + 1) % 10) }))}
             >
-              {views.map((v, i) => (
-                <button
-                  key={v}
-                  aria-pressed={view === v}
-                  className={
-                    view === v
-                      ? 'font-bold underline decoration-rung decoration-4 underline-offset-[7px]'
-                      : 'text-quiet hover:text-ink'
-                  }
-                  title={`Key: ${(i + 1) % 10}`}
-                  onClick={() => set('view', v)}
-                >
-                  {named(v)}
-                </button>
-              ))}
-            </div>
-            {group && WHOLE.includes(view) ? (
-              <p className="py-2 text-sm text-quiet">This view is of all classes, not of {group} alone.</p>
-            ) : null}
-            {view === 'questions' ? (
-              <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} />
-            ) : view === 'confusions' ? (
-              <Confusions confusions={r.confusions} chosen={chosen?.entry} onChoose={(entry) => set('q', entry)} />
-            ) : view === 'misconceptions' ? (
-              <Misconceptions results={r} />
-            ) : view === 'students' ? (
-              <Students results={r} />
-            ) : view === 'skills' ? (
-              <Skills id={id} group={group} />
-            ) : view === 'pace' ? (
-              <Pace students={r.students} handoutId={id} />
-            ) : view === 'classes' ? (
-              <Classes id={id} />
-            ) : view === 'markers' ? (
-              <Markers id={id} />
-            ) : view === 'change' ? (
-              <Change id={id} since={params.get('since')} onSince={(earlier) => set('since', earlier)} />
-            ) : (
-              <PersonMap id={id} />
-            )}
+              {group && WHOLE.includes(view) ? (
+                <p className="py-2 text-sm text-quiet">This view is of all classes, not of {group} alone.</p>
+              ) : null}
+              {view === 'questions' ? (
+                <QuestionTable questions={questions} chosen={chosen} onChoose={(q) => set('q', q.entry)} />
+              ) : view === 'confusions' ? (
+                <Confusions confusions={r.confusions} chosen={chosen?.entry} onChoose={(entry) => set('q', entry)} />
+              ) : view === 'misconceptions' ? (
+                <Misconceptions results={r} />
+              ) : view === 'students' ? (
+                <Students results={r} />
+              ) : view === 'skills' ? (
+                <Skills id={id} group={group} />
+              ) : view === 'pace' ? (
+                <Pace students={r.students} handoutId={id} />
+              ) : view === 'classes' ? (
+                <Classes id={id} />
+              ) : view === 'markers' ? (
+                <Markers id={id} />
+              ) : view === 'change' ? (
+                <Change id={id} since={params.get('since')} onSince={(earlier) => set('since', earlier)} />
+              ) : (
+                <PersonMap id={id} />
+              )}
+            </Tabs>
           </div>
         </Desk>
       )}
@@ -212,7 +200,9 @@ function Figures({ results: r }: { results: Results }) {
             <Explained figure={r.sd} label="Spread" show={one}>
               {one(r.sd.value)}
             </Explained>,
-            'spread (SD)',
+            <>
+              <Word of="spread" /> (SD)
+            </>,
           )}
       {r.quartiles.low === null || r.quartiles.high === null
         ? null
@@ -230,7 +220,10 @@ function Figures({ results: r }: { results: Results }) {
             <Explained figure={r.alpha} label="Reliability" show={two}>
               {two(r.alpha.value)}
             </Explained>,
-            `reliability α${r.alpha.note === 'few' ? ', few' : ''}${r.sem.value === null ? '' : `, a mark is sure to ±${one(1.96 * r.sem.value)}`}`,
+            <>
+              <Word of="reliability" /> α{r.alpha.note === 'few' ? ', few' : ''}
+              {r.sem.value === null ? '' : `, a mark is sure to ±${one(1.96 * r.sem.value)}`}
+            </>,
           )}
       {r.waiting > 0 ? big(r.waiting, 'answers wait for a marker and do not count yet') : null}
     </div>

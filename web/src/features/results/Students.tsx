@@ -2,6 +2,7 @@ import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
 import { marks, percent } from '@/lib/format'
 import { Ladder } from '@/ui/Ladder'
+import { Word } from '@/ui/Word'
 import { Distribution } from './Charts'
 
 type Results = Schemas['ResultsResultsView']
@@ -12,7 +13,9 @@ export function Rungs({ results: r }: { results: Results }) {
     <section className="flex flex-col gap-6">
       <Distribution bins={r.bins} />
       <div>
-        <h2 className="text-lg">Who is on which rung?</h2>
+        <h2 className="text-lg">
+          Who is on which <Word of="rung" />?
+        </h2>
         <ul className="mt-1">
           {[...r.rungs].reverse().map((rung) => (
             <li key={rung.name} className="flex items-center gap-3 border-b py-2">
@@ -45,7 +48,7 @@ export function Students({ results: r }: { results: Results }) {
             Student
           </th>
           <th scope="col" className="px-2 font-medium">
-            Rung
+            <Word of="rung">Rung</Word>
           </th>
           <th scope="col" className="px-2 text-right font-medium">
             Marks

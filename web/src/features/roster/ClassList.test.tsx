@@ -10,7 +10,12 @@ const classes = [
   { id: 'c2', name: '8 Tern', code: 'PLGXK', students: 0 },
 ]
 const open = () => show(<ClassList />, '/classes', '/classes')
-beforeEach(() => serve({ 'GET /api/classes': { classes } }))
+const base = {
+  'GET /api/classes': { classes },
+  'GET /api/handouts': { handouts: [] },
+  'GET /api/classes/c1': { id: 'c1', name: '8 Heron', code: 'BGJSL', students: [{ id: 's1', name: 'Ada' }] },
+}
+beforeEach(() => serve(base))
 
 describe('The list of classes', () => {
   it('names each with its code and size', async () => {
@@ -23,16 +28,17 @@ describe('The list of classes', () => {
           .map((c) => c.textContent),
       ),
     ).toEqual([
-      ['8 Heron', 'BGJSL', '27'],
-      ['8 Tern', 'PLGXK', '0'],
+      ['BGJSL', '27', '–', 'nothing yet'],
+      ['PLGXK', '0', '–', 'nothing yet'],
     ])
     expect(screen.getByText('2 classes')).toBeTruthy()
+    expect(await screen.findByText('Ada')).toBeTruthy()
     expect(screen.getByRole('link', { name: '8 Heron' }).getAttribute('href')).toBe('/classes/c1')
   })
 
   it('makes a class by keys alone, and opens it', async () => {
     serve({
-      'GET /api/classes': { classes },
+      ...base,
       'POST /api/classes': { id: 'c9', name: '8 Kestrel', code: '', students: [] },
     })
     const user = open()
@@ -46,7 +52,7 @@ describe('The list of classes', () => {
 
   it('says at the field that a name is taken, and keeps it', async () => {
     const taken = 'There is already a class called "8 Heron".'
-    serve({ 'GET /api/classes': { classes }, 'POST /api/classes': new Refusal(422, 'Not yet.', '', { name: taken }) })
+    serve({ ...base, 'POST /api/classes': new Refusal(422, 'Not yet.', '', { name: taken }) })
     const user = open()
     await screen.findByText('2 classes')
     await user.click(screen.getByRole('button', { name: /New class/ }))

@@ -1,68 +1,112 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { api, problemOf, take } from '@/lib/api/client'
-import { plural } from '@/lib/format'
-import { useKeys } from '@/lib/keys'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { moment, plural } from '@/lib/format'
+import { standing, useHandouts, type Handout } from '@/lib/handouts'
+import { Aside } from '@/ui/Aside'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
+import { ListDesk } from '@/ui/ListDesk'
 import { Empty, Failed, Loading } from '@/ui/States'
+
+type Row = Schemas['RosterClassRowView']
 
 export default function ClassList() {
   const list = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/classes')) })
+  const handouts = useHandouts()
+  const of = (one: Row) => handouts.data?.handouts.filter((h) => h.classes.includes(one.name)) ?? []
   const [adding, setAdding] = useState(false)
-  useKeys({ n: { label: 'New class', run: () => setAdding(true) } })
   return (
     <>
-      <Head title="Classes" note={list.data ? plural(list.data.classes.length, 'class', 'classes') : ''}>
-        <Button kind="do" hint="n" onClick={() => setAdding(true)}>
-          New class
-        </Button>
-      </Head>
-      <div className="min-h-0 flex-1 overflow-auto">
-        {list.isPending ? <Loading /> : null}
-        {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data?.classes.length === 0 ? (
+      <ListDesk
+        title="Classes"
+        note={list.data ? plural(list.data.classes.length, 'class', 'classes') : ''}
+        label="The team’s classes"
+        acts={
+          <Button kind="do" hint="n" onClick={() => setAdding(true)}>
+            New class
+          </Button>
+        }
+        keys={{ n: { label: 'New class', run: () => setAdding(true) } }}
+        list={{ ...list, data: list.data?.classes }}
+        first={{ by: 'name', down: false }}
+        words={(c) => c.name}
+        to={(c) => `/classes/${c.id}`}
+        columns={[
+          { id: 'name', head: 'Class', cell: (c) => c.name, sort: (c) => c.name },
+          { id: 'code', head: 'Code', cell: (c) => <span className="font-mono">{c.code}</span> },
+          { id: 'students', head: 'Students', cell: (c) => c.students, sort: (c) => c.students, right: true },
+          {
+            id: 'open',
+            head: 'Open now',
+            cell: (c) => of(c).filter((h) => h.status === 'open').length || <span className="text-quiet">–</span>,
+            sort: (c) => of(c).filter((h) => h.status === 'open').length,
+            right: true,
+            wide: true,
+          },
+          {
+            id: 'last',
+            head: 'Last handed',
+            cell: (c) => {
+              const last = of(c)[0]
+              return last ? `${last.title}, ${moment(last.madeAt)}` : <span className="text-quiet">nothing yet</span>
+            },
+            sort: (c) => of(c)[0]?.madeAt ?? null,
+            wide: true,
+          },
+        ]}
+        empty={
           <Empty title="No class yet">
             <p>Name a class, then paste its list of names.</p>
           </Empty>
-        ) : null}
-        {list.data && list.data.classes.length > 0 ? (
-          <table className="w-full max-w-3xl">
-            <caption className="sr-only">The team’s classes</caption>
-            <thead>
-              <tr className="border-b text-left text-sm text-quiet">
-                <th scope="col" className="py-2 pl-6 font-medium">
-                  Class
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Code
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Students
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {list.data.classes.map((one) => (
-                <tr key={one.id} className="border-b hover:bg-pale">
-                  <td className="py-2.5 pl-6">
-                    <Link className="font-semibold hover:underline" to={`/classes/${one.id}`}>
-                      {one.name}
-                    </Link>
-                  </td>
-                  <td className="px-2 font-mono">{one.code}</td>
-                  <td className="px-2 tabular-nums">{one.students}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        ) : null}
-      </div>
+        }
+        panel={(c) => <ClassAside of={c} handouts={of(c)} />}
+      />
       <NewClass open={adding} onClose={() => setAdding(false)} />
     </>
+  )
+}
+
+/** A class beside the list: who is in it, and what it has been handed. */
+function ClassAside({ of, handouts }: { of: Row; handouts: readonly Handout[] }) {
+  const roster = useQuery({
+    queryKey: ['class', of.id],
+    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: of.id } } })),
+  })
+  return (
+    <Aside title={of.name} note={`code ${of.code} · ${plural(of.students, 'student')}`} to={`/classes/${of.id}`}>
+      <section>
+        <h3 className="text-base">What has it been handed?</h3>
+        {handouts.length === 0 ? <p className="text-quiet">Nothing yet.</p> : null}
+        <ul>
+          {handouts.slice(0, 6).map((h) => (
+            <li key={h.id} className="flex gap-2 border-b py-1">
+              <Link
+                to={h.status === 'open' ? `/lookout/${h.id}` : `/results/${h.id}`}
+                className="min-w-0 flex-1 text-blue underline"
+              >
+                {h.title}
+              </Link>
+              <span className="text-quiet">{standing(h)}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h3 className="text-base">Who is in it?</h3>
+        {roster.isPending ? <Loading what="Reading the list" /> : null}
+        {roster.isError ? <Failed error={roster.error} retry={() => void roster.refetch()} /> : null}
+        <ul className="mt-1 columns-2 gap-4 text-sm">
+          {roster.data?.students.map((s) => (
+            <li key={s.id} className="break-inside-avoid py-0.5">
+              {s.name}
+            </li>
+          ))}
+        </ul>
+      </section>
+    </Aside>
   )
 }
 

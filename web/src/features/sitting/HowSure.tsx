@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import { SURE } from '@/lib/format'
 
-/** Three steps of confidence beside an answer. Saying nothing is allowed. */
+/** Three steps of confidence beside an answer, by the browser's own controls. Saying nothing is allowed. */
 export function HowSure({
   level,
   disabled,

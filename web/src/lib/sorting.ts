@@ -1,0 +1,30 @@
+/** By what a list is sorted, and whether from the far end. */
+export type Sorting = { by: string; down: boolean }
+
+/** `title` or `-title`, as it stands in an address. */
+export const sortingOf = (text: string | null, first: Sorting): Sorting =>
+  text ? { by: text.replace(/^-/, ''), down: text.startsWith('-') } : first
+export const sortingText = ({ by, down }: Sorting) => (down ? `-${by}` : by)
+
+const compare = new Intl.Collator('en-GB', { numeric: true, sensitivity: 'base' })
+
+/** Sorted by a value of each row; what has none comes last either way, and equals keep their order. */
+export function sortedBy<T>(rows: readonly T[], value: (row: T) => string | number | null, down: boolean): T[] {
+  return rows
+    .map((row) => [row, value(row)] as const)
+    .sort(([, a], [, b]) => {
+      if (a === null || b === null) return Number(a === null) - Number(b === null)
+      const order = typeof a === 'number' && typeof b === 'number' ? a - b : compare.compare(String(a), String(b))
+      return down ? -order : order
+    })
+    .map(([row]) => row)
+}
+
+/** Whether every word stands somewhere in a text, whatever its case and accents. */
+export function holds(text: string, words: string): boolean {
+  const plain = (s: string) => s.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+  const there = plain(text)
+  return plain(words)
+    .split(/\s+/)
+    .every((word) => there.includes(word))
+}
