@@ -43,6 +43,8 @@ final readonly class Bank
         return new ItemListView(
             $this->list->found($teamId, $search),
             $types,
+            $this->list->skills($teamId, $search),
+            $this->list->misconceptions($teamId, $search),
             $search->type === null ? array_sum($types) : ($types[$search->type] ?? 0),
         );
     }

@@ -41,6 +41,44 @@ final class SearchTest extends ApiCase
         self::assertSame(1, $this->get('GET', '/bank/terms')->int('skills.0.questions'));
     }
 
+    public function testFacetsAreCountedWhateverIsPickedOfThemselves(): void
+    {
+        $skill = $this->get('POST', '/bank/skills', ['name' => 'Rule of twelfths'])->text('id');
+        $item = ['skill' => $skill] + $this->world->itemDocuments()['number'];
+        $this->get('PUT', '/items/'.$this->world->items['number'], ['item' => $item, 'version' => 1]);
+        $list = $this->get('GET', "/items?skill=$skill");
+
+        self::assertSame([$skill => 1], $list->map('skills'));
+        self::assertSame([$this->world->idea => 1], $list->map('misconceptions'), 'those of the skill alone');
+        self::assertSame([$this->world->idea => 3], $this->get('GET', '/items?misconception='.$this->world->idea)->map('misconceptions'));
+        self::assertSame([], $this->get('GET', '/items?q=lighthouse')->map('skills'));
+    }
+
+    public function testTheListIsSortedAndComesInPages(): void
+    {
+        $open = ['title' => 'a first one', 'points' => '1/2'] + $this->world->itemDocuments()['open'];
+        $open['rule'] = ['criteria' => [['name' => 'Cause', 'levels' => [
+            ['points' => '0', 'descriptor' => 'none', 'misconception' => null],
+            ['points' => '1/2', 'descriptor' => 'all', 'misconception' => null],
+        ]]]];
+        $this->get('POST', '/items', ['item' => $open]);
+
+        self::assertSame(
+            ['A choice question', 'a first one', 'A number question', 'A open question', 'A text question'],
+            $this->inOrder('?sort=title'),
+        );
+        self::assertSame(['a first one', 'A choice question'], array_slice($this->inOrder('?sort=marks'), 0, 2), 'a half before one');
+        self::assertSame('a first one', $this->inOrder('')[0], 'the latest first');
+        self::assertSame(['A open question', 'A text question'], $this->inOrder('?sort=title&from=3'));
+        self::assertSame(5, $this->get('GET', '/items?from=5')->at('total'));
+    }
+
+    /** @return list<string> */
+    private function inOrder(string $query): array
+    {
+        return array_map(static fn (Json $i): string => $i->text('title'), $this->get('GET', "/items$query")->list('items'));
+    }
+
     public function testTheRecordCountsHandedInWorkOnly(): void
     {
         $handout = $this->world->handOut();

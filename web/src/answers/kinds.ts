@@ -44,6 +44,8 @@ export type Part<P> = ((props: P) => ReactNode) & { load: () => Promise<unknown>
 /** All that the screens need to know of one type of answer. */
 export type Kind<T extends ItemType> = {
   name: string
+  /** How it is answered, as a list says it: “picked”, “a number”. */
+  answer: string
   /** A new rule with the fewest lines that make sense. No key is preset: its writer names it. */
   blank: () => RuleOf<T>
   /** What a student would be shown to answer with, as far as the rule says it. */

@@ -7,13 +7,18 @@ import { text } from './text'
 /** The one place that lists the types; all else is asked of the kind. */
 const KINDS: { [T in ItemType]: Kind<T> } = { choice, text, number, open }
 
-export const TYPES = (Object.keys(KINDS) as ItemType[]).map((id) => ({ id, name: KINDS[id].name }))
+export const TYPES = (Object.keys(KINDS) as ItemType[]).map((id) => ({
+  id,
+  name: KINDS[id].name,
+  answer: KINDS[id].answer,
+}))
 
 /** The kind of a type; what it takes and gives is of that type, which the caller knows and the compiler cannot. */
 export const kindOf = <T extends ItemType>(type: T) => KINDS[type] as unknown as Kind<T>
 
 export const isType = (type: string | undefined): type is ItemType => type !== undefined && type in KINDS
 export const typeName = (type: string) => (isType(type) ? KINDS[type].name : type)
+export const answerOf = (type: string) => (isType(type) ? KINDS[type].answer : type)
 /** Whether a person marks answers of this type. */
 export const isByHand = (type: string) => isType(type) && KINDS[type].byHand
 

@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { ArrowDown, ArrowUp } from 'lucide-react'
-import { useRef, type ReactNode } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { roving } from '@/lib/roving'
 import type { Sorting } from '@/lib/sorting'
@@ -9,6 +9,8 @@ export type Column<T> = {
   id: string
   head: ReactNode
   cell: (row: T) => ReactNode
+  /** a quieter line below, for the column that names the row */
+  under?: (row: T) => ReactNode
   /** what the list is sorted by here; without, it cannot be */
   sort?: (row: T) => string | number | null
   right?: boolean
@@ -65,7 +67,10 @@ export function Rows<T extends { id: string }>({
   })
   const inSight = virtual.getVirtualItems()
   const [from, until] = many ? [inSight[0]?.index ?? 0, (inSight.at(-1)?.index ?? FEW) + 1] : [0, rows.length]
-  if (onNeedMore && rows.length < total && until >= rows.length - AROUND) queueMicrotask(onNeedMore)
+  const short = rows.length < total && until >= rows.length - AROUND
+  useEffect(() => {
+    if (short) onNeedMore?.()
+  }, [short, rows.length, onNeedMore])
   const rove = roving(
     rows.map((r) => r.id),
     chosen,
@@ -130,6 +135,7 @@ export function Rows<T extends { id: string }>({
                     >
                       {c.cell(row)}
                     </Link>
+                    {c.under ? <span className="block text-sm text-quiet">{c.under(row)}</span> : null}
                   </th>
                 ) : (
                   <td

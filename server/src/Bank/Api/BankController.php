@@ -14,6 +14,7 @@ use ChalkLadder\Server\Bank\Api\View\TermsView;
 use ChalkLadder\Server\Bank\Api\View\TermView;
 use ChalkLadder\Server\Bank\Api\View\TryView;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\ReadModel\Order;
 use ChalkLadder\Server\Bank\ReadModel\Search;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Bank\TryOut;
@@ -76,8 +77,10 @@ final readonly class BankController
             options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
         )] ?string $misconception = null,
         #[MapQueryParameter] ?string $type = null,
+        #[MapQueryParameter] Order $sort = Order::Latest,
+        #[MapQueryParameter(filter: FILTER_VALIDATE_INT, options: ['min_range' => 0, 'max_range' => 1_000_000])] int $from = 0,
     ): ItemListView {
-        return $this->bank->search($who->teamId, new Search($q, $skill, $misconception, $type));
+        return $this->bank->search($who->teamId, new Search($q, $skill, $misconception, $type, $sort, $from));
     }
 
     #[Route('/items', methods: ['POST'])]

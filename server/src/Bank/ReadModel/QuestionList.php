@@ -17,7 +17,7 @@ use Doctrine\DBAL\Connection;
 
 final readonly class QuestionList extends ReadModel implements TrailSubjects
 {
-    private const MOST_LISTED = 200;
+    private const PAGE = 100;
     private const MOST_WORDS = 8;
 
     public function __construct(Connection $connection, private QuestionRecords $records, private QuestionUses $uses)
@@ -28,26 +28,20 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
     /** @return array<string, int> questions by type, whatever type is looked for */
     public function types(string $teamId, Search $search): array
     {
-        [$where, $parameters] = self::condition($teamId, $search);
-        /** @var list<array{type: string, n: int}> $rows */
-        $rows = $this->rows("SELECT i.type, count(*) AS n FROM item i WHERE $where GROUP BY i.type ORDER BY i.type", $parameters);
+        [$where, $parameters] = self::condition($teamId, $search->without('type'));
 
-        return array_column($rows, 'n', 'type');
+        return $this->counts("SELECT i.type AS id, count(*) AS n FROM item i WHERE $where GROUP BY i.type ORDER BY i.type", $parameters);
     }
 
-    /** @return list<ItemRowView> the latest first */
+    /** @return list<ItemRowView> one page, in the order that is asked for */
     public function found(string $teamId, Search $search): array
     {
         [$where, $parameters] = self::condition($teamId, $search);
-        if ($search->type !== null) {
-            $where .= ' AND i.type = :type';
-            $parameters['type'] = $search->type;
-        }
         /** @var list<array{id: string, title: string, type: string, search: string, points: string, skill_id: string|null, misconceptions: string, updated_at: string, author: string}> $rows */
         $rows = $this->rows("SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id,
             array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author
             FROM item i JOIN ".StaffList::NAMES." a ON a.id = i.created_by WHERE $where
-            ORDER BY i.updated_at DESC, i.id LIMIT ".self::MOST_LISTED, $parameters);
+            ORDER BY ".$search->order->sql().' LIMIT '.self::PAGE.' OFFSET '.$search->from, $parameters);
         $ids = array_column($rows, 'id');
         $records = $this->records->of($ids);
         $uses = $this->uses->counts($ids);
@@ -66,6 +60,37 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
             ($records[$r['id']] ?? null)?->facility,
             ($records[$r['id']] ?? null)->students ?? 0,
         ), $rows);
+    }
+
+    /** @return array<string, int> questions by skill, whatever skill is looked for */
+    public function skills(string $teamId, Search $search): array
+    {
+        [$where, $parameters] = self::condition($teamId, $search->without('skill'));
+
+        return $this->counts("SELECT i.skill_id::text AS id, count(*) AS n FROM item i
+            WHERE $where AND i.skill_id IS NOT NULL GROUP BY i.skill_id", $parameters);
+    }
+
+    /** @return array<string, int> questions by misconception, whatever misconception is looked for */
+    public function misconceptions(string $teamId, Search $search): array
+    {
+        [$where, $parameters] = self::condition($teamId, $search->without('misconception'));
+
+        return $this->counts("SELECT m.id::text AS id, count(DISTINCT i.id) AS n FROM item i CROSS JOIN unnest(i.misconceptions) m (id)
+            WHERE $where GROUP BY m.id", $parameters);
+    }
+
+    /**
+     * @param array<string, mixed> $parameters
+     *
+     * @return array<string, int>
+     */
+    private function counts(string $sql, array $parameters): array
+    {
+        /** @var list<array{id: string, n: int}> $rows */
+        $rows = $this->rows($sql, $parameters);
+
+        return array_column($rows, 'n', 'id');
     }
 
     /** @return array{string, string} names of its author and of who saved it last */
@@ -104,6 +129,10 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         if ($search->misconception !== null) {
             $where .= ' AND :misconception = ANY(i.misconceptions)';
             $parameters['misconception'] = $search->misconception;
+        }
+        if ($search->type !== null) {
+            $where .= ' AND i.type = :type';
+            $parameters['type'] = $search->type;
         }
 
         return [$where, $parameters];

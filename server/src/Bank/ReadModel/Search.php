@@ -14,7 +14,21 @@ final readonly class Search
         public ?string $skill = null,
         public ?string $misconception = null,
         public ?string $type = null,
+        public Order $order = Order::Latest,
+        /** how many of those found are passed over, for the next page of the list */
+        public int $from = 0,
     ) {
+    }
+
+    /** The same, whatever the skill, misconception or type. */
+    public function without(string $what): self
+    {
+        return new self(
+            $this->text,
+            $what === 'skill' ? null : $this->skill,
+            $what === 'misconception' ? null : $this->misconception,
+            $what === 'type' ? null : $this->type,
+        );
     }
 
     /** @return list<string> in small letters */

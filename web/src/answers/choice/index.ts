@@ -4,6 +4,7 @@ import { letter } from './letters'
 
 export const choice: Kind<'choice'> = {
   name: 'choice',
+  answer: 'picked',
   blank: () => ({
     options: ['a', 'b', 'c', 'd'].map((id) => ({ id, text: '', key: false, feedback: '', misconception: null })),
     several: false,

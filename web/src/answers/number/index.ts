@@ -4,6 +4,7 @@ import { lines } from './lines'
 
 export const number: Kind<'number'> = {
   name: 'number',
+  answer: 'a number',
   blank: () => ({
     targets: [{ value: '', tolerance: '0', kind: 'absolute', credit: '1', feedback: '', misconception: null }],
     unit: '',

@@ -3,6 +3,7 @@ import { part } from '../parts/part'
 
 export const open: Kind<'open'> = {
   name: 'open',
+  answer: 'explained',
   blank: () => ({
     criteria: [
       {

@@ -4,6 +4,7 @@ import { lines } from './lines'
 
 export const text: Kind<'text'> = {
   name: 'text',
+  answer: 'words',
   blank: () => ({
     forms: [{ text: '', credit: '1', feedback: '', misconception: null }],
     folding: { case: true, accents: false, punctuation: true, articles: false },

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { pickFrom, show } from '@/testing/page'
-import { sent, serve } from '@/testing/server'
+import { show } from '@/testing/page'
+import { sent, serve, serveAlso } from '@/testing/server'
 import BankDesk from './BankDesk'
 import { blankItem } from '@/answers/registry'
 
@@ -48,6 +48,8 @@ beforeEach(() =>
     'GET /api/items': {
       items: [line('i1', 'Neap tide'), line('i2', 'Buoy colours')],
       types: { text: 2, choice: 5 },
+      skills: { k1: 2 },
+      misconceptions: { m1: 1 },
       total: 2,
     },
     'GET /api/items/i1': view('i1', 'Neap tide'),
@@ -66,6 +68,7 @@ describe('The bank', () => {
     ).toBeTruthy()
     expect(screen.getByText(/Neap tide key/)).toBeTruthy()
     expect(screen.getByText('2 questions')).toBeTruthy()
+    expect(screen.getByRole('row', { name: /Neap tide/ }).textContent).toContain('61 % of 84')
   })
 
   it('hides the key by a key', async () => {
@@ -91,11 +94,45 @@ describe('The bank', () => {
     expect(document.activeElement).toBe(screen.getByLabelText('Search'))
     await user.keyboard('tide')
     await waitFor(() => expect(asked()).toContain('q=tide'))
-    await pickFrom(user, screen.getByLabelText('Skill'), /Bearings/)
-    await pickFrom(user, screen.getByLabelText('Misconception'), /reciprocal/)
-    await user.click(within(screen.getByRole('radiogroup', { name: 'Type' })).getByLabelText(/text/))
+    const facet = async (name: string, value: RegExp) =>
+      user.click(within(screen.getByRole('radiogroup', { name })).getByRole('radio', { name: value }))
+    await facet('Skill', /Bearings ?2/)
+    await facet('Shows the idea', /reciprocal/)
+    await facet('The answer is', /words/)
     await waitFor(() => expect(asked()).toBe('/api/items?q=tide&skill=k1&misconception=m1&type=text'))
     expect(screen.getByLabelText('address').textContent).toBe('/bank?q=tide&skill=k1&misconception=m1&type=text')
+  })
+
+  it('begins a new question of any kind by a key', async () => {
+    const user = open()
+    await screen.findByRole('heading', { name: 'Neap tide' })
+    await user.keyboard('n')
+    await user.click(await screen.findByRole('menuitem', { name: 'a number' }))
+    expect(screen.getByLabelText('address').textContent).toBe('/bank/new/number')
+  })
+
+  it('is sorted by the server, and fetched page by page', async () => {
+    const all = Array.from({ length: 130 }, (_, i) => line(`n${i}`, `Question ${i}`))
+    const page = (from: number) => ({
+      items: all.slice(from, from + 100),
+      types: { text: 130 },
+      skills: {},
+      misconceptions: {},
+      total: 130,
+    })
+    serveAlso({
+      'GET /api/items': page(0),
+      'GET /api/items?q=&sort=title': page(0),
+      'GET /api/items?q=&sort=title&from=100': page(100),
+      'GET /api/items/n0': view('n0', 'Question 0'),
+    })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Question' }))
+    await waitFor(() =>
+      expect(sent('GET', '/api/items').map((r) => r.path)).toContain('/api/items?q=&sort=title&from=100'),
+    )
+    expect(screen.getByText('130 questions')).toBeTruthy()
+    expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe('131')
   })
 
   it('starts from a link with its filter', async () => {

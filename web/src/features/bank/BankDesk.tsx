@@ -1,44 +1,56 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { DropdownMenu } from 'radix-ui'
+import { useCallback, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { api, take } from '@/lib/api/client'
-import { duration, percent, plural } from '@/lib/format'
+import { answerOf, TYPES } from '@/answers/registry'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { decimal, duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
-import { roving } from '@/lib/roving'
+import { sortingOf, type Sorting } from '@/lib/sorting'
+import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
-import { Combobox } from '@/ui/Combobox'
 import { Desk, Head } from '@/ui/Desk'
-import { Radios } from '@/ui/Radios'
-import { Tick } from '@/ui/Tick'
+import { Facet } from '@/ui/Facet'
+import { Rows } from '@/ui/Rows'
 import { SearchField } from '@/ui/SearchField'
 import { Empty, Failed, Loading } from '@/ui/States'
-import { ItemCard } from './ItemCard'
-import { TYPES, typeName } from '@/answers/registry'
-import { useTerms } from '@/lib/terms'
+import { Tick } from '@/ui/Tick'
 import { Word } from '@/ui/Word'
+import { ItemCard } from './ItemCard'
 
+type Row = Schemas['BankItemRowView']
+
+const LATEST: Sorting = { by: 'latest', down: false }
+
+/** Finds a question again: by words, skill, wrong idea and type, with what was answered to it so far. */
 export default function BankDesk() {
   const [params, setParams] = useSearchParams()
   const navigate = useNavigate()
   const search = useRef<HTMLInputElement>(null)
   const [showKey, setShowKey] = useState(true)
+  const [picking, setPicking] = useState(false)
   const terms = useTerms()
-  const q = params.get('q') ?? ''
-  const skill = params.get('skill') ?? ''
-  const misconception = params.get('misconception') ?? ''
-  const type = params.get('type') ?? ''
-  const filter = {
-    q,
-    ...(skill ? { skill } : {}),
-    ...(misconception ? { misconception } : {}),
-    ...(type ? { type } : {}),
+  const asked = (name: string) => params.get(name) ?? ''
+  const filters = ['skill', 'misconception', 'type'].filter((name) => asked(name) !== '')
+  const sorting = sortingOf(params.get('sort'), LATEST)
+  const query = {
+    q: asked('q'),
+    ...Object.fromEntries(filters.map((name) => [name, asked(name)])),
+    ...(sorting.by === LATEST.by ? {} : { sort: sorting.by }),
   }
-  const list = useQuery({
-    queryKey: ['items', filter],
-    queryFn: () => take(api.GET('/api/items', { params: { query: filter } })),
+  const list = useInfiniteQuery({
+    queryKey: ['items', query],
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) =>
+      take(api.GET('/api/items', { params: { query: pageParam > 0 ? { ...query, from: String(pageParam) } : query } })),
+    getNextPageParam: (last, pages) => {
+      const so_far = pages.reduce((n, page) => n + page.items.length, 0)
+      return so_far < last.total && last.items.length > 0 ? so_far : undefined
+    },
     placeholderData: keepPreviousData,
   })
-  const items = list.data?.items ?? []
+  const items = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data])
+  const found = list.data?.pages[0]
   const chosen = items.find((i) => i.id === params.get('open')) ?? items[0]
   const set = (name: string, value: string) =>
     setParams(
@@ -53,145 +65,164 @@ export default function BankDesk() {
   const step = (by: number) => {
     const at = items.findIndex((i) => i.id === chosen?.id)
     const next = items[Math.max(0, Math.min(items.length - 1, at + by))]
-    if (next) {
-      set('open', next.id)
-      document.getElementById(`row-${next.id}`)?.scrollIntoView({ block: 'nearest' })
-    }
+    if (next) set('open', next.id)
   }
-  const rove = roving(
-    items.map((i) => i.id),
-    chosen?.id,
-    (id) => set('open', id),
-  )
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = list
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) void fetchNextPage()
+  }, [fetchNextPage, hasNextPage, isFetchingNextPage])
   useKeys({
     '/': { label: 'Search the bank', run: () => search.current?.focus() },
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
     Enter: { label: 'Open the question', run: () => chosen && void navigate(`/bank/${chosen.id}`) },
     v: { label: 'Key on or off', run: () => setShowKey((on) => !on) },
+    n: { label: 'New question', run: () => setPicking(true) },
   })
+  const narrowed = filters.length > 0 || asked('q') !== ''
   return (
     <>
-      <Head title="Bank" note={list.data ? plural(list.data.total, 'question') : ''}>
-        {TYPES.map((t) => (
-          <Button key={t.id} onClick={() => void navigate(`/bank/new/${t.id}`)}>
-            New {t.name}
-          </Button>
-        ))}
+      <Head title="Bank" note={found ? `${plural(found.total, 'question')}${narrowed ? ' found' : ''}` : ''}>
+        <div className="w-80 max-w-full">
+          <SearchField
+            inputRef={search}
+            label="Search"
+            hideLabel
+            placeholder="words in the question"
+            value={asked('q')}
+            onSearch={(words) => set('q', words)}
+          />
+        </div>
+        <DropdownMenu.Root open={picking} onOpenChange={setPicking}>
+          <DropdownMenu.Trigger asChild>
+            <Button kind="do" hint="n">
+              New question
+            </Button>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content
+              align="end"
+              sideOffset={4}
+              className="z-50 min-w-52 rounded border border-edge bg-sheet p-1 shadow-float"
+            >
+              <DropdownMenu.Label className="px-3 py-1 text-sm text-quiet">The answer is</DropdownMenu.Label>
+              {TYPES.map((t) => (
+                <DropdownMenu.Item
+                  key={t.id}
+                  className="cursor-pointer rounded px-3 py-1.5 outline-none data-[highlighted]:bg-rust-pale"
+                  onSelect={() => void navigate(`/bank/new/${t.id}`)}
+                >
+                  {t.answer}
+                </DropdownMenu.Item>
+              ))}
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
       </Head>
       <Desk
         leftLabel="Filters"
         rightLabel="The question"
         left={
-          <div className="flex flex-col gap-4">
-            <SearchField
-              inputRef={search}
-              label="Search"
-              placeholder="words in the question"
-              value={q}
-              onSearch={(words) => set('q', words)}
-            />
-            {(['skill', 'misconception'] as const).map((name) => (
-              <Combobox
-                key={name}
-                label={name === 'skill' ? 'Skill' : 'Misconception'}
-                value={params.get(name) ?? ''}
-                onChange={(value) => set(name, value)}
-                options={[
-                  { value: '', label: `Any ${name}` },
-                  ...(terms.data?.[`${name}s`] ?? []).map((t) => ({
-                    value: t.id,
-                    label: t.name,
-                    aside: String(t.questions),
-                  })),
-                ]}
+          found ? (
+            <div className="flex flex-col gap-4">
+              <Facet
+                label="Skill"
+                any="any skill"
+                value={asked('skill')}
+                onChange={(value) => set('skill', value)}
+                options={counted(terms.data?.skills, found.skills)}
               />
-            ))}
-            <Radios
-              label="Type"
-              value={type}
-              onChange={(value) => set('type', value)}
-              options={[{ id: '', name: 'any type' }, ...TYPES].map((t) => ({
-                value: t.id,
-                label: t.name,
-                aside: t.id
-                  ? (list.data?.types[t.id] ?? 0)
-                  : Object.values(list.data?.types ?? {}).reduce((a, b) => a + b, 0),
-              }))}
-            />
-          </div>
+              <Facet
+                label="Shows the idea"
+                any="any idea, or none"
+                value={asked('misconception')}
+                onChange={(value) => set('misconception', value)}
+                options={counted(terms.data?.misconceptions, found.misconceptions)}
+              />
+              <Facet
+                label="The answer is"
+                any="of any kind"
+                value={asked('type')}
+                onChange={(value) => set('type', value)}
+                options={TYPES.map((t) => ({ value: t.id, label: t.answer, n: found.types[t.id] ?? 0 }))}
+              />
+            </div>
+          ) : undefined
         }
         right={chosen ? <Reading id={chosen.id} showKey={showKey} setShowKey={setShowKey} /> : undefined}
       >
         {list.isPending ? <Loading what="Looking through the bank" /> : null}
         {list.isError ? <Failed error={list.error} retry={() => void list.refetch()} /> : null}
-        {list.data && items.length === 0 ? (
-          <Empty title={q || skill || misconception || type ? 'No question fits' : 'The bank is empty'}>
-            {q || skill || misconception || type ? (
+        {found && items.length === 0 ? (
+          <Empty title={narrowed ? 'No question fits' : 'The bank is empty'}>
+            {narrowed ? (
               <>
                 <p>Try fewer words or another filter.</p>
                 <Button onClick={() => setParams({})}>Clear the filters</Button>
               </>
             ) : (
-              <p>Write the first question with one of the buttons above.</p>
+              <p>Write the first question with the button above.</p>
             )}
           </Empty>
         ) : null}
-        {items.length > 0 ? (
-          <table className="w-full text-[15px]">
-            <caption className="sr-only">Questions of the bank</caption>
-            <thead>
-              <tr className="border-b text-left text-sm text-quiet">
-                <th scope="col" className="py-2 pl-6 font-medium">
-                  Question
-                </th>
-                <th scope="col" className="px-2 font-medium">
-                  Type
-                </th>
-                <th scope="col" className="px-2 text-right font-medium">
-                  Marks
-                </th>
-                <th scope="col" className="px-2 pr-5 text-right font-medium">
-                  <Word of="facility">Facility</Word>, of
-                </th>
-              </tr>
-            </thead>
-            <tbody {...rove.list}>
-              {items.map((item) => (
-                <tr
-                  key={item.id}
-                  id={`row-${item.id}`}
-                  className={`cursor-pointer border-b ${item.id === chosen?.id ? 'bg-sheet' : 'hover:bg-pale'}`}
-                  onClick={() => set('open', item.id)}
-                >
-                  <td className={`py-1.5 pl-6 ${item.id === chosen?.id ? 'rung-row' : ''}`}>
-                    <Link
-                      to={`/bank/${item.id}`}
-                      {...rove.item(item.id)}
-                      className={`hover:underline ${item.id === chosen?.id ? 'font-bold' : 'font-semibold'}`}
-                    >
-                      {item.title}
-                    </Link>
-                    <span className="block text-sm text-quiet">
-                      {terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill'}
-                    </span>
-                  </td>
-                  <td className="px-2 whitespace-nowrap">{typeName(item.type)}</td>
-                  <td className="px-2 text-right">{item.points}</td>
-                  <td className="px-2 pr-5 text-right whitespace-nowrap">
-                    {item.facility === null ? (
-                      <span className="text-quiet">not sat yet</span>
-                    ) : (
-                      `${percent(item.facility)} of ${item.students}`
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+        {found && items.length > 0 ? (
+          <Rows
+            label="Questions of the bank"
+            rows={items}
+            total={found.total}
+            onNeedMore={more}
+            to={(item) => `/bank/${item.id}`}
+            chosen={chosen?.id}
+            onChoose={(id) => set('open', id)}
+            sorting={sorting}
+            // The server sorts, one way each.
+            onSort={({ by }) => set('sort', by === sorting.by ? '' : by)}
+            columns={[
+              {
+                id: 'title',
+                head: 'Question',
+                sort: (item) => item.title,
+                cell: (item) => item.title,
+                under: (item) => terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill',
+              },
+              {
+                id: 'type',
+                head: 'Answer',
+                cell: (item) => answerOf(item.type),
+                sort: (item) => item.type,
+                wide: true,
+              },
+              {
+                id: 'marks',
+                head: 'Marks',
+                cell: (item) => decimal(item.points),
+                sort: (item) => item.points,
+                right: true,
+              },
+              { id: 'used', head: 'In papers', cell: (item) => item.usedIn || '–', right: true, wide: true },
+              { id: 'right', head: <Word of="facility">Right so far</Word>, cell: (item) => <Right item={item} /> },
+            ]}
+          />
         ) : null}
       </Desk>
     </>
+  )
+}
+
+const counted = (terms: readonly Schemas['BankTermView'][] | undefined, counts: Record<string, number>) =>
+  (terms ?? []).map((t) => ({ value: t.id, label: t.name, n: counts[t.id] ?? 0 }))
+
+/** The mean credit so far, as a bar beside its figures. */
+function Right({ item }: { item: Row }) {
+  if (item.facility === null) return <span className="text-quiet">not sat yet</span>
+  return (
+    <span className="flex items-center gap-2 whitespace-nowrap tabular-nums">
+      <svg aria-hidden viewBox="0 0 90 8" className="h-2 w-[90px] shrink-0 max-md:hidden">
+        <rect x="0.5" y="0.5" width="89" height="7" className="fill-none stroke-edge" />
+        <rect width={90 * item.facility} height="8" className="fill-r3" />
+      </svg>
+      {percent(item.facility)} <span className="text-quiet">of {item.students}</span>
+    </span>
   )
 }
 

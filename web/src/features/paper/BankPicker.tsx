@@ -26,7 +26,7 @@ export function BankPicker({
   const [q, setQ] = useState('')
   const [chosen, setChosen] = useState<Row[]>([])
   const list = useQuery({
-    queryKey: ['items', { q }],
+    queryKey: ['items', 'to take', { q }],
     queryFn: () => take(api.GET('/api/items', { params: { query: { q } } })),
     placeholderData: keepPreviousData,
     enabled: open,
@@ -64,6 +64,11 @@ export function BankPicker({
       {list.isPending ? <Loading /> : null}
       {list.isError ? <Failed error={list.error} /> : null}
       {list.data?.items.length === 0 ? <p className="py-4 text-quiet">No question fits these words.</p> : null}
+      {list.data && list.data.total > list.data.items.length ? (
+        <p className="pt-2 text-sm text-quiet">
+          The latest {list.data.items.length} of {list.data.total}: a word narrows them.
+        </p>
+      ) : null}
       <ul className="mt-2">
         {list.data?.items.map((row) => (
           <li key={row.id} className="border-b">

@@ -1350,6 +1350,12 @@ export interface components {
             types: {
                 [key: string]: number;
             };
+            skills: {
+                [key: string]: number;
+            };
+            misconceptions: {
+                [key: string]: number;
+            };
             total: number;
         };
         BankItemRowView: {
@@ -4499,6 +4505,8 @@ export interface operations {
                 skill?: string;
                 misconception?: string;
                 type?: string;
+                sort?: string;
+                from?: string;
             };
             header?: never;
             path?: never;

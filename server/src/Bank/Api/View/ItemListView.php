@@ -8,10 +8,17 @@ final readonly class ItemListView
 {
     /**
      * @param list<ItemRowView>  $items
-     * @param array<string, int> $types questions by type, over the whole search before the type is picked
-     * @param int                $total how many match; the list holds at most 200 of them
+     * @param array<string, int> $types          questions by type, over the whole search before the type is picked
+     * @param array<string, int> $skills         the same by skill
+     * @param array<string, int> $misconceptions the same by misconception
+     * @param int                $total          how many match; the list holds a page of them
      */
-    public function __construct(public array $items, public array $types, public int $total)
-    {
+    public function __construct(
+        public array $items,
+        public array $types,
+        public array $skills,
+        public array $misconceptions,
+        public int $total,
+    ) {
     }
 }
