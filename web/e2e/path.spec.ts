@@ -287,7 +287,8 @@ test('a teacher goes from a question to regrouped students with their next work'
 })
 
 const newQuestion = async (page: Page, type: string, title: string, prompt: string, marks: string) => {
-  await page.getByRole('button', { name: `New ${type}` }).click()
+  await page.getByRole('button', { name: 'New question' }).click()
+  await page.getByRole('menuitem', { name: type, exact: true }).click()
   await page.getByLabel('Title, for the team').fill(title)
   await page.getByLabel('Marks').fill(marks)
   await page.getByRole('textbox', { name: 'Prompt' }).fill(prompt)
@@ -299,7 +300,7 @@ const save = async (page: Page) => {
 }
 
 async function writeChoice(page: Page) {
-  await newQuestion(page, 'choice', 'Ebb or flood', 'What happens at ebb?', '1')
+  await newQuestion(page, 'picked', 'Ebb or flood', 'What happens at ebb?', '1')
   await page.getByRole('textbox', { name: 'Text of option A' }).fill('the sea falls')
   await page.getByRole('button', { name: 'option A is the key' }).click()
   await page.getByRole('textbox', { name: 'Text of option B' }).fill('the sea rises')
@@ -317,13 +318,13 @@ async function writeChoice(page: Page) {
 }
 
 async function writeText(page: Page) {
-  await newQuestion(page, 'text', 'Name the harbour', 'Name the harbour of the log.', '2')
+  await newQuestion(page, 'words', 'Name the harbour', 'Name the harbour of the log.', '2')
   await page.getByLabel('Text of form 1').fill('Kelpwick')
   await save(page)
 }
 
 async function writeNumber(page: Page) {
-  await newQuestion(page, 'number', 'How deep', 'How deep is it, in metres?', '2')
+  await newQuestion(page, 'a number', 'How deep', 'How deep is it, in metres?', '2')
   await pickFrom(page.getByLabel('Unit'), 'm')
   await page.getByLabel('Number for value 1').fill('4.5')
   await page.getByLabel('Your answer to try out').fill('450 cm')
@@ -332,7 +333,7 @@ async function writeNumber(page: Page) {
 }
 
 async function writeOpen(page: Page) {
-  await newQuestion(page, 'open', 'Why wait', 'Why did she wait outside the bar?', '4')
+  await newQuestion(page, 'explained', 'Why wait', 'Why did she wait outside the bar?', '4')
   await save(page)
 }
 

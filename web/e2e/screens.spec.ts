@@ -18,8 +18,9 @@ test('the main staff screens are clean for axe', async ({ page }) => {
 test('the trail tells what was changed, and takes an archived paper back', async ({ page }) => {
   await signIn(page, 'Maren Ostrander')
   await stage(page, 'Papers')
-  const row = page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: 'Further out' })
-  await row.getByRole('button', { name: 'Archive' }).click()
+  const row = page.getByRole('row').filter({ hasText: 'Further out' })
+  await row.click()
+  await page.getByRole('button', { name: 'Archive Further out' }).click()
   await expect(row).toHaveCount(0)
   await page.getByRole('button', { name: 'Account of Maren Ostrander' }).click()
   await page.getByRole('menuitem', { name: 'Trail: who changed what' }).click()

@@ -38,8 +38,7 @@ describe('A text rule', () => {
   it('takes forms with their own credit, feedback and misconception', async () => {
     const user = show(<Editing first={ruleOf('text')} editor={TextEditor} />)
     await user.type(screen.getByLabelText('Text of form 1'), 'neap')
-    await user.click(screen.getByRole('button', { name: 'Add a form' }))
-    await user.type(screen.getByLabelText('Text of form 2'), 'neep')
+    await user.type(screen.getByLabelText('Next form'), 'neep{Enter}')
     await pickFrom(user, screen.getByLabelText('Credit of form 2'), 'credit 1/2')
     await user.type(screen.getByLabelText('Feedback for form 2'), 'Watch the spelling.')
     await pickFrom(user, screen.getByLabelText('Misconception behind form 2'), /adds instead of subtracts/)
@@ -63,9 +62,7 @@ describe('A number rule', () => {
     await user.type(screen.getByLabelText('Number for value 1'), '3.9')
     await user.clear(screen.getByLabelText('Tolerance of value 1'))
     await user.type(screen.getByLabelText('Tolerance of value 1'), '0.1')
-    await user.click(screen.getByRole('button', { name: 'Add a value' }))
-    await user.clear(screen.getByLabelText('Number for value 2'))
-    await user.type(screen.getByLabelText('Number for value 2'), '4.2')
+    await user.type(screen.getByLabelText('Next value'), '4,2{Enter}')
     await user.click(screen.getByRole('button', { name: 'Move value 2 up' }))
     expect((rule as Schemas['NumberRule']).targets).toMatchObject([
       { value: '4.2', credit: '0' },

@@ -19,6 +19,7 @@ export function Combobox({
   onChange,
   acts = [],
   find = 'a few letters',
+  inPlace = false,
 }: Labelled & {
   options: readonly (Option & { aside?: string })[]
   value: string
@@ -26,6 +27,8 @@ export function Combobox({
   acts?: readonly { label: string; run: () => void }[]
   /** what to type to find one */
   find?: string
+  /** without a box, on the sheet */
+  inPlace?: boolean
 }) {
   const id = useId()
   const [open, setOpen] = useState(false)
@@ -39,7 +42,7 @@ export function Combobox({
             role="combobox"
             aria-expanded={open}
             {...told(id, note, fault)}
-            className="flex min-h-[38px] w-full items-center gap-2 rounded border border-edge bg-sheet px-2.5 py-1.5 text-left hover:border-ink aria-invalid:border-2 aria-invalid:border-bad"
+            className={`flex w-full items-center gap-2 rounded border text-left hover:border-ink aria-invalid:border-2 aria-invalid:border-bad ${inPlace ? 'min-h-7 border-transparent px-1 text-[15px] text-blue' : 'min-h-[38px] border-edge bg-sheet px-2.5 py-1.5'}`}
           >
             <span className={`min-w-0 flex-1 truncate ${now && now.value !== '' ? '' : 'text-quiet'}`}>
               {now?.label ?? 'choose'}

@@ -29,19 +29,22 @@ export function Desk({
   children,
   leftLabel,
   rightLabel,
+  slim = false,
 }: {
   left?: ReactNode
   right?: ReactNode
   children: ReactNode
   leftLabel?: string
   rightLabel?: string
+  /** with little at its left */
+  slim?: boolean
 }) {
   return (
     <div className="flex flex-col lg:min-h-0 lg:flex-1 lg:flex-row print:block">
       {left ? (
         <section
           aria-label={leftLabel}
-          className="max-h-[45vh] shrink-0 overflow-auto border-b p-4 lg:max-h-none lg:w-[250px] lg:border-r lg:border-b-0 print:hidden"
+          className={`max-h-[45vh] shrink-0 overflow-auto border-b p-4 lg:max-h-none lg:border-r lg:border-b-0 print:hidden ${slim ? 'lg:w-[176px]' : 'lg:w-[250px]'}`}
         >
           {left}
         </section>

@@ -38,13 +38,23 @@ export function TextField({
   fault,
   hideLabel,
   inputRef,
+  inPlace = false,
   className = '',
   ...rest
-}: Labelled & { inputRef?: Ref<HTMLInputElement> } & InputHTMLAttributes<HTMLInputElement>) {
+}: Labelled & {
+  inputRef?: Ref<HTMLInputElement>
+  /** without a box, on the sheet as it will be read */
+  inPlace?: boolean
+} & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <input ref={inputRef} {...told(id, note, fault)} className={`field ${className}`} {...rest} />
+      <input
+        ref={inputRef}
+        {...told(id, note, fault)}
+        className={`${inPlace ? 'in-place' : 'field'} ${className}`}
+        {...rest}
+      />
     </Frame>
   )
 }

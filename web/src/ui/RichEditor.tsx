@@ -53,11 +53,24 @@ type Props = {
   onChange: (html: string) => void
   small?: boolean
   hideLabel?: boolean
+  /** without a box, on the sheet as it will be read */
+  inPlace?: boolean
   placeholder?: string
+  /** takes the focus when it appears */
+  focused?: boolean
 }
 
 /** Rich text in place: bold, italics, lists, maths. */
-export function RichEditor({ label, value, onChange, small = false, hideLabel = false }: Props) {
+export function RichEditor({
+  label,
+  value,
+  onChange,
+  small = false,
+  hideLabel = false,
+  inPlace = false,
+  placeholder,
+  focused = false,
+}: Props) {
   const latest = useRef(onChange)
   const [asked, setAsked] = useState<{ latex: string; put: (latex: string) => void } | null>(null)
   useEffect(() => {
@@ -78,6 +91,7 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
       Maths.configure({ ask: (latex, put) => setAsked({ latex, put }) }),
     ],
     content: value,
+    autofocus: focused ? 'end' : false,
     editorProps: {
       attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: small ? '' : 'text-lg' },
     },
@@ -93,12 +107,17 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
     <div className="flex flex-col gap-1">
       <span className={hideLabel ? 'sr-only' : 'text-sm font-semibold'}>{label}</span>
       <div
-        className={`group rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue ${small ? 'flex flex-row-reverse items-start' : ''}`}
+        className={
+          inPlace
+            ? 'group relative border-b border-dashed border-transparent focus-within:border-solid focus-within:border-blue hover:border-edge'
+            : `group rounded border border-edge bg-sheet focus-within:outline-2 focus-within:outline-blue ${small ? 'flex flex-row-reverse items-start' : ''}`
+        }
       >
         {editor ? (
           <Tools
             editor={editor}
             small={small}
+            inPlace={inPlace}
             onMaths={() =>
               setAsked({
                 latex: '',
@@ -107,7 +126,12 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
             }
           />
         ) : null}
-        <EditorContent editor={editor} className="rich min-w-0 flex-1 px-3 py-2" />
+        {placeholder && value === '' ? (
+          <span aria-hidden className="pointer-events-none absolute top-0.5 left-0 text-quiet">
+            {placeholder}
+          </span>
+        ) : null}
+        <EditorContent editor={editor} className={`rich min-w-0 flex-1 ${inPlace ? 'py-0.5' : 'px-3 py-2'}`} />
       </div>
       {asked ? (
         <MathsDialog
@@ -123,7 +147,17 @@ export function RichEditor({ label, value, onChange, small = false, hideLabel = 
   )
 }
 
-function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onMaths: () => void }) {
+function Tools({
+  editor,
+  small,
+  inPlace,
+  onMaths,
+}: {
+  editor: Editor
+  small: boolean
+  inPlace: boolean
+  onMaths: () => void
+}) {
   const on = useEditorState({
     editor,
     selector: ({ editor: e }) => ({
@@ -149,7 +183,12 @@ function Tools({ editor, small, onMaths }: { editor: Editor; small: boolean; onM
     <Toolbar.Root
       aria-label="Text tools"
       // Beside a small text and always in its place: tools that come and go would move the page under the hand.
-      className={`flex gap-1 px-1 py-0.5 ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`}
+      // On a sheet they float above what is written, and are there while it has the focus.
+      className={
+        inPlace
+          ? 'invisible absolute right-0 bottom-full z-10 mb-0.5 flex gap-1 rounded border border-edge bg-sheet px-1 py-0.5 shadow-float group-focus-within:visible'
+          : `flex gap-1 px-1 py-0.5 ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`
+      }
     >
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}
       {tool('Italics', on.italic, () => editor.chain().focus().toggleItalic().run(), 'I', 'italic')}

@@ -7,10 +7,15 @@ import { Frame, told, type Labelled } from './Field'
 export type Option<V extends string = string> = { value: V; label: string }
 
 const trigger = cva(
-  'inline-flex items-center justify-between gap-2 rounded border border-edge bg-sheet text-left enabled:hover:border-ink disabled:opacity-55 aria-invalid:border-2 aria-invalid:border-bad',
+  'inline-flex items-center justify-between gap-2 rounded border text-left enabled:hover:border-ink disabled:opacity-55 aria-invalid:border-2 aria-invalid:border-bad',
   {
     variants: {
-      size: { field: 'min-h-[38px] px-2.5 py-1.5', small: 'min-h-8 px-2 py-1 text-[15px]' },
+      size: {
+        field: 'min-h-[38px] border-edge bg-sheet px-2.5 py-1.5',
+        small: 'min-h-8 border-edge bg-sheet px-2 py-1 text-[15px]',
+        /** without a box, on the sheet */
+        place: 'min-h-7 border-transparent px-1 text-[15px]',
+      },
       wide: { true: 'w-full', false: 'max-w-full' },
     },
   },
@@ -37,7 +42,7 @@ export function SelectField<V extends string = string>({
   value: V
   onChange: (value: V) => void
   disabled?: boolean
-  size?: 'field' | 'small'
+  size?: 'field' | 'small' | 'place'
   /** as wide as its place, or as what it says */
   wide?: boolean
 }) {

@@ -12,6 +12,7 @@ export function TermSelect({
   onChange,
   hideLabel,
   fault,
+  inPlace,
 }: {
   kind: 'skills' | 'misconceptions'
   label: string
@@ -19,6 +20,7 @@ export function TermSelect({
   onChange: (id: string | null) => void
   hideLabel?: boolean
   fault?: string
+  inPlace?: boolean
 }) {
   const terms = useTerms()
   const [asked, setAsked] = useState<'new' | 'change' | null>(null)
@@ -31,6 +33,7 @@ export function TermSelect({
         label={label}
         hideLabel={hideLabel}
         fault={fault}
+        inPlace={inPlace}
         value={value ?? ''}
         onChange={(id) => onChange(id === '' ? null : id)}
         options={[

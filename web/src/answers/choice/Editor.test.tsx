@@ -50,7 +50,7 @@ describe('A choice rule', () => {
 
   it('keeps an option’s id, key and feedback when it moves or another goes', async () => {
     const user = open()
-    await user.type(screen.getAllByPlaceholderText('Feedback to the student')[2] as HTMLElement, 'Look again.')
+    await user.type(screen.getByLabelText('Feedback for option C'), 'Look again.')
     await user.click(screen.getByRole('button', { name: /option C up/i }))
     expect(rule.options.map((o) => [o.id, o.feedback])).toEqual([
       ['a', ''],
@@ -60,7 +60,9 @@ describe('A choice rule', () => {
     ])
     await user.click(screen.getByRole('button', { name: /remove option A/i }))
     expect(rule.options.map((o) => o.id)).toEqual(['c', 'b', 'd'])
-    await user.click(screen.getByRole('button', { name: 'Add an option' }))
+    await user.type(screen.getByLabelText('Next option'), '2 < 3{Enter}')
+    expect(rule.options[3]?.text).toBe('<p>2 &lt; 3</p>')
+    expect(document.activeElement).toBe(screen.getByLabelText('Next option'))
     expect(rule.options.map((o) => o.id)).toEqual(['c', 'b', 'd', 'a'])
     expect(keys()).toEqual([])
   })
@@ -74,10 +76,22 @@ describe('A choice rule', () => {
       misconception: null,
     }))
     const user = open({ options })
-    const add = screen.getByRole('button', { name: 'Add an option' }) as HTMLButtonElement
-    await user.click(add)
-    expect([rule.options.length, add.disabled]).toEqual([12, true])
+    await user.type(screen.getByLabelText('Next option'), 'the last one')
+    await user.tab()
+    expect(rule.options.at(-1)?.text).toBe('<p>the last one</p>')
+    expect(rule.options).toHaveLength(12)
+    expect(screen.queryByLabelText('Next option')).toBeNull()
     expect(screen.getByRole('button', { name: 'option L is the key' })).toBeTruthy()
+  })
+
+  it('makes a pasted list into options, up to twelve', async () => {
+    const user = open()
+    await user.click(screen.getByLabelText('Next option'))
+    await user.paste('1. the moon\n2. the sun\n\n• both')
+    expect(rule.options.slice(4).map((o) => o.text)).toEqual(['<p>the moon</p>', '<p>the sun</p>', '<p>both</p>'])
+    expect(new Set(rule.options.map((o) => o.id)).size).toBe(7)
+    await user.paste(Array.from({ length: 9 }, (_, i) => `line ${i}`).join('\n'))
+    expect(rule.options).toHaveLength(12)
   })
 
   it('may keep its last option last', async () => {

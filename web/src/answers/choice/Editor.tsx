@@ -1,11 +1,13 @@
 import { Toggle } from 'radix-ui'
 import type { Schemas } from '@/lib/api/client'
-import type { EditorProps } from '../kinds'
-import { Button } from '@/ui/Button'
 import { RichEditor } from '@/ui/RichEditor'
-import { freshOptionId, letter } from './letters'
 import { Tick } from '@/ui/Tick'
-import { LineTools, Meaning, moved, replaced, without } from '../parts/Lines'
+import type { EditorProps } from '../kinds'
+import { asHtml, Feedback, Idea, Line, moved, NextLine, replaced, without } from '../parts/Lines'
+import { freshOptionId, letter } from './letters'
+
+const MOST = 12
+const box = 'inline-block size-7 rounded border text-center leading-7 font-bold'
 
 export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
   const setKey = (i: number, key: boolean) =>
@@ -13,76 +15,92 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
       ...rule,
       options: rule.options.map((o, j) => (j === i ? { ...o, key } : rule.several || !key ? o : { ...o, key: false })),
     })
+  const add = (lines: string[]) =>
+    onChange({
+      ...rule,
+      options: lines.slice(0, MOST - rule.options.length).reduce(
+        (options, line) => [
+          ...options,
+          {
+            id: freshOptionId(options.map((o) => o.id)),
+            text: asHtml(line),
+            key: false,
+            feedback: '',
+            misconception: null,
+          },
+        ],
+        rule.options,
+      ),
+    })
   return (
-    <fieldset className="flex flex-col">
-      <legend className="text-sm font-semibold">Options: tick the key</legend>
-      {rule.options.map((option, i) => {
-        const name = `option ${letter(i)}`
-        const set = (change: Partial<Schemas['Option']>) =>
-          onChange({ ...rule, options: replaced(rule.options, i, { ...option, ...change }) })
-        return (
-          <div key={option.id} className="grid grid-cols-[auto_1fr_auto] gap-x-3 gap-y-2 border-b py-3">
-            <Toggle.Root
-              pressed={option.key}
-              onPressedChange={(key) => setKey(i, key)}
-              aria-label={`${name} is the key`}
-              className="group flex flex-col items-center gap-1 self-start pt-1"
-            >
-              <span
-                aria-hidden
-                className={`inline-block size-7 rounded border text-center leading-7 font-bold ${option.key ? 'border-ink bg-ink text-ground' : 'border-edge group-hover:border-ink'}`}
-              >
-                {letter(i)}
-              </span>
-              <span aria-hidden className={`text-xs ${option.key ? 'font-semibold text-good' : 'text-quiet'}`}>
-                {option.key ? '✓ key' : 'key?'}
-              </span>
-            </Toggle.Root>
-            <div className="flex min-w-0 flex-col gap-2">
-              <RichEditor
-                small
-                hideLabel
-                label={`Text of ${name}`}
-                value={option.text}
-                onChange={(text) => set({ text })}
-              />
-              <Meaning
-                what={name}
-                feedback={option.feedback}
-                misconception={option.misconception}
-                onFeedback={(feedback) => set({ feedback })}
-                onMisconception={(misconception) => set({ misconception })}
-              />
-            </div>
-            <LineTools
+    <fieldset>
+      <legend className="sr-only">Options; their letter makes one the key</legend>
+      <div>
+        {rule.options.map((option, i) => {
+          const name = `option ${letter(i)}`
+          const set = (change: Partial<Schemas['Option']>) =>
+            onChange({ ...rule, options: replaced(rule.options, i, { ...option, ...change }) })
+          return (
+            <Line
+              key={option.id}
               what={name}
               onUp={i > 0 ? () => onChange({ ...rule, options: moved(rule.options, i, -1) }) : undefined}
               onRemove={() => onChange({ ...rule, options: without(rule.options, i) })}
-            />
-          </div>
-        )
-      })}
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-1 pt-3">
-        <Button
-          disabled={rule.options.length >= 12}
-          onClick={() =>
-            onChange({
-              ...rule,
-              options: [
-                ...rule.options,
-                {
-                  id: freshOptionId(rule.options.map((o) => o.id)),
-                  text: '',
-                  key: false,
-                  feedback: '',
-                  misconception: null,
-                },
-              ],
-            })
-          }
-        >
-          Add an option
-        </Button>
+              mark={
+                <Toggle.Root
+                  pressed={option.key}
+                  onPressedChange={(key) => setKey(i, key)}
+                  aria-label={`${name} is the key`}
+                  className="group flex w-9 flex-col items-center"
+                >
+                  <span
+                    aria-hidden
+                    className={`${box} ${option.key ? 'border-ink bg-ink text-ground' : 'border-edge group-hover:border-ink'}`}
+                  >
+                    {letter(i)}
+                  </span>
+                  <span aria-hidden className={`text-xs ${option.key ? 'font-semibold text-good' : 'text-quiet'}`}>
+                    {option.key ? '✓ key' : 'key?'}
+                  </span>
+                </Toggle.Root>
+              }
+            >
+              <div className="flex flex-wrap items-start gap-x-3">
+                <div className="min-w-36 flex-1 font-semibold">
+                  <RichEditor
+                    small
+                    hideLabel
+                    inPlace
+                    label={`Text of ${name}`}
+                    placeholder="an option"
+                    value={option.text}
+                    onChange={(text) => set({ text })}
+                  />
+                </div>
+                <Idea
+                  what={name}
+                  misconception={option.misconception}
+                  onMisconception={(misconception) => set({ misconception })}
+                />
+              </div>
+              <Feedback what={name} feedback={option.feedback} onFeedback={(feedback) => set({ feedback })} />
+            </Line>
+          )
+        })}
+        {rule.options.length < MOST ? (
+          <NextLine
+            label="Next option"
+            placeholder="Type the next option, or paste a list"
+            onLines={add}
+            mark={
+              <span aria-hidden className="flex w-9 justify-center">
+                <span className={`${box} border-dashed border-edge text-quiet`}>{letter(rule.options.length)}</span>
+              </span>
+            }
+          />
+        ) : null}
+      </div>
+      <div className="flex flex-wrap gap-x-6 pt-3 text-[15px]">
         <Tick
           label="Several may be picked"
           checked={rule.several}

@@ -1,23 +1,31 @@
 import type { Schemas } from '@/lib/api/client'
-import type { EditorProps } from '../kinds'
 import { Button } from '@/ui/Button'
-import { TermSelect } from '@/ui/TermSelect'
 import { ExactField } from '@/ui/ExactField'
 import { TextField } from '@/ui/Field'
-import { replaced, without } from '../parts/Lines'
+import type { EditorProps } from '../kinds'
+import { Idea, Line, NextLine, replaced, without } from '../parts/Lines'
+
+const LEVELS = 10
+const CRITERIA = 8
+type Level = Schemas['Level']
 
 export default function Editor({ rule, onChange }: EditorProps<'open'>) {
   return (
-    <fieldset className="flex flex-col gap-4">
-      <legend className="text-sm font-semibold">Rubric: the levels’ points are added and scaled to the marks</legend>
+    <fieldset className="flex flex-col gap-5">
+      <legend className="text-sm text-quiet">Rubric: the levels’ points are added and scaled to the marks</legend>
       {rule.criteria.map((criterion, i) => {
         const set = (next: Schemas['Criterion']) => onChange({ criteria: replaced(rule.criteria, i, next) })
+        const level = (descriptor: string, n: number): Level => ({ points: String(n), descriptor, misconception: null })
         return (
-          <div key={i} className="rounded border p-3">
-            <div className="flex items-end gap-3">
+          <div key={i}>
+            <div className="flex items-center gap-3">
               <div className="flex-1">
                 <TextField
                   label={`Criterion ${i + 1}`}
+                  hideLabel
+                  inPlace
+                  className="font-head text-lg font-semibold"
+                  placeholder="what is looked for, such as: cause"
                   value={criterion.name}
                   onChange={(e) => set({ ...criterion, name: e.target.value })}
                 />
@@ -31,65 +39,72 @@ export default function Editor({ rule, onChange }: EditorProps<'open'>) {
                 Remove
               </Button>
             </div>
-            {criterion.levels.map((level, j) => {
-              const name = `level ${j + 1} of ${criterion.name}`
-              const setLevel = (change: Partial<Schemas['Level']>) =>
-                set({ ...criterion, levels: replaced(criterion.levels, j, { ...level, ...change }) })
-              return (
-                <div key={j} className="mt-2 grid grid-cols-[4rem_1fr_1fr_auto] items-center gap-2">
-                  <ExactField
-                    label={`Points of ${name}`}
-                    hideLabel
-                    value={level.points}
-                    onChange={(points) => setLevel({ points })}
-                  />
-                  <TextField
-                    label={`Descriptor of ${name}`}
-                    hideLabel
-                    placeholder="what such work looks like"
-                    value={level.descriptor}
-                    onChange={(e) => setLevel({ descriptor: e.target.value })}
-                  />
-                  <TermSelect
-                    kind="misconceptions"
-                    label={`Misconception shown by ${name}`}
-                    hideLabel
-                    value={level.misconception}
-                    onChange={(misconception) => setLevel({ misconception })}
-                  />
-                  <Button
-                    kind="quiet"
-                    size="small"
-                    aria-label={`Remove ${name}`}
-                    onClick={() => set({ ...criterion, levels: without(criterion.levels, j) })}
+            <div className="mt-1">
+              {criterion.levels.map((one, j) => {
+                const name = `level ${j + 1} of ${criterion.name}`
+                const setLevel = (change: Partial<Level>) =>
+                  set({ ...criterion, levels: replaced(criterion.levels, j, { ...one, ...change }) })
+                return (
+                  <Line
+                    key={j}
+                    what={name}
+                    onRemove={() => set({ ...criterion, levels: without(criterion.levels, j) })}
+                    mark={
+                      <span className="w-12">
+                        <ExactField
+                          label={`Points of ${name}`}
+                          hideLabel
+                          inPlace
+                          className="text-center font-bold"
+                          value={one.points}
+                          onChange={(points) => setLevel({ points })}
+                        />
+                      </span>
+                    }
                   >
-                    Remove
-                  </Button>
-                </div>
-              )
-            })}
-            <Button
-              size="small"
-              className="mt-2"
-              disabled={criterion.levels.length >= 10}
-              onClick={() =>
-                set({
-                  ...criterion,
-                  levels: [
-                    ...criterion.levels,
-                    { points: String(criterion.levels.length), descriptor: '', misconception: null },
-                  ],
-                })
-              }
-            >
-              Add a level
-            </Button>
+                    <div className="flex flex-wrap items-center gap-x-3">
+                      <div className="min-w-48 flex-1">
+                        <TextField
+                          label={`Descriptor of ${name}`}
+                          hideLabel
+                          inPlace
+                          placeholder="what such work looks like"
+                          value={one.descriptor}
+                          onChange={(e) => setLevel({ descriptor: e.target.value })}
+                        />
+                      </div>
+                      <Idea
+                        what={name}
+                        misconception={one.misconception}
+                        onMisconception={(misconception) => setLevel({ misconception })}
+                      />
+                    </div>
+                  </Line>
+                )
+              })}
+              {criterion.levels.length < LEVELS ? (
+                <NextLine
+                  label={`Next level of ${criterion.name || `criterion ${i + 1}`}`}
+                  placeholder="Type what the next level looks like, or paste a list"
+                  mark={<span className="w-12 pt-1 text-center text-quiet">{criterion.levels.length}</span>}
+                  onLines={(lines) =>
+                    set({
+                      ...criterion,
+                      levels: [
+                        ...criterion.levels,
+                        ...lines.map((line, k) => level(line, criterion.levels.length + k)),
+                      ].slice(0, LEVELS),
+                    })
+                  }
+                />
+              ) : null}
+            </div>
           </div>
         )
       })}
       <div>
         <Button
-          disabled={rule.criteria.length >= 8}
+          disabled={rule.criteria.length >= CRITERIA}
           onClick={() =>
             onChange({
               criteria: [

@@ -1,7 +1,9 @@
-import { Button } from '@/ui/Button'
+import { ArrowUp, X } from 'lucide-react'
+import { useState, type ReactNode } from 'react'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { TermSelect } from '@/ui/TermSelect'
+import { Tip } from '@/ui/Tip'
 
 export const replaced = <T,>(list: T[], i: number, next: T) => list.map((old, j) => (j === i ? next : old))
 export const without = <T,>(list: T[], i: number) => list.filter((_, j) => j !== i)
@@ -12,33 +14,23 @@ export const moved = <T,>(list: T[], i: number, by: number) => {
   return next
 }
 
-/** Feedback and misconception of one line. */
-export function Meaning({
-  feedback,
-  misconception,
-  onFeedback,
-  onMisconception,
+/** The wrong idea that a line follows from, at the end of the line. */
+export function Idea({
   what,
+  misconception,
+  onMisconception,
 }: {
-  feedback: string
-  misconception: string | null
-  onFeedback: (text: string) => void
-  onMisconception: (id: string | null) => void
   what: string
+  misconception: string | null
+  onMisconception: (id: string | null) => void
 }) {
   return (
-    <div className="grid gap-2 sm:grid-cols-2">
-      <TextField
-        label={`Feedback for ${what}`}
-        hideLabel
-        placeholder="Feedback to the student"
-        value={feedback}
-        onChange={(e) => onFeedback(e.target.value)}
-      />
+    <div className="w-52 max-w-full">
       <TermSelect
         kind="misconceptions"
         label={`Misconception behind ${what}`}
         hideLabel
+        inPlace
         value={misconception}
         onChange={onMisconception}
       />
@@ -46,20 +38,149 @@ export function Meaning({
   )
 }
 
-export function LineTools({ what, onUp, onRemove }: { what: string; onUp?: () => void; onRemove: () => void }) {
+/** What a student is told who gives this, below the line. */
+export function Feedback({
+  what,
+  feedback,
+  onFeedback,
+}: {
+  what: string
+  feedback: string
+  onFeedback: (text: string) => void
+}) {
   return (
-    <div className="flex flex-col items-end gap-1">
-      <Button kind="quiet" size="small" onClick={onRemove} aria-label={`Remove ${what}`}>
-        Remove
-      </Button>
-      {onUp ? (
-        <Button kind="quiet" size="small" onClick={onUp} aria-label={`Move ${what} up`}>
-          Up
-        </Button>
-      ) : null}
+    <TextField
+      label={`Feedback for ${what}`}
+      hideLabel
+      inPlace
+      className="text-[15px] text-quiet italic"
+      placeholder="what a student is told who gives this"
+      value={feedback}
+      onChange={(e) => onFeedback(e.target.value)}
+    />
+  )
+}
+
+/** Both, below a line that is full. */
+export function Meaning({
+  what,
+  line,
+  set,
+}: {
+  what: string
+  line: { feedback: string; misconception: string | null }
+  set: (change: { feedback: string } | { misconception: string | null }) => void
+}) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-3">
+      <div className="min-w-48 flex-1">
+        <Feedback what={what} feedback={line.feedback} onFeedback={(feedback) => set({ feedback })} />
+      </div>
+      <Idea
+        what={what}
+        misconception={line.misconception}
+        onMisconception={(misconception) => set({ misconception })}
+      />
     </div>
   )
 }
+
+/** One line of an answer rule on the sheet: its mark at the left, what can be done with it at the right. */
+export function Line({
+  what,
+  mark,
+  onUp,
+  onRemove,
+  children,
+}: {
+  what: string
+  mark: ReactNode
+  onUp?: () => void
+  onRemove?: () => void
+  children: ReactNode
+}) {
+  return (
+    <div className="grid grid-cols-[auto_1fr_auto] items-start gap-x-3 border-b py-2.5 first:border-t focus-within:bg-pale">
+      {mark}
+      <div className="flex min-w-0 flex-col gap-0.5">{children}</div>
+      <div className="flex gap-0.5 pt-0.5">
+        {onUp ? (
+          <Tip says="Up">
+            <button type="button" aria-label={`Move ${what} up`} className={tool} onClick={onUp}>
+              <ArrowUp aria-hidden className="size-4" />
+            </button>
+          </Tip>
+        ) : null}
+        {onRemove ? (
+          <Tip says="Remove">
+            <button type="button" aria-label={`Remove ${what}`} className={tool} onClick={onRemove}>
+              <X aria-hidden className="size-4" />
+            </button>
+          </Tip>
+        ) : null}
+      </div>
+    </div>
+  )
+}
+const tool = 'flex size-7 items-center justify-center rounded text-quiet hover:bg-rust-pale hover:text-ink'
+
+/**
+ * Where the next line is typed: Enter takes it, leaving takes it too, and a pasted list becomes as many lines. Nothing
+ * typed is lost.
+ */
+export function NextLine({
+  label,
+  mark,
+  placeholder,
+  onLines,
+}: {
+  label: string
+  mark: ReactNode
+  placeholder: string
+  onLines: (lines: string[]) => void
+}) {
+  const [text, setText] = useState('')
+  const take = (typed: string) => {
+    const lines = listed(typed)
+    setText('')
+    if (lines.length > 0) onLines(lines)
+  }
+  return (
+    <Line what={label} mark={mark}>
+      <TextField
+        label={label}
+        hideLabel
+        inPlace
+        placeholder={placeholder}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter' || e.nativeEvent.isComposing) return
+          e.preventDefault()
+          take(text)
+        }}
+        onBlur={() => take(text)}
+        onPaste={(e) => {
+          const pasted = e.clipboardData.getData('text/plain')
+          if (listed(pasted).length < 2) return
+          e.preventDefault()
+          take(text + pasted)
+        }}
+      />
+    </Line>
+  )
+}
+
+/** The lines of a list as people write one: without bullets, numbers or letters in front. */
+export const listed = (text: string) =>
+  text
+    .split(/\r?\n|\t/)
+    .map((line) => line.replace(/^\s*(?:[-*•·–]\s+|\(?(?:\d{1,2}|[A-Za-z])[.)]\s+)/, '').trim())
+    .filter((line) => line !== '')
+
+/** Plain words as rich text. */
+export const asHtml = (text: string) =>
+  `<p>${text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')}</p>`
 
 export function Credit({ value, onChange, what }: { value: string; onChange: (credit: string) => void; what: string }) {
   const known = ['1', '3/4', '1/2', '1/4', '0']
@@ -67,6 +188,7 @@ export function Credit({ value, onChange, what }: { value: string; onChange: (cr
     <SelectField
       label={`Credit of ${what}`}
       hideLabel
+      size="place"
       value={value}
       onChange={onChange}
       options={(known.includes(value) ? known : [value, ...known]).map((credit) => ({

@@ -1,76 +1,83 @@
 import type { Schemas } from '@/lib/api/client'
-import type { EditorProps } from '../kinds'
-import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
-import { Credit, LineTools, Meaning, replaced, without } from '../parts/Lines'
+import type { EditorProps } from '../kinds'
+import { Credit, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
+
+const number = 'inline-block w-9 pt-1 text-center text-sm text-quiet tabular-nums'
 
 export default function Editor({ rule, onChange }: EditorProps<'text'>) {
+  const folding = (change: Partial<typeof rule.folding>) =>
+    onChange({ ...rule, folding: { ...rule.folding, ...change } })
   return (
-    <fieldset className="flex flex-col">
-      <legend className="text-sm font-semibold">Accepted forms, and wrong ones worth knowing</legend>
-      {rule.forms.map((form, i) => {
-        const name = `form ${i + 1}`
-        const set = (change: Partial<Schemas['Form']>) =>
-          onChange({ ...rule, forms: replaced(rule.forms, i, { ...form, ...change }) })
-        return (
-          <div key={i} className="grid grid-cols-[1fr_auto] gap-x-3 gap-y-2 border-b py-3">
-            <div className="flex flex-col gap-2">
-              <div className="flex gap-2">
-                <TextField
-                  label={`Text of ${name}`}
-                  hideLabel
-                  value={form.text}
-                  placeholder="an answer"
-                  onChange={(e) => set({ text: e.target.value })}
-                  className="min-w-56"
-                />
+    <fieldset>
+      <legend className="text-sm text-quiet">Accepted forms, and wrong ones worth knowing</legend>
+      <div className="mt-1">
+        {rule.forms.map((form, i) => {
+          const name = `form ${i + 1}`
+          const set = (change: Partial<Schemas['Form']>) =>
+            onChange({ ...rule, forms: replaced(rule.forms, i, { ...form, ...change }) })
+          return (
+            <Line
+              key={i}
+              what={name}
+              mark={<span className={number}>{i + 1}</span>}
+              onRemove={() => onChange({ ...rule, forms: without(rule.forms, i) })}
+            >
+              <div className="flex flex-wrap items-center gap-x-3">
+                <div className="min-w-40 flex-1">
+                  <TextField
+                    label={`Text of ${name}`}
+                    hideLabel
+                    inPlace
+                    className="font-semibold"
+                    value={form.text}
+                    placeholder="an answer"
+                    onChange={(e) => set({ text: e.target.value })}
+                  />
+                </div>
                 <Credit what={name} value={form.credit} onChange={(credit) => set({ credit })} />
               </div>
-              <Meaning
-                what={name}
-                feedback={form.feedback}
-                misconception={form.misconception}
-                onFeedback={(feedback) => set({ feedback })}
-                onMisconception={(misconception) => set({ misconception })}
-              />
-            </div>
-            <LineTools what={name} onRemove={() => onChange({ ...rule, forms: without(rule.forms, i) })} />
-          </div>
-        )
-      })}
-      <div className="flex flex-wrap items-center gap-x-6 gap-y-1 pt-3">
-        <Button
-          onClick={() =>
-            onChange({ ...rule, forms: [...rule.forms, { text: '', credit: '1', feedback: '', misconception: null }] })
+              <Meaning what={name} line={form} set={set} />
+            </Line>
+          )
+        })}
+        <NextLine
+          label="Next form"
+          placeholder="Type another answer, or paste a list"
+          mark={<span className={number}>{rule.forms.length + 1}</span>}
+          onLines={(lines) =>
+            onChange({
+              ...rule,
+              forms: [
+                ...rule.forms,
+                ...lines.map((text) => ({ text, credit: '1', feedback: '', misconception: null })),
+              ],
+            })
           }
-        >
-          Add a form
-        </Button>
+        />
+      </div>
+      <div className="flex flex-wrap gap-x-6 pt-3 text-[15px]">
         <Tick
           label="Spelling slips count as the nearest form"
           checked={rule.allowSlips}
           onChange={(on) => onChange({ ...rule, allowSlips: on })}
         />
-        <Tick
-          label="Capitals do not matter"
-          checked={rule.folding.case}
-          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, case: on } })}
-        />
+        <Tick label="Capitals do not matter" checked={rule.folding.case} onChange={(on) => folding({ case: on })} />
         <Tick
           label="Accents do not matter"
           checked={rule.folding.accents}
-          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, accents: on } })}
+          onChange={(on) => folding({ accents: on })}
         />
         <Tick
           label="Punctuation does not matter"
           checked={rule.folding.punctuation}
-          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, punctuation: on } })}
+          onChange={(on) => folding({ punctuation: on })}
         />
         <Tick
           label="“The” and “a” in front do not matter"
           checked={rule.folding.articles}
-          onChange={(on) => onChange({ ...rule, folding: { ...rule.folding, articles: on } })}
+          onChange={(on) => folding({ articles: on })}
         />
       </div>
     </fieldset>

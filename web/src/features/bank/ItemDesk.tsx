@@ -1,18 +1,22 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
-import { timeOfDay } from '@/lib/format'
+import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
+import { Radios } from '@/ui/Radios'
 import { FaultLine, Failed, Loading } from '@/ui/States'
+import { Tabs } from '@/ui/Tabs'
 import { toast } from '@/ui/Toasts'
+import { AsStudent, FACES, Printed, type Face } from './Faces'
 import { ItemForm } from './ItemForm'
+import { ItemSettings } from './ItemSettings'
 import { TryBox } from './TryBox'
 import type { Item, ItemType } from '@/answers/kinds'
-import { blankItem, isType, typeName } from '@/answers/registry'
+import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry'
 
 /** A question as it stood when its editor was left, and the version it was made from. */
 type Unsaved = { item: Item; version: number }
@@ -44,6 +48,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     return kept?.item?.type === start.type ? kept : null
   })
   const [item, setItem] = useState<Item>(back?.item ?? start)
+  // Turned into another kind on this very desk: nothing has come back, it is still there.
+  const turned = (useLocation().state as { turned?: boolean } | null)?.turned === true
   const [version, setVersion] = useState(back?.version ?? stored?.version ?? 0)
   const [defects, setDefects] = useState(stored?.defects ?? [])
   const [problem, setProblem] = useState<Problem | null>(null)
@@ -95,6 +101,16 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     setProblem(null)
     setSaved('clean')
   }
+  const turnInto = (next: ItemType) => {
+    const { title, prompt, points, skill, hint, explanation, confidence } = latest.current
+    keepUnsaved(`new-${next}`, {
+      item: { ...blankItem(next), title, prompt, points, skill, hint, explanation, confidence },
+      version: 0,
+    })
+    dropUnsaved(place)
+    void navigate(`/bank/new/${next}?${params}`, { replace: true, state: { turned: true } })
+  }
+  const [face, setFace] = useState<Face>('write')
   const underWay = useRef(false)
   const save = async () => {
     // The key may come twice before the first answer does.
@@ -137,6 +153,11 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
   }, [saved])
   useKeys({
     'Ctrl+s': { label: 'Save the question', run: () => void save(), inFields: true },
+    F2: {
+      label: 'Write, as a student, on paper',
+      run: () => setFace(FACES[(FACES.findIndex((f) => f.value === face) + 1) % FACES.length]?.value ?? 'write'),
+      inFields: true,
+    },
     Escape: { label: 'Back to the bank', run: () => saved === 'clean' && void navigate('/bank') },
   })
   const archive = async () => {
@@ -180,9 +201,25 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
         </Button>
       </Head>
       <Desk
+        slim
+        leftLabel="The answer"
+        left={
+          id === null ? (
+            <Radios label="The answer is" value={item.type} onChange={turnInto} options={KINDS} />
+          ) : (
+            <div className="flex flex-col gap-4 text-[15px]">
+              <p>
+                <span className="block text-sm font-semibold">The answer is</span>
+                {answerOf(item.type)}
+              </p>
+              {stored ? <Standing stored={stored} /> : null}
+            </div>
+          )
+        }
         rightLabel="Try-out and defects"
         right={
           <div className="flex flex-col gap-6">
+            <ItemSettings item={item} onChange={change} faults={problem?.fields} />
             <TryBox item={item} />
             <section>
               <h2 className="text-lg">Defects</h2>
@@ -198,12 +235,6 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
                 ))}
               </ul>
             </section>
-            {stored && stored.papers.length > 0 ? (
-              <section>
-                <h2 className="text-lg">Stands in</h2>
-                <p className="text-[15px]">{stored.papers.join(', ')}. Published editions stay as they are.</p>
-              </section>
-            ) : null}
           </div>
         }
       >
@@ -222,7 +253,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
               </Button>
             </p>
           ) : null}
-          {back ? (
+          {back && !turned ? (
             <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
               What you had not saved is back.
               <Button size="small" onClick={startAgain}>
@@ -230,11 +261,46 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
               </Button>
             </p>
           ) : null}
-          <div className="rung-top mt-2 rounded border bg-sheet p-6">
-            <ItemForm item={item} onChange={change} faults={problem?.fields} />
-          </div>
+          <Tabs label="How it is shown" look="segments" tabs={FACES} value={face} onChange={setFace}>
+            <div className="rung-top mt-3 rounded border bg-sheet px-7 py-6">
+              {face === 'write' ? (
+                <ItemForm item={item} onChange={change} faults={problem?.fields} />
+              ) : face === 'student' ? (
+                <AsStudent item={item} />
+              ) : (
+                <Printed item={item} />
+              )}
+            </div>
+          </Tabs>
         </div>
       </Desk>
+    </>
+  )
+}
+
+const KINDS = TYPES.map((t) => ({ value: t.id, label: t.answer }))
+
+/** Where a question stands, and what it has shown so far. */
+function Standing({ stored }: { stored: Schemas['BankItemView'] }) {
+  const { record, papers } = stored
+  return (
+    <>
+      <section>
+        <h2 className="text-sm font-semibold">Stands in</h2>
+        <p>{papers.length > 0 ? `${papers.join(', ')}. Published editions stay as they are.` : 'No paper yet.'}</p>
+      </section>
+      <section>
+        <h2 className="text-sm font-semibold">So far</h2>
+        {record.students === 0 ? (
+          <p className="text-quiet">Nobody has handed this in yet.</p>
+        ) : (
+          <p>
+            {record.facility === null ? '' : `${percent(record.facility)} right of `}
+            {plural(record.students, 'student')} in {plural(record.handouts, 'handout')}
+            {record.seconds === null ? '' : `, half within ${duration(record.seconds)}`}.
+          </p>
+        )}
+      </section>
     </>
   )
 }

@@ -1,12 +1,14 @@
-import { RichEditor } from '@/ui/RichEditor'
-import { ExactField } from '@/ui/ExactField'
-import { TextField } from '@/ui/Field'
-import { Tick } from '@/ui/Tick'
+import { useState } from 'react'
 import { RuleEditor } from '@/answers/RuleEditor'
-import { TermSelect } from '@/ui/TermSelect'
 import type { Item } from '@/answers/kinds'
+import { decimal } from '@/lib/format'
+import { Button } from '@/ui/Button'
+import { ExactField } from '@/ui/ExactField'
+import { RichEditor } from '@/ui/RichEditor'
 
-/** A question, written in place on its sheet. */
+type Change = Partial<Pick<Item, 'prompt' | 'points' | 'hint' | 'explanation'>>
+
+/** A question, written in place on its sheet, as it will be read. */
 export function ItemForm({
   item,
   onChange,
@@ -16,31 +18,37 @@ export function ItemForm({
   onChange: (item: Item) => void
   faults?: Record<string, string>
 }) {
-  const set = (
-    change: Partial<Pick<Item, 'title' | 'prompt' | 'points' | 'skill' | 'hint' | 'explanation' | 'confidence'>>,
-  ) => onChange({ ...item, ...change })
+  const set = (change: Change) => onChange({ ...item, ...change })
   const ruleFaults = Object.entries(faults).filter(([path]) => path.startsWith('rule'))
   return (
-    <div className="flex flex-col gap-5">
-      <div className="grid gap-3 sm:grid-cols-[1fr_6rem_14rem]">
-        <TextField
-          label="Title, for the team"
-          value={item.title}
-          onChange={(e) => set({ title: e.target.value })}
-          fault={faults.title}
-          placeholder="made from the prompt if left empty"
-        />
-        <ExactField label="Marks" value={item.points} onChange={(points) => set({ points })} fault={faults.points} />
-        <TermSelect
-          kind="skills"
-          label="Skill"
-          value={item.skill}
-          onChange={(skill) => set({ skill })}
-          fault={faults.skill}
-        />
+    <div className="flex flex-col gap-4">
+      <div className="flex items-start gap-6">
+        <div className="min-w-0 flex-1">
+          <RichEditor
+            label="Prompt"
+            hideLabel
+            inPlace
+            placeholder="What is asked?"
+            value={item.prompt}
+            onChange={(prompt) => set({ prompt })}
+          />
+          {faults.prompt ? <p className="text-sm font-semibold text-bad">✕ {faults.prompt}</p> : null}
+        </div>
+        <div className="flex items-baseline gap-1 text-quiet">
+          <span className="w-12">
+            <ExactField
+              label="Marks"
+              hideLabel
+              inPlace
+              className="text-right"
+              value={item.points}
+              onChange={(points) => set({ points })}
+              fault={faults.points}
+            />
+          </span>
+          <span aria-hidden>{decimal(item.points) === '1' ? 'mark' : 'marks'}</span>
+        </div>
       </div>
-      <RichEditor label="Prompt" value={item.prompt} onChange={(prompt) => set({ prompt })} />
-      {faults.prompt ? <p className="text-bad">✕ {faults.prompt}</p> : null}
       <RuleEditor item={item} onChange={onChange} />
       {ruleFaults.map(([path, message]) => (
         <p key={path} className="text-sm font-semibold text-bad">
@@ -51,20 +59,44 @@ export function ItemForm({
           : {message}
         </p>
       ))}
-      <div className="grid gap-4 md:grid-cols-2">
-        <RichEditor small label="Hint, opened on asking" value={item.hint} onChange={(hint) => set({ hint })} />
-        <RichEditor
-          small
+      <div className="flex flex-col items-start gap-2">
+        <Further label="Hint, opened on asking" add="Add a hint" value={item.hint} onChange={(hint) => set({ hint })} />
+        <Further
           label="Worked explanation, shown on return"
+          add="Add a worked explanation"
           value={item.explanation}
           onChange={(explanation) => set({ explanation })}
         />
       </div>
-      <Tick
-        label="Ask students how sure they are of their answer"
-        checked={item.confidence ?? false}
-        onChange={(on) => set({ confidence: on })}
-      />
+    </div>
+  )
+}
+
+/** What a question may have below it: there once it is asked for. */
+function Further({
+  label,
+  add,
+  value,
+  onChange,
+}: {
+  label: string
+  add: string
+  value: string
+  onChange: (html: string) => void
+}) {
+  const [open, setOpen] = useState(false)
+  if (value === '' && !open)
+    return (
+      <Button kind="quiet" size="small" className="-ml-2" onClick={() => setOpen(true)}>
+        {add}
+      </Button>
+    )
+  return (
+    <div className="w-full text-[15px]">
+      <p aria-hidden className="text-sm text-quiet">
+        {label}
+      </p>
+      <RichEditor small hideLabel inPlace focused={open} label={label} value={value} onChange={onChange} />
     </div>
   )
 }

@@ -3,15 +3,18 @@ import { useState, type FormEvent } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, problemOf, take } from '@/lib/api/client'
 import { fromLocalInput, plural } from '@/lib/format'
-import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
+import { PLAIN_CONDITIONS } from '@/lib/conditions'
+import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
-import { Head } from '@/ui/Desk'
+import { Combobox } from '@/ui/Combobox'
+import { Desk, Head } from '@/ui/Desk'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-import { Radios } from '@/ui/Radios'
+import { OneStudent } from './OneStudent'
+import { TellingRail } from './TellingRail'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, type Typed } from './WindowFields'
 
@@ -33,6 +36,7 @@ export default function HandOut() {
   })
   const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
   const [when, setWhen] = useState<Typed>({ visible: true, opens: '', closes: '' })
+  const [at, setAt] = useState<Moment>('handed in')
   const [requestId] = useState(() => crypto.randomUUID())
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const handOut = useMutation({
@@ -85,15 +89,28 @@ export default function HandOut() {
     e.preventDefault()
     handOut.mutate()
   }
-  const group = 'rounded border bg-sheet p-5'
+  const paper = published.find((p) => p.editionId === editionId)
   return (
-    <>
-      <Head title="Hand out" note={count > 0 ? `to ${plural(count, 'student')}` : ''} />
-      <form onSubmit={submit} className="min-h-0 flex-1 overflow-auto">
-        <div className="grid max-w-5xl gap-5 p-6 lg:grid-cols-2">
-          <fieldset className={`${group} flex flex-col gap-3`}>
-            <legend className="px-1 font-head text-lg font-semibold">What, and to whom</legend>
-            <SelectField
+    <form onSubmit={submit} className="flex min-h-0 flex-1 flex-col">
+      <Head
+        title={paper ? `Hand out “${paper.title}”` : 'Hand out'}
+        note={
+          paper
+            ? `edition ${paper.edition} · ${plural(paper.questions, 'question')}${count > 0 ? ` · to ${plural(count, 'student')}` : ''}`
+            : count > 0
+              ? `to ${plural(count, 'student')}`
+              : ''
+        }
+      >
+        <Button kind="do" type="submit" disabled={handOut.isPending || !editionId || count === 0}>
+          Hand out{target ? ` to ${target}` : ''}
+        </Button>
+      </Head>
+      <Desk
+        leftLabel="What, and to whom"
+        left={
+          <div className="flex flex-col gap-5">
+            <Combobox
               label="Paper"
               value={editionId}
               onChange={setEditionId}
@@ -103,53 +120,78 @@ export default function HandOut() {
                 ...published.map((p) => ({ value: p.editionId ?? '', label: `${p.title}, edition ${p.edition}` })),
               ]}
             />
-            <div role="group" aria-label="Classes">
-              <p className="text-sm font-semibold">Classes</p>
+            <div role="group" aria-label="To whom">
+              <h2 className="text-base">To whom</h2>
               {classes.data.classes.map((c) => (
-                <Tick
-                  key={c.id}
-                  label={`${c.name}, ${plural(c.students, 'student')}`}
-                  checked={chosen.includes(c.id)}
-                  onChange={(on) => setChosen(on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
-                />
+                <div key={c.id} className="border-b py-1">
+                  <Tick
+                    label={`${c.name}, ${plural(c.students, 'student')}`}
+                    checked={chosen.includes(c.id)}
+                    onChange={(on) => setChosen(on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+                  />
+                  {chosen.includes(c.id) ? null : (
+                    <button
+                      type="button"
+                      aria-expanded={single === c.id}
+                      className="ml-6 text-sm text-blue underline"
+                      onClick={() => setSingle(single === c.id ? '' : c.id)}
+                    >
+                      single students<span className="sr-only"> of {c.name}</span>
+                    </button>
+                  )}
+                  {single === c.id && roster.data ? (
+                    <div className="max-h-56 overflow-auto pl-6" role="group" aria-label={`Students of ${c.name}`}>
+                      {roster.data.students.map((s) => (
+                        <Tick
+                          key={s.id}
+                          label={s.name}
+                          checked={s.id in students}
+                          onChange={(on) => {
+                            const next = { ...students }
+                            if (on) next[s.id] = s.name
+                            else delete next[s.id]
+                            setStudents(next)
+                          }}
+                        />
+                      ))}
+                    </div>
+                  ) : null}
+                </div>
               ))}
               {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
               {problem?.fields.classes ? (
                 <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p>
               ) : null}
+              {Object.keys(students).length > 0 ? (
+                <p className="pt-2 text-sm">and {Object.values(students).join(', ')}</p>
+              ) : null}
             </div>
-            <SelectField
-              label="or single students of"
-              value={single}
-              onChange={setSingle}
-              options={[
-                { value: '', label: 'no single students' },
-                ...classes.data.classes.map((c) => ({ value: c.id, label: c.name })),
-              ]}
-            />
-            {single && roster.data ? (
-              <div className="max-h-56 overflow-auto rounded border p-2" role="group" aria-label="Students">
-                {roster.data.students.map((s) => (
-                  <Tick
-                    key={s.id}
-                    label={s.name}
-                    checked={s.id in students}
-                    onChange={(on) => {
-                      const next = { ...students }
-                      if (on) next[s.id] = s.name
-                      else delete next[s.id]
-                      setStudents(next)
-                    }}
-                  />
-                ))}
-              </div>
-            ) : null}
-            {Object.keys(students).length > 0 ? (
-              <p className="text-[15px]">{Object.values(students).join(', ')}</p>
-            ) : null}
-          </fieldset>
-          <fieldset className={`${group} flex flex-col gap-3`}>
-            <legend className="px-1 font-head text-lg font-semibold">When</legend>
+          </div>
+        }
+        rightLabel="What one of them sees"
+        right={
+          paper ? (
+            <OneStudent paperId={paper.id} plan={conditions.feedback} at={at} />
+          ) : (
+            <p className="text-quiet">Choose a paper, and here stands what a student will see of it.</p>
+          )
+        }
+      >
+        <div className="flex flex-col gap-6 p-6">
+          {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+          <TellingRail
+            plan={conditions.feedback}
+            onPlan={(feedback) => setConditions({ ...conditions, feedback })}
+            at={at}
+            onAt={setAt}
+          />
+          {returning && conditions.feedback !== 'at once' ? (
+            <p role="note" className="border border-blue px-3 py-2 text-[15px]">
+              This paper has students come back to questions that are not right. Whatever they are told, meeting a
+              question again says that the first answer was not right.
+            </p>
+          ) : null}
+          <div className="grid gap-x-8 gap-y-4 border-t pt-4 sm:grid-cols-2">
             <WindowFields typed={when} onChange={setWhen} faults={problem?.fields} />
             <div className="grid grid-cols-2 gap-3">
               <TextField
@@ -175,41 +217,21 @@ export default function HandOut() {
                 ]}
               />
             </div>
-            <Tick
-              label="Questions in a different order for each student"
-              checked={conditions.shuffleQuestions}
-              onChange={(on) => setConditions({ ...conditions, shuffleQuestions: on })}
-            />
-            <Tick
-              label="Options in a different order for each student"
-              checked={conditions.shuffleOptions}
-              onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
-            />
-          </fieldset>
-          <fieldset className={`${group} lg:col-span-2`}>
-            <legend className="px-1 font-head text-lg font-semibold">What students are told, and when</legend>
-            <Radios
-              label="What students are told, and when"
-              hideLabel
-              value={conditions.feedback}
-              onChange={(feedback) => setConditions({ ...conditions, feedback })}
-              options={FEEDBACK_PLANS.map((plan) => ({ value: plan.id, label: plan.label, note: plan.note }))}
-            />
-            {returning && conditions.feedback !== 'at once' ? (
-              <p role="note" className="mt-2 border-l-4 border-l-rust pl-3 text-[15px]">
-                This paper has students come back to questions that are not right. Whatever they are told, meeting a
-                question again says that the first answer was not right.
-              </p>
-            ) : null}
-          </fieldset>
-          <div className="flex items-center gap-4 lg:col-span-2">
-            <Button kind="do" type="submit" disabled={handOut.isPending || !editionId || count === 0}>
-              Hand out{target ? ` to ${target}` : ''}
-            </Button>
-            {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+            <div>
+              <Tick
+                label="Questions in a different order for each student"
+                checked={conditions.shuffleQuestions}
+                onChange={(on) => setConditions({ ...conditions, shuffleQuestions: on })}
+              />
+              <Tick
+                label="Options in a different order for each student"
+                checked={conditions.shuffleOptions}
+                onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
+              />
+            </div>
           </div>
         </div>
-      </form>
-    </>
+      </Desk>
+    </form>
   )
 }
