@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fromLocalInput, marks, moment, percent, plain, plural, rational } from './format'
+import { marks, moment, percent, plain, plural, rational } from './format'
 
 describe('numbers', () => {
   it('are read as the API writes them', () => {
@@ -27,10 +27,6 @@ describe('moments', () => {
     expect(moment(new Date(2026, 10, 24, 9, 5).toISOString(), now)).toBe('09:05')
     expect(moment(new Date(2026, 8, 26, 9, 5).toISOString(), now)).toContain('26 Sep')
     expect(moment(new Date(2025, 9, 3, 9, 5).toISOString(), now)).toBe('3 Oct 2025')
-  })
-  it('come from a local field, and none from an empty one', () => {
-    expect(fromLocalInput('')).toBeNull()
-    expect(fromLocalInput('2026-11-24T09:05')).toBe(new Date(2026, 10, 24, 9, 5).toISOString())
   })
 })
 

@@ -52,17 +52,6 @@ export function moment(iso: string, now = new Date()): string {
 export const later = (iso: string, minutes: number) => new Date(Date.parse(iso) + minutes * 60_000).toISOString()
 
 export const timeOfDay = (date: Date) => clock.format(date)
-/** From <input type="datetime-local">, which speaks local time. */
-export const fromLocalInput = (value: string) => (value ? new Date(value).toISOString() : null)
-
-/** For <input type="datetime-local">: a moment as local time, to the minute. */
-export function toLocalInput(iso: string | null): string {
-  if (!iso) return ''
-  const date = new Date(iso)
-  const two = (n: number) => String(n).padStart(2, '0')
-  const day = `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
-  return `${day}T${two(date.getHours())}:${two(date.getMinutes())}`
-}
 
 /** Rich text as plain words, for titles and labels. */
 export function plain(html: string): string {

@@ -1,5 +1,6 @@
-import { screen, waitFor } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { blankItem } from '@/answers/registry'
 import { offered, pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, serve } from '@/testing/server'
 import HandOut from './HandOut'
@@ -17,6 +18,33 @@ const paper = (title: string, editionId: string | null) => ({
   updatedBy: 'Maren',
   updatedAt: '',
 })
+const tides = {
+  id: 'Tides',
+  paper: {
+    title: 'Tides',
+    sections: [
+      {
+        id: 's1',
+        title: 'One',
+        route: null,
+        entries: ['q1', 'q2', 'q3'].map((item) => ({ id: item, kind: 'question', item, points: '1' })),
+      },
+    ],
+  },
+  items: Object.fromEntries(
+    ['High water', 'Low water', 'Range'].map((title, i) => [
+      `q${i + 1}`,
+      {
+        ...blankItem('text'),
+        title,
+        rule: {
+          ...blankItem('text').rule,
+          forms: [{ text: '0.6 m', credit: '1', feedback: '', misconception: null }],
+        },
+      },
+    ]),
+  ),
+}
 const made = { id: 'h1', expected: 55 }
 const base = {
   'GET /api/papers': { papers: [paper('Tides', 'ed1'), paper('Draft', null)] },
@@ -111,6 +139,38 @@ describe('Handing out', () => {
     await waitFor(() => expect(calls).toBe(2))
     const [first, second] = bodies('POST', '/api/handouts') as { requestId: string }[]
     expect(first?.requestId).toBe(second?.requestId)
+  })
+
+  it('takes times as people say them, and is not sent while one cannot be read', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))
+    await user.type(screen.getByLabelText('Closes'), '3 Dec 2099')
+    expect(screen.getByText(/This is not a day and a time/)).toBeTruthy()
+    await user.click(go())
+    expect(bodies('POST', '/api/handouts')).toEqual([])
+    expect((screen.getByLabelText('Closes') as HTMLInputElement).value).toBe('3 Dec 2099')
+    await user.type(screen.getByLabelText('Closes'), ' 15:30')
+    expect(screen.getByText('Thu, 3 Dec 2099, 15:30')).toBeTruthy()
+    await user.click(go())
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts')).toMatchObject([
+        { closesAt: new Date(2099, 11, 3, 15, 30).toISOString() },
+      ]),
+    )
+  })
+
+  it('shows what one student will see, by moment and plan', async () => {
+    serve({ ...base, 'GET /api/papers/Tides': tides })
+    const user = open('/handouts/new?edition=ed1')
+    const sees = within(await screen.findByRole('region', { name: 'What one of them sees' }))
+    expect(await sees.findByText(/Low water/)).toBeTruthy()
+    expect(sees.getByText('Your teacher gives the work back.')).toBeTruthy()
+    expect(sees.queryByText('0.6 m')).toBeNull()
+    await user.click(screen.getByRole('radio', { name: 'returned when you give it back' }))
+    expect(sees.getByText('0.6 m')).toBeTruthy()
+    await user.click(screen.getByRole('radio', { name: /^Nothing/ }))
+    expect(sees.queryByText('0.6 m')).toBeNull()
+    expect(sees.getByText('Nothing is told of how it went.')).toBeTruthy()
   })
 
   it('goes to the list when students cannot see it yet', async () => {

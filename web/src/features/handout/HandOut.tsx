@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, problemOf, take } from '@/lib/api/client'
-import { fromLocalInput, plural } from '@/lib/format'
+import { plural } from '@/lib/format'
+import { fromLocal } from '@/lib/locale'
 import { PLAIN_CONDITIONS } from '@/lib/conditions'
 import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
@@ -49,8 +50,8 @@ export default function HandOut() {
             students: Object.keys(students),
             conditions,
             visible: when.visible,
-            opensAt: fromLocalInput(when.opens),
-            closesAt: fromLocalInput(when.closes),
+            opensAt: fromLocal(when.opens),
+            closesAt: fromLocal(when.closes),
             requestId,
           },
         }),

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { fromLocalInput, plural, toLocalInput } from '@/lib/format'
+import { plural } from '@/lib/format'
+import { fromLocal, toLocal } from '@/lib/locale'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { FaultLine } from '@/ui/States'
@@ -24,7 +25,7 @@ export function useWindow(handout: Handout) {
 }
 
 /** The field goes by minutes; what was not touched keeps its seconds. */
-const at = (text: string, was: string | null) => (text === toLocalInput(was) ? was : fromLocalInput(text))
+const at = (text: string, was: string | null) => (text === toLocal(was) ? was : fromLocal(text))
 
 /** When students can begin, until when they can work, and whether they see it at all. */
 export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: () => void }) {
@@ -32,8 +33,8 @@ export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: (
   const withdraw = useWithdraw()
   const [typed, setTyped] = useState<Typed>(() => ({
     visible: handout.visible,
-    opens: toLocalInput(handout.opensAt),
-    closes: toLocalInput(handout.closesAt),
+    opens: toLocal(handout.opensAt),
+    closes: toLocal(handout.closesAt),
   }))
   const save = useMutation({
     mutationFn: () =>

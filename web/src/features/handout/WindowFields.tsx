@@ -1,4 +1,4 @@
-import { TextField } from '@/ui/Field'
+import { DateTimeField } from '@/ui/DateTimeField'
 import { Tick } from '@/ui/Tick'
 
 /** When a handout is there, as its fields hold it: local times to the minute, or nothing. */
@@ -22,19 +22,17 @@ export function WindowFields({
         checked={typed.visible}
         onChange={(on) => onChange({ ...typed, visible: on })}
       />
-      <TextField
+      <DateTimeField
         label="Opens"
-        type="datetime-local"
         value={typed.opens}
-        onChange={(e) => onChange({ ...typed, opens: e.target.value })}
+        onChange={(opens) => onChange({ ...typed, opens })}
         note="Empty: at once."
         fault={faults?.opensAt}
       />
-      <TextField
+      <DateTimeField
         label="Closes"
-        type="datetime-local"
         value={typed.closes}
-        onChange={(e) => onChange({ ...typed, closes: e.target.value })}
+        onChange={(closes) => onChange({ ...typed, closes })}
         note={closesNote}
         fault={faults?.closesAt}
       />
