@@ -1,28 +1,22 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { isByHand } from '@/answers/registry'
 import MarkingDesk from '@/features/marking/MarkingDesk'
-import { api, take } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 
 /** Brings the answers to one question to the marking desk. */
 export default function MarkingRoute() {
   const { id = '', entry = '' } = useParams()
   const [params, setParams] = useSearchParams()
-  const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
+  const session = useQuery(ask.session())
   const second = params.get('second') === '1'
   const desk = useQuery({
-    queryKey: ['desk', id, entry, second],
-    queryFn: () =>
-      take(
-        api.GET('/api/handouts/{id}/marking/{entry}', {
-          params: { path: { id, entry }, query: second ? { second: true } : {} },
-        }),
-      ),
+    ...ask.desk(id, entry, second),
     refetchOnWindowFocus: false,
   })
   if (desk.isPending) return <Loading what="Laying out the answers" />
-  if (desk.isError) return <Failed error={desk.error} retry={() => void desk.refetch()} />
+  if (!desk.data) return <Failed error={desk.error} retry={() => void desk.refetch()} />
   return (
     <MarkingDesk
       key={`${id}-${entry}-${second}`}

@@ -1,22 +1,17 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { ItemCard } from '@/features/bank/ItemCard'
 import { PaperPdf } from '@/features/exchange/PaperPdf'
 import PaperDesk from '@/features/paper/PaperDesk'
-import { api, take } from '@/lib/api/client'
 import { Failed, Loading } from '@/ui/States'
 
 /** Joins rooms: the paper's desk shows questions as the bank draws them, and has the paper printed. */
 export default function PaperRoute() {
   const { id = '' } = useParams()
-  const stored = useQuery({
-    queryKey: ['paper', id],
-    queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id } } })),
-    refetchOnWindowFocus: false,
-    gcTime: 0,
-  })
+  const stored = useQuery({ ...ask.paper(id), refetchOnWindowFocus: false })
   if (stored.isPending) return <Loading what="Opening the paper" />
-  if (stored.isError) return <Failed error={stored.error} />
+  if (!stored.data) return <Failed error={stored.error} />
   return (
     <PaperDesk
       key={id}

@@ -1,5 +1,9 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { QueryClient, useQuery } from '@tanstack/react-query'
+import { act, screen, waitFor, within } from '@testing-library/react'
+import { useState } from 'react'
+import { Route, Routes } from 'react-router'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { api, take } from '@/lib/api/client'
 import { show } from '@/testing/page'
 import { Refusal, sent, serve } from '@/testing/server'
 import { Shell } from './Shell'
@@ -112,5 +116,93 @@ describe('The door', () => {
     open()
     expect(await screen.findByText(/Back in a minute/)).toBeTruthy()
     expect(screen.queryByLabelText('Password')).toBeNull()
+  })
+})
+
+describe('A session that ends', () => {
+  const desk = (
+    <Routes>
+      <Route element={<Shell />}>
+        <Route path="/bank" element={<Desk />} />
+      </Route>
+    </Routes>
+  )
+  function Desk() {
+    const [said, setSaid] = useState('')
+    const list = useQuery({ queryKey: ['things'], queryFn: () => take(api.GET('/api/papers')) })
+    return (
+      <>
+        <input aria-label="typed here" />
+        <button
+          onClick={() => void take(api.POST('/api/classes', { body: { name: 'x' } })).catch(() => setSaid('refused'))}
+        >
+          Make
+        </button>
+        <p>{said}</p>
+        <ul>
+          {list.data?.papers.map((p) => (
+            <li key={p.id}>{p.title}</li>
+          ))}
+        </ul>
+      </>
+    )
+  }
+  const papers = { papers: [{ id: 'p1', title: 'Tides' }] }
+
+  it('lays signing in over the desk, which goes on as it was', async () => {
+    let now: object = session('teacher')
+    serve({
+      'GET /api/session': () => now,
+      'GET /api/marking': { waiting: 0, lines: [] },
+      'GET /api/papers': papers,
+      'POST /api/classes': () => ((now = nobody), new Refusal(401, 'Sign in first.')),
+      'POST /api/session': session('teacher'),
+    })
+    const user = show(desk, '/bank')
+    await user.type(await screen.findByLabelText('typed here'), 'half a question')
+    await user.click(screen.getByRole('button', { name: 'Make' }))
+    const door = within(await screen.findByRole('alertdialog', { name: 'You are no longer signed in' }))
+    await user.type(door.getByLabelText('E-mail address'), 'maren@demo.example')
+    await user.type(door.getByLabelText('Password'), 'high-water')
+    const before = sent('GET', '/api/papers').length
+    await user.click(door.getByRole('button', { name: 'Sign in' }))
+    await waitFor(() => expect(screen.queryByRole('alertdialog')).toBeNull())
+    expect((screen.getByLabelText('typed here') as HTMLInputElement).value).toBe('half a question')
+    await waitFor(() => expect(sent('GET', '/api/papers').length).toBeGreaterThan(before))
+  })
+
+  it('is seen when the session is asked for anew, too, and takes nothing away', async () => {
+    let now: object = session('teacher')
+    serve({
+      'GET /api/session': () => now,
+      'GET /api/marking': { waiting: 0, lines: [] },
+      'GET /api/papers': papers,
+    })
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+    const user = show(desk, '/bank', '/*', client)
+    await user.type(await screen.findByLabelText('typed here'), 'half')
+    now = nobody
+    await act(() => client.invalidateQueries({ queryKey: ['session'] }))
+    expect(await screen.findByRole('alertdialog')).toBeTruthy()
+    expect((screen.getByLabelText('typed here') as HTMLInputElement).value).toBe('half')
+  })
+
+  it('a refresh that fails replaces nothing, and says how old it is', async () => {
+    let fails = false
+    serve({
+      'GET /api/session': session('teacher'),
+      'GET /api/marking': { waiting: 0, lines: [] },
+      'GET /api/papers': () => (fails ? new Refusal(503, 'Back in a minute.') : papers),
+    })
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+    const user = show(desk, '/bank', '/*', client)
+    await screen.findByText('Tides')
+    fails = true
+    await act(() => client.invalidateQueries({ queryKey: ['things'] }))
+    expect(await screen.findByText(/^What you see is from \d\d:\d\d: Back in a minute\.$/)).toBeTruthy()
+    expect(screen.getByText('Tides')).toBeTruthy()
+    fails = false
+    await user.click(screen.getByRole('button', { name: 'Fetch it anew' }))
+    await waitFor(() => expect(screen.queryByText(/^What you see is from/)).toBeNull())
   })
 })

@@ -2,15 +2,18 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
-import { SignIn } from '@/features/identity/SignIn'
+import { ask } from '@/lib/queries'
+import { SignIn, SignInAgain } from '@/features/identity/SignIn'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { arrive, useFocusKeeper } from '@/lib/focus'
 import { setKeysOn, useKeys, useKeysOn } from '@/lib/keys'
+import { sessionResumed, useSessionEnded } from '@/lib/session'
 import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { KeySheet } from '@/ui/KeySheet'
 import { Failed, Loading } from '@/ui/States'
 import { clearToasts } from '@/ui/Toasts'
+import { Stale } from './Stale'
 
 const STAGES = [
   { to: '/bank', label: 'Bank' },
@@ -82,7 +85,7 @@ function Account({
   const navigate = useNavigate()
   const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         className="m-2 rounded border border-edge bg-sheet px-1 py-1.5 text-xs md:w-[66px]"
         aria-label={`Account of ${name}`}
@@ -138,12 +141,27 @@ function Account({
 export function Shell() {
   const client = useQueryClient()
   const navigate = useNavigate()
-  const session = useQuery({ queryKey: ['session'], queryFn: () => take(api.GET('/api/session')), staleTime: 60_000 })
-  const staff = session.data?.staff
+  const session = useQuery(ask.session())
+  // Who is at this desk: a session that ends does not take it from them.
+  const [inside, setInside] = useState<Schemas['IdentityStaffView'] | null>(null)
+  const seen = session.data?.staff ?? null
+  if (seen && seen !== inside) setInside(seen)
+  const staff = seen ?? inside
+  const refused = useSessionEnded()
+  // A refusal is looked into: who is still signed in, in another tab perhaps, just goes on.
+  useEffect(() => {
+    if (!refused) return
+    void client.fetchQuery({ ...ask.session(), staleTime: 0 }).then(
+      (now) => {
+        if (now.staff && now.staff.id === inside?.id) sessionResumed()
+      },
+      () => undefined,
+    )
+  }, [refused, client, inside?.id])
+  const ended = refused || (inside !== null && session.data !== undefined && seen === null)
   const waiting = useQuery({
-    queryKey: ['marking'],
-    queryFn: () => take(api.GET('/api/marking')),
-    enabled: Boolean(staff),
+    ...ask.marking(),
+    enabled: Boolean(staff) && !ended,
     staleTime: 20_000,
   })
   const { pathname } = useLocation()
@@ -166,12 +184,16 @@ export function Shell() {
     ),
   )
   if (session.isPending) return <Loading what="Opening" />
-  if (session.isError) return <Failed error={session.error} retry={() => void session.refetch()} />
+  if (!session.data) return <Failed error={session.error} retry={() => void session.refetch()} />
   if (!staff)
     return (
       <SignIn
         demoAccounts={session.data?.demoAccounts ?? []}
-        onDone={(next) => client.setQueryData(['session'], next)}
+        onDone={(next) => {
+          // What was asked for at the closed door is asked for anew.
+          sessionResumed()
+          client.setQueryData(['session'], next)
+        }}
       />
     )
   // A marker's job is marking; nothing else of the team's is open to them, beside their own account.
@@ -182,8 +204,20 @@ export function Shell() {
     sessionStorage.clear()
     clearToasts()
     // The session first: asking for it anew takes every screen away, and then nothing of theirs is kept.
+    setInside(null)
     await client.resetQueries({ queryKey: ['session'] })
     client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
+  }
+  const back = (next: Schemas['IdentitySessionView']) => {
+    // Nobody finds another's desk, nor what they had typed.
+    if (next.staff?.id !== staff.id) {
+      sessionStorage.clear()
+      location.reload()
+      return
+    }
+    client.setQueryData(['session'], next)
+    sessionResumed()
+    void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
   }
   return (
     <div className="flex h-dvh flex-col md:flex-row print:block print:h-auto">
@@ -205,6 +239,7 @@ export function Shell() {
         id="main"
         className="flex min-h-0 min-w-0 flex-1 flex-col overflow-auto lg:overflow-hidden print:block print:overflow-visible"
       >
+        <Stale />
         <Boundary>
           <Suspense fallback={<Loading />}>
             <Outlet />
@@ -212,6 +247,17 @@ export function Shell() {
         </Boundary>
       </main>
       <KeySheet open={keys} onOpen={setKeys} />
+      {ended ? (
+        <SignInAgain
+          name={staff.name}
+          demoAccounts={session.data?.demoAccounts ?? []}
+          onDone={back}
+          onSomebodyElse={() => {
+            sessionStorage.clear()
+            location.assign('/')
+          }}
+        />
+      ) : null}
     </div>
   )
 }

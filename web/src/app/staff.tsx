@@ -1,8 +1,9 @@
 import '@/styles.css'
-import { QueryClientProvider } from '@tanstack/react-query'
-import { lazy, StrictMode, Suspense } from 'react'
+import { QueryClientProvider, type FetchQueryOptions } from '@tanstack/react-query'
+import { StrictMode, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
+import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router'
+import { ask } from '@/lib/queries'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
 import { Toasts } from '@/ui/Toasts'
@@ -11,27 +12,25 @@ import { tellFaults } from './faults'
 import { queryClient } from './queries'
 import { Shell } from './Shell'
 
-const BankDesk = lazy(() => import('@/features/bank/BankDesk'))
-const ItemDesk = lazy(() => import('@/features/bank/ItemDesk'))
-const PaperList = lazy(() => import('@/features/paper/PaperList'))
-const PaperRoute = lazy(() => import('./PaperRoute'))
-const PreviewRoute = lazy(() => import('./PreviewRoute'))
-const ClassList = lazy(() => import('@/features/roster/ClassList'))
-const ClassDesk = lazy(() => import('@/features/roster/ClassDesk'))
-const HandoutList = lazy(() => import('@/features/handout/HandoutList'))
-const HandOut = lazy(() => import('@/features/handout/HandOut'))
-const LookoutList = lazy(() => import('@/features/lookout/LookoutList'))
-const LookoutDesk = lazy(() => import('@/features/lookout/LookoutDesk'))
-const MarkingList = lazy(() => import('@/features/marking/MarkingList'))
-const MarkingRoute = lazy(() => import('./MarkingRoute'))
-const Outbox = lazy(() => import('@/features/marking/Outbox'))
-const ResultsList = lazy(() => import('@/features/results/ResultsList'))
-const ResultsDesk = lazy(() => import('@/features/results/ResultsDesk'))
-const GroupingList = lazy(() => import('@/features/regroup/GroupingList'))
-const GroupingDesk = lazy(() => import('@/features/regroup/GroupingDesk'))
-const Trail = lazy(() => import('@/features/identity/Trail'))
-const AccountPage = lazy(() => import('@/features/identity/AccountPage'))
-const PrintPaper = lazy(() => import('@/features/exchange/PrintPaper'))
+/** A desk and what it shows first, fetched side by side as soon as one goes there. */
+type Params = Readonly<Record<string, string | undefined>>
+type Screen = { default: ComponentType }
+const route = (
+  path: string,
+  load: () => Promise<Screen>,
+  ahead: (params: Params, query: URLSearchParams) => unknown[] = () => [],
+): RouteObject => ({
+  path,
+  lazy: async () => ({ Component: (await load()).default }),
+  // Leafing on a desk changes the address and fetches nothing.
+  shouldRevalidate: ({ currentUrl, nextUrl }) => currentUrl.pathname !== nextUrl.pathname,
+  loader: ({ params, request }) => {
+    ahead(params, new URL(request.url).searchParams)
+    return null
+  },
+})
+const fetchAhead = <T extends { queryKey: readonly unknown[] }>(options: T) =>
+  void queryClient.prefetchQuery(options as unknown as FetchQueryOptions)
 
 applyTheme()
 tellFaults()
@@ -40,41 +39,99 @@ const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
+    HydrateFallback: Loading,
     children: [
       { index: true, element: <Navigate to="/bank" replace /> },
-      { path: 'bank', element: <BankDesk /> },
-      { path: 'bank/new/:type', element: <ItemDesk /> },
-      { path: 'bank/:id', element: <ItemDesk /> },
-      { path: 'papers', element: <PaperList /> },
-      { path: 'papers/:id', element: <PaperRoute /> },
-      { path: 'papers/:id/preview', element: <PreviewRoute /> },
-      { path: 'classes', element: <ClassList /> },
-      { path: 'classes/:id', element: <ClassDesk /> },
-      { path: 'handouts', element: <HandoutList /> },
-      { path: 'handouts/new', element: <HandOut /> },
-      { path: 'lookout', element: <LookoutList /> },
-      { path: 'lookout/:id', element: <LookoutDesk /> },
-      { path: 'marking', element: <MarkingList /> },
-      { path: 'marking/:id/:entry', element: <MarkingRoute /> },
-      { path: 'outbox', element: <Outbox /> },
-      { path: 'account', element: <AccountPage /> },
-      { path: 'trail', element: <Trail /> },
-      { path: 'results', element: <ResultsList /> },
-      { path: 'results/:id', element: <ResultsDesk /> },
-      { path: 'groups', element: <GroupingList /> },
-      { path: 'groups/of/:handout', element: <GroupingDesk /> },
-      { path: 'groups/:id', element: <GroupingDesk /> },
+      route(
+        'bank',
+        () => import('@/features/bank/BankDesk'),
+        () => [fetchAhead(ask.terms())],
+      ),
+      route(
+        'bank/new/:type',
+        () => import('@/features/bank/ItemDesk'),
+        () => [fetchAhead(ask.terms())],
+      ),
+      route(
+        'bank/:id',
+        () => import('@/features/bank/ItemDesk'),
+        ({ id = '' }) => [fetchAhead(ask.item(id)), fetchAhead(ask.terms())],
+      ),
+      route(
+        'papers',
+        () => import('@/features/paper/PaperList'),
+        () => [fetchAhead(ask.papers()), fetchAhead(ask.handouts())],
+      ),
+      route('papers/:id', () => import('./PaperRoute')),
+      route('papers/:id/preview', () => import('./PreviewRoute')),
+      route(
+        'classes',
+        () => import('@/features/roster/ClassList'),
+        () => [fetchAhead(ask.classes()), fetchAhead(ask.handouts())],
+      ),
+      route(
+        'classes/:id',
+        () => import('@/features/roster/ClassDesk'),
+        ({ id = '' }) => [fetchAhead(ask.roster(id))],
+      ),
+      route(
+        'handouts',
+        () => import('@/features/handout/HandoutList'),
+        () => [fetchAhead(ask.handouts())],
+      ),
+      route(
+        'handouts/new',
+        () => import('@/features/handout/HandOut'),
+        () => [fetchAhead(ask.papers()), fetchAhead(ask.classes())],
+      ),
+      route(
+        'lookout',
+        () => import('@/features/lookout/LookoutList'),
+        () => [fetchAhead(ask.handouts())],
+      ),
+      route(
+        'lookout/:id',
+        () => import('@/features/lookout/LookoutDesk'),
+        ({ id = '' }) => [fetchAhead(ask.lookout(id))],
+      ),
+      route(
+        'marking',
+        () => import('@/features/marking/MarkingList'),
+        () => [fetchAhead(ask.marking())],
+      ),
+      route(
+        'marking/:id/:entry',
+        () => import('./MarkingRoute'),
+        ({ id = '', entry = '' }, query) => [fetchAhead(ask.desk(id, entry, query.get('second') === '1'))],
+      ),
+      route('outbox', () => import('@/features/marking/Outbox')),
+      route('account', () => import('@/features/identity/AccountPage')),
+      route('trail', () => import('@/features/identity/Trail')),
+      route(
+        'results',
+        () => import('@/features/results/ResultsList'),
+        () => [fetchAhead(ask.handouts())],
+      ),
+      route(
+        'results/:id',
+        () => import('@/features/results/ResultsDesk'),
+        ({ id = '' }, query) => [fetchAhead(ask.results(id, query.get('class') ?? ''))],
+      ),
+      route(
+        'groups',
+        () => import('@/features/regroup/GroupingList'),
+        () => [fetchAhead(ask.groupings())],
+      ),
+      route('groups/of/:handout', () => import('@/features/regroup/GroupingDesk')),
+      route(
+        'groups/:id',
+        () => import('@/features/regroup/GroupingDesk'),
+        ({ id = '' }) => [fetchAhead(ask.grouping(id))],
+      ),
       { path: '*', element: <Navigate to="/bank" replace /> },
     ],
   },
-  {
-    path: '/print/paper/:id',
-    element: (
-      <Suspense fallback={<Loading />}>
-        <PrintPaper />
-      </Suspense>
-    ),
-  },
+  { ...route('/print/paper/:id', () => import('@/features/exchange/PrintPaper')), HydrateFallback: Loading },
 ])
 
 createRoot(document.getElementById('root')!).render(

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, take, type Schemas } from './api/client'
+import type { Schemas } from './api/client'
+import { ask } from './queries'
 import { moment, plural } from './format'
 
 export type Handout = Schemas['HandoutHandoutView']
@@ -7,8 +8,7 @@ export type Handout = Schemas['HandoutHandoutView']
 /** What was handed out, the latest first; asked for again while it is looked at. */
 export const useHandouts = () =>
   useQuery({
-    queryKey: ['handouts'],
-    queryFn: () => take(api.GET('/api/handouts')),
+    ...ask.handouts(),
     refetchInterval: 15_000,
   })
 

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { ask } from './queries'
 import { api, take } from '@/lib/api/client'
 
-export const useTerms = () =>
-  useQuery({ queryKey: ['terms'], queryFn: () => take(api.GET('/api/bank/terms')), staleTime: 60_000 })
+export const useTerms = () => useQuery(ask.terms())
 
 type Kind = 'skills' | 'misconceptions'
 type Body = { name: string; looksLike: string; nextStep: string }

@@ -12,8 +12,12 @@ function Place() {
 }
 
 /** Shows a screen at an address, with what every screen has around it. Returns a user who types and clicks. */
-export function show(screen: ReactNode, at = '/', pattern = '/*') {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+export function show(
+  screen: ReactNode,
+  at = '/',
+  pattern = '/*',
+  client = new QueryClient({ defaultOptions: { queries: { retry: false } } }),
+) {
   const user = userEvent.setup()
   render(
     <QueryClientProvider client={client}>

@@ -1,5 +1,6 @@
 import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
+import { sessionResumed } from '@/lib/session'
 import { clearToasts } from '@/ui/Toasts'
 import { answer } from './server'
 
@@ -39,4 +40,5 @@ afterEach(() => {
   localStorage.clear()
   sessionStorage.clear()
   clearToasts()
+  sessionResumed()
 })

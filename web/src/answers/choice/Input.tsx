@@ -35,6 +35,8 @@ export default function Input({ face, value, onChange, disabled }: InputProps<'c
                 type={face.several ? 'checkbox' : 'radio'}
                 name={id}
                 className="sr-only"
+                // An option that is still being written has no words to be named by.
+                aria-label={option.text === '' ? `option ${letter(i)}, empty` : undefined}
                 checked={on}
                 onChange={() => pick(option.id)}
               />

@@ -7,6 +7,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { decimal, duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { sortingOf, type Sorting } from '@/lib/sorting'
+import { ask } from '@/lib/queries'
 import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
@@ -93,7 +94,7 @@ export default function BankDesk() {
             onSearch={(words) => set('q', words)}
           />
         </div>
-        <DropdownMenu.Root open={picking} onOpenChange={setPicking}>
+        <DropdownMenu.Root modal={false} open={picking} onOpenChange={setPicking}>
           <DropdownMenu.Trigger asChild>
             <Button kind="do" hint="n">
               New question
@@ -227,12 +228,9 @@ function Right({ item }: { item: Row }) {
 }
 
 function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; setShowKey: (on: boolean) => void }) {
-  const item = useQuery({
-    queryKey: ['item', id],
-    queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id } } })),
-  })
+  const item = useQuery(ask.item(id))
   if (item.isPending) return <Loading />
-  if (item.isError) return <Failed error={item.error} />
+  if (!item.data) return <Failed error={item.error} />
   const { record } = item.data
   return (
     <div className="flex flex-col gap-4">

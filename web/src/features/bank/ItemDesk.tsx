@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -28,14 +29,13 @@ const DEFAULT: ItemType = 'choice'
 export default function ItemDesk() {
   const { id, type } = useParams()
   const stored = useQuery({
-    queryKey: ['item', id],
-    queryFn: () => take(api.GET('/api/items/{id}', { params: { path: { id: id ?? '' } } })),
+    ...ask.item(id ?? ''),
     enabled: id !== undefined,
     refetchOnWindowFocus: false,
     staleTime: Infinity,
   })
   if (id !== undefined && stored.isPending) return <Loading what="Opening the question" />
-  if (stored.isError) return <Failed error={stored.error} />
+  if (id !== undefined && !stored.data) return <Failed error={stored.error} />
   const kind = isType(type) ? type : DEFAULT
   return <Editor key={id ?? `new-${kind}`} id={id ?? null} stored={stored.data ?? null} kind={kind} />
 }

@@ -16,7 +16,7 @@ export function PaperPdf({ id, title, before }: { id: string; title: string; bef
   const [wanted, setWanted] = useState<Wanted | null>(null)
   return (
     <>
-      <DropdownMenu.Root>
+      <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger asChild>
           <Button>PDF</Button>
         </DropdownMenu.Trigger>

@@ -24,7 +24,7 @@ export default function PrintPaper() {
     retry: false,
   })
   if (paper.isPending) return <Loading />
-  if (paper.isError) return <Failed error={paper.error} />
+  if (!paper.data) return <Failed error={paper.error} />
   const { paper: doc, items, pictures, points } = paper.data
   let number = 0
   return (

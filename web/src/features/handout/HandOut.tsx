@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { fromLocal } from '@/lib/locale'
@@ -24,17 +25,13 @@ export default function HandOut() {
   const [params] = useSearchParams()
   const navigate = useNavigate()
   const client = useQueryClient()
-  const papers = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
-  const classes = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/classes')) })
+  const papers = useQuery(ask.papers())
+  const classes = useQuery(ask.classes())
   const [editionId, setEditionId] = useState(params.get('edition') ?? '')
   const [chosen, setChosen] = useState<string[]>([])
   const [single, setSingle] = useState('')
   const [students, setStudents] = useState<Record<string, string>>({})
-  const roster = useQuery({
-    queryKey: ['class', single],
-    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: single } } })),
-    enabled: single !== '',
-  })
+  const roster = useQuery({ ...ask.roster(single), enabled: single !== '' })
   const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
   const [when, setWhen] = useState<Typed>({ visible: true, opens: '', closes: '' })
   const [at, setAt] = useState<Moment>('handed in')
@@ -66,7 +63,7 @@ export default function HandOut() {
   const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
   const problem = handOut.error ? problemOf(handOut.error) : null
   if (papers.isPending || classes.isPending) return <Loading />
-  if (papers.isError || classes.isError) return <Failed error={papers.error ?? classes.error} />
+  if (!papers.data || !classes.data) return <Failed error={papers.error ?? classes.error} />
   if (published.length === 0) {
     return (
       <Empty title="No paper is published yet">

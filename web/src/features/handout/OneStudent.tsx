@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
+import { ask } from '@/lib/queries'
 import { kindOf } from '@/answers/registry'
-import { api, take, type Schemas } from '@/lib/api/client'
+import type { Schemas } from '@/lib/api/client'
 import { decimal } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { isTold, MOMENTS, type Moment } from '@/lib/telling'
@@ -21,11 +22,7 @@ export function OneStudent({
   plan: Schemas['Conditions']['feedback']
   at: Moment
 }) {
-  const paper = useQuery({
-    queryKey: ['paper', paperId],
-    queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id: paperId } } })),
-    gcTime: 0,
-  })
+  const paper = useQuery(ask.paper(paperId))
   if (!paper.data) return <Loading what="Opening the paper" />
   const entries = paper.data.paper.sections.flatMap((s) => s.entries)
   const questions = entries.flatMap((e) => {

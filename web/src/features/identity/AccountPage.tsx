@@ -17,7 +17,7 @@ const LEAST = 10
 export default function AccountPage() {
   const account = useQuery({ queryKey: ['account'], queryFn: () => take(api.GET('/api/account')), staleTime: 0 })
   if (account.isPending) return <Loading what="Opening your account" />
-  if (account.isError) return <Failed error={account.error} retry={() => void account.refetch()} />
+  if (!account.data) return <Failed error={account.error} retry={() => void account.refetch()} />
   return (
     <>
       <Head title="Account" note={`signed in at ${plural(account.data.sessions.length, 'place')}`} />

@@ -1,3 +1,4 @@
+import { AlertDialog } from 'radix-ui'
 import { useState, type FormEvent } from 'react'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
@@ -6,11 +7,76 @@ import { FaultLine } from '@/ui/States'
 
 type Session = Schemas['IdentitySessionView']
 
-export function SignIn({
+type Account = Schemas['IdentityDemoAccountView']
+
+const PASSWORD = 'high-water'
+
+/** The door. */
+export function SignIn({ demoAccounts, onDone }: { demoAccounts: Account[]; onDone: (session: Session) => void }) {
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-4xl content-center gap-10 p-6 md:grid-cols-[1fr_1fr]">
+      <div className="relative self-center border-x-2 border-line px-10 py-12">
+        <span aria-hidden className="absolute inset-x-0 top-6 h-[3px] bg-line" />
+        <h1 className="text-4xl">Chalk Ladder</h1>
+        <p className="mt-3 text-lg">
+          Quizzes and worksheets for a teacher team: written, run, marked, read, and turned into the next groups.
+        </p>
+        <p className="mt-6">
+          <a className="font-semibold text-blue underline" href="/join">
+            Students join here
+          </a>
+        </p>
+        <span aria-hidden className="absolute -inset-x-0.5 bottom-6 h-[7px] bg-rung" />
+      </div>
+      <SignInForm title="Sign in as a teacher" demoAccounts={demoAccounts} onDone={onDone} />
+    </main>
+  )
+}
+
+/** Laid over the desk when a session has ended: the desk waits as it was. */
+export function SignInAgain({
+  name,
+  demoAccounts,
+  onDone,
+  onSomebodyElse,
+}: {
+  name: string
+  demoAccounts: Account[]
+  onDone: (session: Session) => void
+  onSomebodyElse: () => void
+}) {
+  return (
+    <AlertDialog.Root open>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 z-60 bg-ink/45" />
+        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-60 flex max-h-[92vh] w-[94vw] max-w-md -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded border border-line bg-ground p-5 shadow-float">
+          <AlertDialog.Title className="text-xl">You are no longer signed in</AlertDialog.Title>
+          <AlertDialog.Description>
+            Your desk is as you left it, {name}, and what you had typed is still there. Sign in to go on.
+          </AlertDialog.Description>
+          <SignInForm
+            title="Sign in again"
+            demoAccounts={demoAccounts.filter((account) => account.name === name)}
+            onDone={onDone}
+          />
+          <AlertDialog.Cancel asChild>
+            <Button kind="quiet" onClick={onSomebodyElse}>
+              I am somebody else
+            </Button>
+          </AlertDialog.Cancel>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  )
+}
+
+function SignInForm({
+  title,
   demoAccounts,
   onDone,
 }: {
-  demoAccounts: Schemas['IdentityDemoAccountView'][]
+  title: string
+  demoAccounts: Account[]
   onDone: (session: Session) => void
 }) {
   const [email, setEmail] = useState('')
@@ -33,67 +99,52 @@ export function SignIn({
     void signIn({ email, password })
   }
   return (
-    <main className="mx-auto grid min-h-dvh max-w-4xl content-center gap-10 p-6 md:grid-cols-[1fr_1fr]">
-      <div className="relative self-center border-x-2 border-line px-10 py-12">
-        <span aria-hidden className="absolute inset-x-0 top-6 h-[3px] bg-line" />
-        <h1 className="text-4xl">Chalk Ladder</h1>
-        <p className="mt-3 text-lg">
-          Quizzes and worksheets for a teacher team: written, run, marked, read, and turned into the next groups.
-        </p>
-        <p className="mt-6">
-          <a className="font-semibold text-blue underline" href="/join">
-            Students join here
-          </a>
-        </p>
-        <span aria-hidden className="absolute -inset-x-0.5 bottom-6 h-[7px] bg-rung" />
-      </div>
-      <div className="flex flex-col gap-6">
-        <form onSubmit={submit} className="flex flex-col gap-4 rounded border bg-sheet p-6">
-          <h2 className="text-xl">Sign in as a teacher</h2>
-          <TextField
-            label="E-mail address"
-            type="email"
-            autoComplete="username"
-            value={email}
-            onChange={(e) => setEmail(e.target.value)}
-            fault={problem?.fields.email}
-            autoFocus
-          />
-          <TextField
-            label="Password"
-            type="password"
-            autoComplete="current-password"
-            value={password}
-            onChange={(e) => setPassword(e.target.value)}
-            fault={problem?.fields.password}
-          />
-          {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
-          <Button kind="do" type="submit" disabled={busy}>
-            Sign in
-          </Button>
-        </form>
-        {demoAccounts.length > 0 ? (
-          <section aria-label="Demo accounts" className="rounded border border-dashed border-edge p-4">
-            <h2 className="font-sans text-sm font-semibold tracking-normal">Demo data is loaded. Go in as:</h2>
-            <ul className="mt-2 flex flex-col">
-              {demoAccounts.map((account) => (
-                <li key={account.email}>
-                  <button
-                    className="flex w-full items-baseline gap-2 rounded px-2 py-1 text-left hover:bg-rust-pale"
-                    disabled={busy}
-                    onClick={() => void signIn({ email: account.email, password: 'high-water' })}
-                  >
-                    <span className="font-semibold">{account.name}</span>
-                    <span className="text-sm text-quiet">
-                      {account.role} · {account.team}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        ) : null}
-      </div>
-    </main>
+    <div className="flex flex-col gap-6">
+      <form onSubmit={submit} className="flex flex-col gap-4 rounded border bg-sheet p-6">
+        <h2 className="text-xl">{title}</h2>
+        <TextField
+          label="E-mail address"
+          type="email"
+          autoComplete="username"
+          value={email}
+          onChange={(e) => setEmail(e.target.value)}
+          fault={problem?.fields.email}
+          autoFocus
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+          fault={problem?.fields.password}
+        />
+        {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+        <Button kind="do" type="submit" disabled={busy}>
+          Sign in
+        </Button>
+      </form>
+      {demoAccounts.length > 0 ? (
+        <section aria-label="Demo accounts" className="rounded border border-dashed border-edge p-4">
+          <h2 className="font-sans text-sm font-semibold tracking-normal">Demo data is loaded. Go in as:</h2>
+          <ul className="mt-2 flex flex-col">
+            {demoAccounts.map((account) => (
+              <li key={account.email}>
+                <button
+                  className="flex w-full items-baseline gap-2 rounded px-2 py-1 text-left hover:bg-rust-pale"
+                  disabled={busy}
+                  onClick={() => void signIn({ email: account.email, password: PASSWORD })}
+                >
+                  <span className="font-semibold">{account.name}</span>
+                  <span className="text-sm text-quiet">
+                    {account.role} · {account.team}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+    </div>
   )
 }

@@ -6,6 +6,7 @@ import { timeOfDay } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
 import { SelectField } from '@/ui/Select'
+import { Scroll } from '@/ui/Scroll'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 
@@ -101,7 +102,7 @@ export default function Trail() {
           ]}
         />
       </Head>
-      <div className="min-h-0 flex-1 overflow-auto">
+      <Scroll label="What was changed">
         {trail.isPending ? <Loading what="Reading the trail" /> : null}
         {trail.isError ? <Failed error={trail.error} retry={() => void trail.refetch()} /> : null}
         {trail.data && lines.length === 0 ? (
@@ -158,7 +159,7 @@ export default function Trail() {
             </Button>
           </p>
         ) : null}
-      </div>
+      </Scroll>
     </>
   )
 }

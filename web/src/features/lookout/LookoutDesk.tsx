@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -28,12 +29,8 @@ export default function LookoutDesk() {
   const { id = '' } = useParams()
   const client = useQueryClient()
   const navigate = useNavigate()
-  const key = useMemo(() => ['lookout', id], [id])
-  const snapshot = useQuery({
-    queryKey: key,
-    queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id } } })),
-    staleTime: Infinity,
-  })
+  const { queryKey: key } = useMemo(() => ask.lookout(id), [id])
+  const snapshot = useQuery(ask.lookout(id))
   const live = useLive<Message>(
     `/api/handouts/${id}/live`,
     useCallback(
@@ -84,7 +81,7 @@ export default function LookoutDesk() {
     Escape: { label: 'Put the student’s work away', run: () => setOpen(null) },
   })
   if (snapshot.isPending) return <Loading what="Looking out" />
-  if (snapshot.isError) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
+  if (!snapshot.data) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
   const { handout, columns, rungs } = snapshot.data
   const all = snapshot.data.rows.filter((row) => group === '' || classes?.[row.studentId] === group)
   const joined = all.filter((r) => r.state !== 'expected').length
@@ -190,7 +187,7 @@ export default function LookoutDesk() {
               ]}
             />
           </div>
-          <div className="overflow-x-auto">
+          <div className="relative overflow-x-auto">
             {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
             <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
               <caption className="sr-only">Students and their answers, as it happens</caption>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, take } from '@/lib/api/client'
+import { ask } from '@/lib/queries'
 import { standing, toWhom, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
 import { HandoutPicker } from '@/ui/HandoutPicker'
@@ -26,11 +26,7 @@ export default function LookoutList() {
 }
 
 function Running({ handout }: { handout: Handout }) {
-  const snapshot = useQuery({
-    queryKey: ['lookout', handout.id],
-    queryFn: () => take(api.GET('/api/handouts/{id}/lookout', { params: { path: { id: handout.id } } })),
-    staleTime: Infinity,
-  })
+  const snapshot = useQuery(ask.lookout(handout.id))
   return (
     <Aside
       title={handout.title}

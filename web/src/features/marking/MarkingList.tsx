@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import { ask } from '@/lib/queries'
+import type { Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
@@ -9,7 +10,7 @@ import { ReturnDialog } from './ReturnDialog'
 
 /** What waits for a marker, and what is ready to go back to students. */
 export default function MarkingList() {
-  const list = useQuery({ queryKey: ['marking'], queryFn: () => take(api.GET('/api/marking')) })
+  const list = useQuery(ask.marking())
   const [params, setParams] = useSearchParams()
   const handouts = list.data?.handouts ?? []
   const returning = handouts.find((h) => h.handoutId === params.get('return'))

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { api, take } from '@/lib/api/client'
 import { moment } from '@/lib/format'
 import { Head } from '@/ui/Desk'
+import { Scroll } from '@/ui/Scroll'
 import { Empty, Failed, Loading } from '@/ui/States'
 
 /** What would have been sent. */
@@ -10,7 +11,7 @@ export default function Outbox() {
   return (
     <>
       <Head title="Outbox" note="kept here instead of being sent" />
-      <div className="min-h-0 flex-1 overflow-auto">
+      <Scroll label="Messages">
         {list.isPending ? <Loading /> : null}
         {list.isError ? <Failed error={list.error} /> : null}
         {list.data?.messages.length === 0 ? (
@@ -31,7 +32,7 @@ export default function Outbox() {
             </li>
           ))}
         </ul>
-      </div>
+      </Scroll>
     </>
   )
 }

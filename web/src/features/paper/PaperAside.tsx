@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import { ask } from '@/lib/queries'
+import type { Schemas } from '@/lib/api/client'
 import { decimal, moment, plural } from '@/lib/format'
 import { standing, toWhom, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
@@ -17,11 +18,7 @@ export function PaperAside({
   uses: readonly Handout[]
   onArchive: () => void
 }) {
-  const whole = useQuery({
-    queryKey: ['paper', paper.id],
-    queryFn: () => take(api.GET('/api/papers/{id}', { params: { path: { id: paper.id } } })),
-    gcTime: 0,
-  })
+  const whole = useQuery(ask.paper(paper.id))
   return (
     <Aside
       title={paper.title || 'Untitled'}

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
@@ -248,4 +248,63 @@ it('a paper that somebody else changed keeps what was typed until the newer one 
   expect(await screen.findByText(/Suvi has changed this paper meanwhile/, {}, { timeout: 3000 })).toBeTruthy()
   expect((screen.getAllByLabelText('Title')[0] as HTMLInputElement).value).toBe('Tides!')
   expect(screen.getByRole('button', { name: 'Open the newer one' })).toBeTruthy()
+})
+
+describe('What did not reach the server', () => {
+  const title = () => within(screen.getByRole('region', { name: 'Outline' })).getByLabelText<HTMLInputElement>('Title')
+  const titled = (view: Schemas['PaperPaperView']) => view.paper.title
+  const typeTitle = async (user: ReturnType<typeof open>) => {
+    await user.clear(title())
+    await user.type(title(), 'Currents')
+  }
+
+  it('is back when the desk is opened again, and is saved then', async () => {
+    serving({ 'PUT /api/papers/p1': new Refusal(503, 'Back in a minute.') })
+    const user = open()
+    await typeTitle(user)
+    expect(await screen.findByText(/Back in a minute/)).toBeTruthy()
+    cleanup()
+    serving()
+    open()
+    expect(title().value).toBe('Currents')
+    expect(screen.getByText(/What you had not saved is back/)).toBeTruthy()
+    await waitFor(() =>
+      expect(bodies('PUT', '/api/papers/p1')).toMatchObject([{ version: 1, paper: { title: 'Currents' } }]),
+    )
+    cleanup()
+    open(stored({ version: 2, paper: { ...paper, title: 'Currents' } }))
+    expect(screen.queryByText(/What you had not saved is back/)).toBeNull()
+  })
+
+  it('is sent again by itself when the server can be reached', async () => {
+    let calls = 0
+    serving({
+      'PUT /api/papers/p1': (asked: { body: unknown }) =>
+        ++calls === 1 ? new Refusal(503, 'Back in a minute.') : saving(asked),
+    })
+    const user = open()
+    await typeTitle(user)
+    await screen.findByText(/Back in a minute/)
+    expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
+    expect(screen.queryByText(/Back in a minute/)).toBeNull()
+    expect(calls).toBe(2)
+  })
+
+  it('does not go over what somebody else has saved since', async () => {
+    serving({ 'PUT /api/papers/p1': new Refusal(503, 'Back in a minute.') })
+    await typeTitle(open())
+    await screen.findByText(/Back in a minute/)
+    cleanup()
+    const newer = stored({ version: 5, paper: { ...paper, title: 'Ebb' } })
+    serving({
+      'PUT /api/papers/p1': ({ body }: { body: { version: number } }) =>
+        body.version === 5 ? newer : new Refusal(409, 'Suvi saved it meanwhile.'),
+      'GET /api/papers/p1': newer,
+    })
+    const user = open(newer)
+    await user.click(await screen.findByRole('button', { name: 'Open the newer one' }))
+    await waitFor(() => expect(title().value).toBe(titled(newer)))
+    await user.click(within(screen.getByRole('banner')).getByRole('button', { name: 'Undo' }))
+    expect(title().value).toBe('Currents')
+  })
 })

@@ -193,6 +193,14 @@ export default function PaperDesk({ stored, question, printing }: Props) {
           )}
         </p>
       ) : null}
+      {draft.back ? (
+        <p role="status" className="flex items-center gap-3 border-b bg-sheet px-5 py-2">
+          What you had not saved is back, and is being saved.
+          <Button size="small" onClick={draft.undo}>
+            Take the saved one instead
+          </Button>
+        </p>
+      ) : null}
       <ChangedInBank view={view} onSelect={setSelected} />
       <Desk
         leftLabel="Outline"
@@ -324,7 +332,7 @@ function ChangedInBank({ view, onSelect }: { view: Schemas['PaperPaperView']; on
 /** Which type of question is to be written into the paper? */
 function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
         <Button>New question</Button>
       </DropdownMenu.Trigger>

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { toWhom, useHandouts } from '@/lib/handouts'
@@ -16,7 +17,7 @@ const nameOf = (paper: Paper) => paper.title || 'Untitled'
 export default function PaperList() {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const list = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
+  const list = useQuery(ask.papers())
   const create = useMutation({
     mutationFn: () =>
       take(

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -12,7 +13,7 @@ import { aimWords } from './groups'
 /** Groupings that were kept, the latest first. */
 export default function GroupingList() {
   const client = useQueryClient()
-  const list = useQuery({ queryKey: ['groupings'], queryFn: () => take(api.GET('/api/groupings')) })
+  const list = useQuery(ask.groupings())
   const refresh = () => client.invalidateQueries({ queryKey: ['groupings'] })
   const archive = async (id: string, name: string) => {
     const path = { id }
@@ -67,10 +68,7 @@ export default function GroupingList() {
 
 /** A grouping beside the list: its groups with their students, and what each was handed. */
 function GroupingAside({ of, onArchive }: { of: Schemas['RegroupGroupingRowView']; onArchive: () => void }) {
-  const whole = useQuery({
-    queryKey: ['grouping', of.id],
-    queryFn: () => take(api.GET('/api/groupings/{id}', { params: { path: { id: of.id } } })),
-  })
+  const whole = useQuery(ask.grouping(of.id))
   return (
     <Aside
       title={of.name}

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
@@ -21,7 +22,7 @@ const requestsFor = (grouping: Grouping) =>
 /** A kept grouping: each group is handed its next paper, all in one act. */
 export function Kept({ grouping }: { grouping: Grouping }) {
   const client = useQueryClient()
-  const papers = useQuery({ queryKey: ['papers'], queryFn: () => take(api.GET('/api/papers')) })
+  const papers = useQuery(ask.papers())
   const [shown, setShown] = useState(grouping)
   const [choice, setChoice] = useState<Record<string, string>>({})
   const [requests, setRequests] = useState(() => requestsFor(grouping))

@@ -21,7 +21,7 @@ export function Change({ id, since, onSince }: Props) {
     placeholderData: keepPreviousData,
   })
   if (change.isPending) return <Loading what="Comparing with earlier work" />
-  if (change.isError) return <Failed error={change.error} retry={() => void change.refetch()} />
+  if (!change.data) return <Failed error={change.error} retry={() => void change.refetch()} />
   const c = change.data
   if (c.since === null)
     return (

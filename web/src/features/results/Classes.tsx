@@ -13,7 +13,7 @@ export function Classes({ id }: { id: string }) {
     queryFn: () => take(api.GET('/api/handouts/{id}/results/classes', { params: { path: { id } } })),
   })
   if (classes.isPending) return <Loading what="Comparing the classes" />
-  if (classes.isError) return <Failed error={classes.error} retry={() => void classes.refetch()} />
+  if (!classes.data) return <Failed error={classes.error} retry={() => void classes.refetch()} />
   const list = classes.data.classes
   if (list.length < 2)
     return <p className="py-4 text-quiet">This went to one class, or to single students: nothing to compare.</p>

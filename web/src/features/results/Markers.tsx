@@ -19,7 +19,7 @@ export function Markers({ id }: { id: string }) {
     queryFn: () => take(api.GET('/api/handouts/{id}/results/markers', { params: { path: { id } } })),
   })
   if (markers.isPending) return <Loading what="Comparing the markers" />
-  if (markers.isError) return <Failed error={markers.error} retry={() => void markers.refetch()} />
+  if (!markers.data) return <Failed error={markers.error} retry={() => void markers.refetch()} />
   return (
     <div className="flex flex-col gap-8 pt-3">
       {markers.data.questions.map((q) => (

@@ -18,7 +18,7 @@ const useModel = (id: string, on: boolean) =>
 export function PersonMap({ id }: { id: string }) {
   const model = useModel(id, true)
   if (model.isPending) return <Loading what="Fitting the model" />
-  if (model.isError) return <Failed error={model.error} retry={() => void model.refetch()} />
+  if (!model.data) return <Failed error={model.error} retry={() => void model.refetch()} />
   const m = model.data
   if (m.questions.length === 0)
     return (

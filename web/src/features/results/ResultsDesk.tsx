@@ -1,8 +1,9 @@
+import { ask } from '@/lib/queries'
 import { isByHand } from '@/answers/registry'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import type { Schemas } from '@/lib/api/client'
 import { marks, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
@@ -49,9 +50,7 @@ export default function ResultsDesk() {
   const navigate = useNavigate()
   const group = params.get('class') ?? ''
   const results = useQuery({
-    queryKey: ['results', id, { group }],
-    queryFn: () =>
-      take(api.GET('/api/handouts/{id}/results', { params: { path: { id }, query: group ? { class: group } : {} } })),
+    ...ask.results(id, group),
     placeholderData: keepPreviousData,
   })
   const questions = results.data?.questions ?? []
@@ -86,7 +85,7 @@ export default function ResultsDesk() {
     },
   })
   if (results.isPending) return <Loading what="Reading the results" />
-  if (results.isError) return <Failed error={results.error} retry={() => void results.refetch()} />
+  if (!results.data) return <Failed error={results.error} retry={() => void results.refetch()} />
   const r = results.data
   const link = 'rounded border border-edge bg-sheet px-3 py-1.5 text-[15px] font-semibold hover:border-ink'
   return (

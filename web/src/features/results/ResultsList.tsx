@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { api, take, type Schemas } from '@/lib/api/client'
+import { ask } from '@/lib/queries'
+import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { toWhom, turn, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
@@ -33,10 +34,7 @@ const wanting = (q: Schemas['ResultsQuestionView']) => q.flags.map((f) => f.kind
 /** Which questions want looking at, and who is on which rung. */
 function Gist({ handout }: { handout: Handout }) {
   const { id } = handout
-  const results = useQuery({
-    queryKey: ['results', id, { group: '' }],
-    queryFn: () => take(api.GET('/api/handouts/{id}/results', { params: { path: { id }, query: {} } })),
-  })
+  const results = useQuery(ask.results(id, ''))
   const flagged = results.data?.questions.filter((q) => wanting(q).length > 0) ?? []
   return (
     <Aside title={handout.title} note={toWhom(handout)} to={`/results/${id}`} way="Read">

@@ -23,7 +23,7 @@ export function Skills({ id, group = '' }: { id: string; group?: string }) {
   })
   const [known, setKnown] = useState(false)
   if (skills.isPending) return <Loading what="Reading the skills" />
-  if (skills.isError) return <Failed error={skills.error} retry={() => void skills.refetch()} />
+  if (!skills.data) return <Failed error={skills.error} retry={() => void skills.refetch()} />
   const s = skills.data
   if (s.skills.length === 0) return <p className="py-4 text-quiet">No question of this paper names a skill.</p>
   return (
@@ -43,7 +43,7 @@ export function Skills({ id, group = '' }: { id: string; group?: string }) {
           </button>
         ))}
       </div>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="text-[15px]">
           <caption className="sr-only">Credit by student and skill</caption>
           <thead>

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -15,10 +16,7 @@ import { Slips } from './Slips'
 export default function ClassDesk() {
   const { id = '' } = useParams()
   const client = useQueryClient()
-  const one = useQuery({
-    queryKey: ['class', id],
-    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })),
-  })
+  const one = useQuery(ask.roster(id))
   const [adding, setAdding] = useState(false)
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
   const [renaming, setRenaming] = useState<Renaming | null>(null)
@@ -49,7 +47,7 @@ export default function ClassDesk() {
     p: { label: 'Slips to print', run: () => void print() },
   })
   if (one.isPending) return <Loading />
-  if (one.isError) return <Failed error={one.error} />
+  if (!one.data) return <Failed error={one.error} />
   if (slips) return <Slips slips={slips} onClose={() => setSlips(null)} />
   return (
     <>

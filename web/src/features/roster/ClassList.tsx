@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { standing, useHandouts, type Handout } from '@/lib/handouts'
@@ -14,7 +15,7 @@ import { Empty, Failed, Loading } from '@/ui/States'
 type Row = Schemas['RosterClassRowView']
 
 export default function ClassList() {
-  const list = useQuery({ queryKey: ['classes'], queryFn: () => take(api.GET('/api/classes')) })
+  const list = useQuery(ask.classes())
   const handouts = useHandouts()
   const of = (one: Row) => handouts.data?.handouts.filter((h) => h.classes.includes(one.name)) ?? []
   const [adding, setAdding] = useState(false)
@@ -71,10 +72,7 @@ export default function ClassList() {
 
 /** A class beside the list: who is in it, and what it has been handed. */
 function ClassAside({ of, handouts }: { of: Row; handouts: readonly Handout[] }) {
-  const roster = useQuery({
-    queryKey: ['class', of.id],
-    queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id: of.id } } })),
-  })
+  const roster = useQuery(ask.roster(of.id))
   return (
     <Aside title={of.name} note={`code ${of.code} · ${plural(of.students, 'student')}`} to={`/classes/${of.id}`}>
       <section>

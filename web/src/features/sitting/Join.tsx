@@ -1,7 +1,9 @@
+import { AlertDialog } from 'radix-ui'
 import { useState, type FormEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { useQueryClient } from '@tanstack/react-query'
 import { api, problemOf, take, type Problem } from '@/lib/api/client'
+import { sessionResumed } from '@/lib/session'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
@@ -10,21 +12,60 @@ import { afterJoining } from './ToJoin'
 /** Class code, name and PIN, as on the slip. */
 export default function Join() {
   const [params] = useSearchParams()
-  const [code, setCode] = useState(params.get('code') ?? '')
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-6 p-5 text-lg">
+      <h1 className="relative border-x-2 border-line px-5 py-5 text-3xl">
+        <span aria-hidden className="absolute -inset-x-0.5 bottom-1 h-[7px] bg-rung" />
+        Join your class
+      </h1>
+      <JoinForm
+        code={params.get('code') ?? ''}
+        onJoined={() => {
+          sessionResumed()
+          client.clear()
+          void navigate(afterJoining(params.get('to')))
+        }}
+      />
+    </main>
+  )
+}
+
+/**
+ * Laid over the work when a student is signed out in the middle of it. Their answers are on the device; once they are
+ * back the page is opened anew, which sends them and goes on where it was.
+ */
+export function JoinAgain() {
+  return (
+    <AlertDialog.Root open>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 z-60 bg-ink/45" />
+        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-60 flex max-h-[92vh] w-[94vw] max-w-md -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded border border-line bg-ground p-5 text-lg shadow-float">
+          <AlertDialog.Title className="text-xl">You are no longer signed in</AlertDialog.Title>
+          <AlertDialog.Description>
+            Your answers are kept on this device. Join again to go on where you were.
+          </AlertDialog.Description>
+          <JoinForm code="" onJoined={() => location.reload()} />
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  )
+}
+
+function JoinForm({ code: known, onJoined }: { code: string; onJoined: () => void }) {
+  const [code, setCode] = useState(known)
   const [name, setName] = useState('')
   const [pin, setPin] = useState('')
   const [problem, setProblem] = useState<Problem | null>(null)
   const [busy, setBusy] = useState(false)
-  const navigate = useNavigate()
-  const client = useQueryClient()
   const submit = async (event: FormEvent) => {
     event.preventDefault()
     setBusy(true)
     setProblem(null)
     try {
       await take(api.POST('/api/join', { body: { code, name, pin } }))
-      client.clear()
-      void navigate(afterJoining(params.get('to')))
+      onJoined()
     } catch (thrown) {
       setProblem(problemOf(thrown))
     } finally {
@@ -33,48 +74,42 @@ export default function Join() {
   }
   const big = '!min-h-12 !text-lg'
   return (
-    <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-6 p-5 text-lg">
-      <h1 className="relative border-x-2 border-line px-5 py-5 text-3xl">
-        <span aria-hidden className="absolute -inset-x-0.5 bottom-1 h-[7px] bg-rung" />
-        Join your class
-      </h1>
-      <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
-        <TextField
-          label="Class code"
-          className={`${big} font-mono uppercase`}
-          value={code}
-          maxLength={20}
-          autoCapitalize="characters"
-          autoComplete="off"
-          onChange={(e) => setCode(e.target.value)}
-          fault={problem?.fields.code}
-          autoFocus={!code}
-        />
-        <TextField
-          label="Your name, as on your slip"
-          className={big}
-          value={name}
-          maxLength={120}
-          autoComplete="name"
-          onChange={(e) => setName(e.target.value)}
-          fault={problem?.fields.name}
-          autoFocus={Boolean(code)}
-        />
-        <TextField
-          label="PIN"
-          className={`${big} font-mono`}
-          value={pin}
-          maxLength={20}
-          inputMode="numeric"
-          autoComplete="off"
-          onChange={(e) => setPin(e.target.value)}
-          fault={problem?.fields.pin}
-        />
-        {problem ? <FaultLine error={problem} /> : null}
-        <Button kind="do" size="large" type="submit" disabled={busy}>
-          Join
-        </Button>
-      </form>
-    </main>
+    <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+      <TextField
+        label="Class code"
+        className={`${big} font-mono uppercase`}
+        value={code}
+        maxLength={20}
+        autoCapitalize="characters"
+        autoComplete="off"
+        onChange={(e) => setCode(e.target.value)}
+        fault={problem?.fields.code}
+        autoFocus={!known}
+      />
+      <TextField
+        label="Your name, as on your slip"
+        className={big}
+        value={name}
+        maxLength={120}
+        autoComplete="name"
+        onChange={(e) => setName(e.target.value)}
+        fault={problem?.fields.name}
+        autoFocus={Boolean(known)}
+      />
+      <TextField
+        label="PIN"
+        className={`${big} font-mono`}
+        value={pin}
+        maxLength={20}
+        inputMode="numeric"
+        autoComplete="off"
+        onChange={(e) => setPin(e.target.value)}
+        fault={problem?.fields.pin}
+      />
+      {problem ? <FaultLine error={problem} /> : null}
+      <Button kind="do" size="large" type="submit" disabled={busy}>
+        Join
+      </Button>
+    </form>
   )
 }

@@ -47,7 +47,7 @@ export default function MyWork() {
   }, [isIn, client])
   if (work.isPending) return <Loading />
   if (work.error instanceof Problem && work.error.status === 401) return <ToJoin />
-  if (work.isError) return <Failed error={work.error} retry={() => void work.refetch()} />
+  if (!work.data) return <Failed error={work.error} retry={() => void work.refetch()} />
   const leave = async () => {
     const store = deviceStore()
     const { still } = await sendLeftBehind(store).catch(() => ({ still: 0 }))

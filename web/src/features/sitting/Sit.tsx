@@ -3,8 +3,10 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
+import { useSessionEnded } from '@/lib/session'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
+import { JoinAgain } from './Join'
 import { Keeper, wordsOf, type Line } from './keeper'
 import { transportOf } from './leftBehind'
 import { Returned } from './Returned'
@@ -19,6 +21,7 @@ type View = Schemas['SittingSittingView']
 export default function Sit() {
   const { id = '' } = useParams()
   const client = useQueryClient()
+  const ended = useSessionEnded()
   const [view, setView] = useState<View | null>(null)
   const [values, setValues] = useState<Map<string, Value>>(new Map())
   const [sure, setSure] = useState<Map<string, number>>(new Map())
@@ -121,13 +124,16 @@ export default function Sit() {
     handIn: () => act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit: view.visit } }))),
   }
   return (
-    <SitScreen
-      driver={driver}
-      head={
-        <Link to="/my" className="text-blue underline">
-          My work
-        </Link>
-      }
-    />
+    <>
+      <SitScreen
+        driver={driver}
+        head={
+          <Link to="/my" className="text-blue underline">
+            My work
+          </Link>
+        }
+      />
+      {ended ? <JoinAgain /> : null}
+    </>
   )
 }

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { sessionEnded } from '../session'
 import type { components, paths } from './generated'
 
 export type Schemas = components['schemas']
@@ -28,6 +29,7 @@ export async function take<T>(request: Promise<Answer<T>>): Promise<T> {
     throw new Problem(0, 'The server cannot be reached.', 'Check the connection. What you typed is still here.')
   }
   if (answer.response.ok) return answer.data as T
+  if (answer.response.status === 401) sessionEnded()
   const body = (answer.error ?? {}) as Partial<Schemas['Problem']>
   throw new Problem(answer.response.status, body.title ?? 'This did not work.', body.detail ?? '', body.fields ?? {})
 }
