@@ -57,7 +57,7 @@ fetch_php() {
       && chmod -R a+rX vendor ) # some archives unpack for their owner alone
 }
 fetch_web() { say "fetching front-end packages"; ( cd "$ROOT" && npm ci --loglevel=error ); }
-build_web() { say "building the front end"; ( cd "$ROOT" && npx vite build web --logLevel warn ); }
+build_web() { say "building the front end"; ( cd "$ROOT" && npm run build --silent ); }
 
 fetch_all() {
   once composer "$(hash_of composer.json)-$([ -f "$ROOT/vendor/autoload.php" ] && echo y)" fetch_php || fail "composer could not fetch the PHP packages"

@@ -2,7 +2,7 @@ import '@/styles.css'
 import { QueryClientProvider } from '@tanstack/react-query'
 import { lazy, StrictMode, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import Join from '@/features/sitting/Join'
 import { useFocusKeeper } from '@/lib/focus'
 import { applyTheme } from '@/lib/theme'
@@ -24,19 +24,19 @@ function FocusKept() {
 applyTheme()
 tellFaults()
 
-const router = createBrowserRouter([
-  { path: '/join', element: <Join /> },
-  { path: '/my', element: <MyWork /> },
-  { path: '/my/:id', element: <Sit /> },
-  { path: '*', element: <Navigate to="/join" replace /> },
-])
-
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
       <Boundary>
         <Suspense fallback={<Loading />}>
-          <RouterProvider router={router} />
+          <BrowserRouter>
+            <Routes>
+              <Route path="/join" element={<Join />} />
+              <Route path="/my" element={<MyWork />} />
+              <Route path="/my/:id" element={<Sit />} />
+              <Route path="*" element={<Navigate to="/join" replace />} />
+            </Routes>
+          </BrowserRouter>
         </Suspense>
         <Toasts />
         <FocusKept />

@@ -1,12 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { useSessionEnded } from '@/lib/session'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
-import { JoinAgain } from './Join'
 import { Keeper, wordsOf, type Line } from './keeper'
 import { transportOf } from './leftBehind'
 import { Returned } from './Returned'
@@ -14,6 +13,9 @@ import { SitScreen, type Driver } from './SitScreen'
 import { Stopwatch } from './stopwatch'
 import { ToJoin } from './ToJoin'
 import { deviceStore, keyOf, type Step, type Value } from './store'
+
+// Seldom needed, and not before the first question is.
+const JoinAgain = lazy(() => import('./JoinAgain'))
 
 type View = Schemas['SittingSittingView']
 
@@ -133,7 +135,11 @@ export default function Sit() {
           </Link>
         }
       />
-      {ended ? <JoinAgain /> : null}
+      {ended ? (
+        <Suspense>
+          <JoinAgain />
+        </Suspense>
+      ) : null}
     </>
   )
 }

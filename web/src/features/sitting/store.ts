@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie'
+import { openDB, type DBSchema } from 'idb'
 import type { Schemas } from '@/lib/api/client'
 
 export type Step = Schemas['SittingStepView']
@@ -31,27 +31,38 @@ export interface DeviceStore {
   forgetSent(): Promise<void>
 }
 
-class Database extends Dexie {
-  answers!: EntityTable<Kept, 'key'>
-  constructor(name: string) {
-    super(name)
-    this.version(1).stores({ answers: 'key, sittingId' })
-  }
+interface Device extends DBSchema {
+  answers: { key: string; value: Kept; indexes: { sittingId: string } }
 }
+
+// Devices that have been here before hold it at ten: what they keep unsent is still theirs.
+const VERSION = 10
 
 /** Every answer is kept here first: a reload, a lost network or a flat battery loses nothing. */
 export function deviceStore(name = 'chalk-ladder'): DeviceStore {
-  const db = new Database(name)
+  const opening = openDB<Device>(name, VERSION, {
+    upgrade: (db) => db.createObjectStore('answers', { keyPath: 'key' }).createIndex('sittingId', 'sittingId'),
+    // Another tab with an older page is not kept waiting, nor does it keep this one.
+    blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+  })
+  // A private window may refuse the store: said by each act that needs it, not by nobody.
+  opening.catch(() => undefined)
+  const writing = async () => (await opening).transaction('answers', 'readwrite')
   return {
-    put: async (kept) => void (await db.answers.put(kept)),
-    of: (sittingId) => db.answers.where({ sittingId }).toArray(),
+    put: async (kept) => void (await (await opening).put('answers', kept)),
+    of: async (sittingId) => (await opening).getAllFromIndex('answers', 'sittingId', sittingId),
     confirm: async (key, counter) => {
-      await db.transaction('rw', db.answers, async () => {
-        const kept = await db.answers.get(key)
-        if (kept && kept.sent < counter) await db.answers.update(key, { sent: counter })
-      })
+      const tx = await writing()
+      const kept = await tx.store.get(key)
+      if (kept && kept.sent < counter) await tx.store.put({ ...kept, sent: counter })
+      await tx.done
     },
-    unsent: () => db.answers.filter((kept) => kept.sent < kept.counter).toArray(),
-    forgetSent: async () => void (await db.answers.filter((kept) => kept.sent >= kept.counter).delete()),
+    unsent: async () => (await (await opening).getAll('answers')).filter((kept) => kept.sent < kept.counter),
+    forgetSent: async () => {
+      const tx = await writing()
+      for (let at = await tx.store.openCursor(); at; at = await at.continue())
+        if (at.value.sent >= at.value.counter) await at.delete()
+      await tx.done
+    },
   }
 }
