@@ -191,7 +191,10 @@ final class World
         $rosters = $this->get(Rosters::class);
         $id = $rosters->create($this->lead, new ClassInput($class))->id;
         $rosters->add($this->lead, $id, new RosterInput($name));
-        $row = $this->tables->rows('SELECT id FROM student WHERE team_id = :team AND name = :name', ['team' => $this->lead->teamId, 'name' => $name])[0];
+        $row = $this->tables->rows(
+            'SELECT id FROM student WHERE team_id = :team AND name = :name',
+            ['team' => $this->lead->teamId, 'name' => $name],
+        )[0];
 
         return new StudentUser($row->text('id'), $this->lead->teamId, $name);
     }

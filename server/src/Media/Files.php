@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Media;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Media\Api\View\FileView;
 use ChalkLadder\Server\Media\Entity\MediaFile;
+use ChalkLadder\Server\Media\ReadModel\FileList;
 use ChalkLadder\Server\Media\Repository\FileRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
@@ -18,15 +19,13 @@ use Symfony\Component\Uid\Uuid;
 final readonly class Files
 {
     private const LARGEST = 2_000_000;
-    private const TYPES = [
-        IMAGETYPE_PNG => 'image/png',
-        IMAGETYPE_JPEG => 'image/jpeg',
-        IMAGETYPE_GIF => 'image/gif',
-        IMAGETYPE_WEBP => 'image/webp',
-    ];
 
-    public function __construct(private FileRepository $files, private Transaction $transaction, private ClockInterface $clock)
-    {
+    public function __construct(
+        private FileRepository $files,
+        private FileList $list,
+        private Transaction $transaction,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function add(StaffUser $who, string $name, string $bytes): FileView
@@ -34,18 +33,22 @@ final readonly class Files
         if (strlen($bytes) > self::LARGEST) {
             throw new Problem(413, 'The picture is too large.', 'At most 2 MB. Make it smaller and try again.');
         }
-        $size = @getimagesizefromstring($bytes);
-        $type = $size === false ? null : (self::TYPES[$size[2]] ?? null);
-        if ($type === null) {
-            throw Problem::invalid(['file' => 'This is not a PNG, JPEG, GIF or WebP picture.']);
-        }
+        $picture = Picture::read($bytes);
 
-        return new FileView($this->store($who->teamId, $type, $name, $bytes), $type);
+        return new FileView($this->store($who->teamId, $picture->mediaType, $name, $picture->bytes), $picture->mediaType);
     }
 
-    /** Keeps bytes whose type is known to be true: an upload that was examined, or a drawing of our own. */
+    /**
+     * Keeps bytes whose type is known to be true: an upload that was drawn anew, or a drawing of our own. What the team has
+     * already is not kept a second time.
+     */
     public function store(string $teamId, string $mediaType, string $name, string $bytes): string
     {
+        $known = $this->list->holding($teamId, $bytes);
+        if ($known !== null) {
+            return $known;
+        }
+
         return $this->transaction->run(function () use ($teamId, $mediaType, $name, $bytes): string {
             $file = new MediaFile($teamId, $mediaType, mb_substr($name, 0, 200), $bytes, $this->clock->now());
             $this->files->add($file);

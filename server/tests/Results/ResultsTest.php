@@ -327,7 +327,8 @@ final class ResultsTest extends ApiCase
         $this->world->sit('Dara Quill', $handout, ['e-choice' => ['options' => ['a']]], $dara);
         $as = $this->as($this->world->teacher);
         $of = static fn (string $class): Json => $as->get('GET', "/handouts/$handout/results?class=".rawurlencode($class));
-        $names = static fn (string $class): array => array_map(static fn (Json $s): string => $s->text('name'), $of($class)->list('students'));
+        $name = static fn (Json $student): string => $student->text('name');
+        $names = static fn (string $class): array => array_map($name, $of($class)->list('students'));
 
         self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Dara Quill'], $names(''));
         self::assertSame(['Ada Okafor', 'Benoît Larsen'], $names('8 Kestrel'));

@@ -98,7 +98,8 @@ describe('The door', () => {
     await user.click(await screen.findByRole('button', { name: 'Account of Maren Ostrander' }))
     await user.click(await screen.findByRole('menuitem', { name: 'Sign out' }))
     await waitFor(() => expect(sent('DELETE', '/api/session')).toHaveLength(1))
-    expect(await screen.findByLabelText('Password')).toBeTruthy()
+    expect(await screen.findByRole('heading', { name: 'Sign in as a teacher' })).toBeTruthy()
+    expect(screen.queryByRole('navigation')).toBeNull()
   })
 
   it('turns from paper to slate and back', async () => {
@@ -171,6 +172,28 @@ describe('A session that ends', () => {
     await waitFor(() => expect(sent('GET', '/api/papers').length).toBeGreaterThan(before))
   })
 
+  it('gives nobody else the desk, nor what was typed at it', async () => {
+    let now: object = session('teacher')
+    const other = { ...session('teacher'), staff: { id: 'y', name: 'Idris', role: 'teacher', team: 'Kelpwick' } }
+    serve({
+      'GET /api/session': () => now,
+      'GET /api/marking': { waiting: 0, lines: [] },
+      'GET /api/papers': papers,
+      'POST /api/classes': () => ((now = nobody), new Refusal(401, 'Sign in first.')),
+      'POST /api/session': other,
+    })
+    sessionStorage.setItem('chalk.unsaved.x', '"mine"')
+    const user = show(desk, '/bank')
+    await user.click(await screen.findByRole('button', { name: 'Make' }))
+    const door = within(await screen.findByRole('alertdialog'))
+    await user.type(door.getByLabelText('E-mail address'), 'idris@demo.example')
+    await user.type(door.getByLabelText('Password'), 'high-water')
+    await user.click(door.getByRole('button', { name: 'Sign in' }))
+    await waitFor(() => expect(sessionStorage.getItem('chalk.unsaved.x')).toBeNull())
+    // The page is opened anew; until then the desk stays behind the door.
+    expect(screen.getByRole('alertdialog')).toBeTruthy()
+  })
+
   it('is seen when the session is asked for anew, too, and takes nothing away', async () => {
     let now: object = session('teacher')
     serve({
@@ -185,6 +208,18 @@ describe('A session that ends', () => {
     await act(() => client.invalidateQueries({ queryKey: ['session'] }))
     expect(await screen.findByRole('alertdialog')).toBeTruthy()
     expect((screen.getByLabelText('typed here') as HTMLInputElement).value).toBe('half')
+  })
+
+  it('says nothing of age where nothing has come yet', async () => {
+    serve({
+      'GET /api/session': session('teacher'),
+      'GET /api/marking': { waiting: 0, lines: [] },
+      'GET /api/papers': new Refusal(503, 'Back in a minute.'),
+    })
+    show(desk, '/bank')
+    await screen.findByLabelText('typed here')
+    await waitFor(() => expect(sent('GET', '/api/papers')).toHaveLength(1))
+    expect(screen.queryByText(/^What you see is from/)).toBeNull()
   })
 
   it('a refresh that fails replaces nothing, and says how old it is', async () => {

@@ -37,6 +37,8 @@ describe('A moment as it is typed', () => {
       '27 Nov',
       '31 Nov 8:00',
       '27 Nov 25:00',
+      '25:00',
+      '12:75',
       '13/13 8:00',
       'soon',
       '27 Foo 8:00',

@@ -1,6 +1,7 @@
-import { cleanup, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
+import { sessionResumed } from '@/lib/session'
 import { show } from '@/testing/page'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
 import { type Paper } from './draft'
@@ -288,6 +289,18 @@ describe('What did not reach the server', () => {
     expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
     expect(screen.queryByText(/Back in a minute/)).toBeNull()
     expect(calls).toBe(2)
+  })
+
+  it('is sent as soon as a session that had ended goes on', async () => {
+    let inside = false
+    serving({
+      'PUT /api/papers/p1': (asked: { body: unknown }) => (inside ? saving(asked) : new Refusal(401, 'Sign in first.')),
+    })
+    await typeTitle(open())
+    await screen.findByText(/Sign in first/)
+    inside = true
+    act(() => sessionResumed())
+    expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
   })
 
   it('does not go over what somebody else has saved since', async () => {
