@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { toWhom, useHandouts, type Handout } from '@/lib/handouts'
-import { moment } from '@/lib/format'
+import { HANDED_OUT, OF_PAPER, TO_WHOM } from './handoutColumns'
 import { ListDesk } from './ListDesk'
 import type { Column } from './Rows'
 import { Empty } from './States'
@@ -35,18 +35,7 @@ export function HandoutPicker({
       words={(h) => `${h.title} ${toWhom(h)}`}
       picks={picks}
       to={to}
-      columns={[
-        { id: 'title', head: 'Paper', cell: (h) => h.title, sort: (h) => h.title },
-        { id: 'to', head: 'To', cell: toWhom, sort: toWhom, wide: true },
-        ...columns,
-        {
-          id: 'made',
-          head: 'Handed out',
-          cell: (h) => <span className="whitespace-nowrap text-quiet">{moment(h.madeAt)}</span>,
-          sort: (h) => h.madeAt,
-          wide: true,
-        },
-      ]}
+      columns={[OF_PAPER, TO_WHOM, ...columns, HANDED_OUT]}
       empty={
         <Empty title={empty}>
           <Link to="/handouts/new" className="font-semibold text-blue underline">

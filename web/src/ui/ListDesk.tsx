@@ -1,5 +1,5 @@
 import { useRef, type ReactNode } from 'react'
-import { useSearchParams } from 'react-router'
+import { further, useAddress } from '@/lib/address'
 import { useKeys, type Acts } from '@/lib/keys'
 import { holds, sortedBy, sortingOf, sortingText, type Sorting } from '@/lib/sorting'
 import { Button } from './Button'
@@ -47,30 +47,20 @@ export function ListDesk<T extends { id: string }>({
   empty: ReactNode
   panel: (row: T) => ReactNode
 }) {
-  const [params, setParams] = useSearchParams()
+  const { at, set, clear } = useAddress()
   const search = useRef<HTMLInputElement>(null)
-  const q = params.get('q') ?? ''
-  const pick = params.get('show') ?? ''
-  const sorting = sortingOf(params.get('sort'), first ?? { by: '', down: false })
-  const set = (name: string, value: string) =>
-    setParams(
-      (old) => {
-        const next = new URLSearchParams(old)
-        if (value) next.set(name, value)
-        else next.delete(name)
-        return next
-      },
-      { replace: true },
-    )
+  const q = at('q')
+  const pick = at('show')
+  const sorting = sortingOf(at('sort'), first ?? { by: '', down: false })
   const all = list.data ?? []
   const picked = picks?.find((p) => p.value === pick)
   const found = all.filter((row) => holds(words(row), q))
   const kept = picked ? found.filter(picked.of) : found
   const by = columns.find((c) => c.id === sorting.by)?.sort
   const rows = by ? sortedBy(kept, by, sorting.down) : kept
-  const chosen = rows.find((r) => r.id === params.get('open')) ?? rows[0]
+  const chosen = rows.find((r) => r.id === at('open')) ?? rows[0]
   const step = (to: number) => {
-    const next = rows[Math.max(0, Math.min(rows.length - 1, rows.findIndex((r) => r.id === chosen?.id) + to))]
+    const next = further(rows, chosen?.id, to)
     if (next) set('open', next.id)
   }
   useKeys({
@@ -121,7 +111,7 @@ export function ListDesk<T extends { id: string }>({
           ) : null}
           {rows.length === 0 ? (
             <Empty title="Nothing fits">
-              <Button onClick={() => setParams({}, { replace: true })}>Show all {all.length}</Button>
+              <Button onClick={clear}>Show all {all.length}</Button>
             </Empty>
           ) : (
             <Rows

@@ -1,8 +1,9 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
 import { useCallback, useMemo, useRef, useState } from 'react'
-import { Link, useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { answerOf, TYPES } from '@/answers/registry'
+import { further, useAddress } from '@/lib/address'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { decimal, duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -25,15 +26,14 @@ const LATEST: Sorting = { by: 'latest', down: false }
 
 /** Finds a question again: by words, skill, wrong idea and type, with what was answered to it so far. */
 export default function BankDesk() {
-  const [params, setParams] = useSearchParams()
+  const { at: asked, set, clear } = useAddress()
   const navigate = useNavigate()
   const search = useRef<HTMLInputElement>(null)
   const [showKey, setShowKey] = useState(true)
   const [picking, setPicking] = useState(false)
   const terms = useTerms()
-  const asked = (name: string) => params.get(name) ?? ''
   const filters = ['skill', 'misconception', 'type'].filter((name) => asked(name) !== '')
-  const sorting = sortingOf(params.get('sort'), LATEST)
+  const sorting = sortingOf(asked('sort'), LATEST)
   const query = {
     q: asked('q'),
     ...Object.fromEntries(filters.map((name) => [name, asked(name)])),
@@ -52,20 +52,9 @@ export default function BankDesk() {
   })
   const items = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data])
   const found = list.data?.pages[0]
-  const chosen = items.find((i) => i.id === params.get('open')) ?? items[0]
-  const set = (name: string, value: string) =>
-    setParams(
-      (old) => {
-        const next = new URLSearchParams(old)
-        if (value) next.set(name, value)
-        else next.delete(name)
-        return next
-      },
-      { replace: true },
-    )
+  const chosen = items.find((i) => i.id === asked('open')) ?? items[0]
   const step = (by: number) => {
-    const at = items.findIndex((i) => i.id === chosen?.id)
-    const next = items[Math.max(0, Math.min(items.length - 1, at + by))]
+    const next = further(items, chosen?.id, by)
     if (next) set('open', next.id)
   }
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list
@@ -159,7 +148,7 @@ export default function BankDesk() {
             {narrowed ? (
               <>
                 <p>Try fewer words or another filter.</p>
-                <Button onClick={() => setParams({})}>Clear the filters</Button>
+                <Button onClick={clear}>Clear the filters</Button>
               </>
             ) : (
               <p>Write the first question with the button above.</p>

@@ -5,6 +5,7 @@ import { moment, plural } from '@/lib/format'
 import { standing, toReturn, toWhom, turn, useHandouts, type Handout } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
 import { Aside, Facts } from '@/ui/Aside'
+import { HANDED_OUT, OF_PAPER, TO_WHOM } from '@/ui/handoutColumns'
 import { ListDesk } from '@/ui/ListDesk'
 import { Share } from '@/ui/Share'
 import { Empty } from '@/ui/States'
@@ -40,8 +41,8 @@ export default function HandoutList() {
         ]}
         to={(h) => (h.handedIn > 0 && h.status !== 'open' ? `/results/${h.id}` : `/lookout/${h.id}`)}
         columns={[
-          { id: 'title', head: 'Paper', cell: (h) => h.title, sort: (h) => h.title },
-          { id: 'to', head: 'To', cell: toWhom, sort: toWhom, wide: true },
+          OF_PAPER,
+          TO_WHOM,
           {
             id: 'status',
             head: 'Status',
@@ -61,13 +62,7 @@ export default function HandoutList() {
             sort: (h) => turn(h) || null,
             wide: true,
           },
-          {
-            id: 'made',
-            head: 'Handed out',
-            cell: (h) => <span className="whitespace-nowrap text-quiet">{moment(h.madeAt)}</span>,
-            sort: (h) => h.madeAt,
-            wide: true,
-          },
+          HANDED_OUT,
         ]}
         empty={
           <Empty title="Nothing has been handed out">

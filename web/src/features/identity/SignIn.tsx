@@ -1,7 +1,7 @@
-import { AlertDialog } from 'radix-ui'
 import { useState, type FormEvent } from 'react'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
+import { Door } from '@/ui/Door'
 import { TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 
@@ -46,27 +46,16 @@ export function SignInAgain({
   onSomebodyElse: () => void
 }) {
   return (
-    <AlertDialog.Root open>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-60 bg-ink/45" />
-        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-60 flex max-h-[92vh] w-[94vw] max-w-md -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded border border-line bg-ground p-5 shadow-float">
-          <AlertDialog.Title className="text-xl">You are no longer signed in</AlertDialog.Title>
-          <AlertDialog.Description>
-            Your desk is as you left it, {name}, and what you had typed is still there. Sign in to go on.
-          </AlertDialog.Description>
-          <SignInForm
-            title="Sign in again"
-            demoAccounts={demoAccounts.filter((account) => account.name === name)}
-            onDone={onDone}
-          />
-          <AlertDialog.Cancel asChild>
-            <Button kind="quiet" onClick={onSomebodyElse}>
-              I am somebody else
-            </Button>
-          </AlertDialog.Cancel>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+    <Door says={`Your desk is as you left it, ${name}, and what you had typed is still there. Sign in to go on.`}>
+      <SignInForm
+        title="Sign in again"
+        demoAccounts={demoAccounts.filter((account) => account.name === name)}
+        onDone={onDone}
+      />
+      <Button kind="quiet" onClick={onSomebodyElse}>
+        I am somebody else
+      </Button>
+    </Door>
   )
 }
 

@@ -50,10 +50,21 @@ const done = (students: string[]) => ({ students, waiting: [] })
 
 describe('Marking', () => {
   it('says what waits for a marker and what is ready to go back', async () => {
-    serve({ 'GET /api/marking': waiting() })
+    serve({
+      'GET /api/marking': waiting(),
+      'GET /api/handouts/h1/marking/e4': {
+        item: { type: 'open', prompt: '<p>Say why.</p>' },
+        sets: [{ label: 'the moon pulls', answers: [0, 2, 5] }],
+      },
+    })
     show(<MarkingList />)
     const mark = within(await screen.findByRole('region', { name: 'To mark' }))
     expect(mark.getByText('3 wait')).toBeTruthy()
+    expect(mark.getByRole('link', { name: '4 Why two tides?' }).getAttribute('href')).toBe('/marking/h1/e4')
+    const aside = within(screen.getByRole('region', { name: 'The chosen question' }))
+    expect(await aside.findByText('Say why.')).toBeTruthy()
+    expect(aside.getByText('17 of 20')).toBeTruthy()
+    expect(aside.getByText('the moon pulls').parentElement?.textContent).toBe('the moon pulls3')
     const back = within(screen.getByRole('region', { name: 'To return' }))
     expect(back.getByText('8 Heron · 2 marked · 1 wait for a marker · 1 returned')).toBeTruthy()
     expect(back.getByText('group “Footing” · 4 returned')).toBeTruthy()

@@ -2,7 +2,8 @@ import { ask } from '@/lib/queries'
 import { isByHand } from '@/answers/registry'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { useNavigate, useParams } from 'react-router'
+import { useAddress } from '@/lib/address'
 import type { Schemas } from '@/lib/api/client'
 import { marks, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -46,9 +47,9 @@ const named = (view: View) => view.charAt(0).toUpperCase() + view.slice(1)
 
 export default function ResultsDesk() {
   const { id = '' } = useParams()
-  const [params, setParams] = useSearchParams()
+  const { at, set } = useAddress()
   const navigate = useNavigate()
-  const group = params.get('class') ?? ''
+  const group = at('class')
   const results = useQuery({
     ...ask.results(id, group),
     placeholderData: keepPreviousData,
@@ -56,19 +57,10 @@ export default function ResultsDesk() {
   const questions = results.data?.questions ?? []
   // Only open answers have markers who could differ.
   const views = VIEWS.filter((v) => v !== 'markers' || questions.some((q) => isByHand(q.type)))
-  const view = views.find((v) => v === params.get('view')) ?? 'questions'
+  const view = views.find((v) => v === at('view')) ?? 'questions'
   const flagged = gravest(questions)
   const rivalled = view === 'confusions' ? results.data?.confusions[0]?.entry : undefined
-  const chosen = questions.find((q) => q.entry === (params.get('q') ?? rivalled)) ?? flagged ?? questions[0]
-  const set = (name: string, value: string) =>
-    setParams(
-      (old) => {
-        const next = new URLSearchParams({ ...Object.fromEntries(old), [name]: value })
-        if (value === '') next.delete(name)
-        return next
-      },
-      { replace: true },
-    )
+  const chosen = questions.find((q) => q.entry === (at('q') || rivalled)) ?? flagged ?? questions[0]
   const step = (by: number) => {
     const next = questions[questions.indexOf(chosen as Question) + by]
     if (next) set('q', next.entry)
@@ -155,7 +147,7 @@ export default function ResultsDesk() {
               ) : view === 'markers' ? (
                 <Markers id={id} />
               ) : view === 'change' ? (
-                <Change id={id} since={params.get('since')} onSince={(earlier) => set('since', earlier)} />
+                <Change id={id} since={at('since') || null} onSince={(earlier) => set('since', earlier)} />
               ) : (
                 <PersonMap id={id} />
               )}
