@@ -4,31 +4,26 @@ import { problemOf } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { Button } from '@/ui/Button'
 
-/** The moment of the oldest thing on the screen that could not be fetched anew; 0 while all is fresh. */
-const oldest = (client: QueryClient) => {
-  const failed = client
+/** What the screen shows although it could not be fetched anew, the oldest first. */
+const outOfDate = (client: QueryClient) =>
+  client
     .getQueryCache()
     .getAll()
     .filter((q) => q.isActive() && q.state.status === 'error' && q.state.data !== undefined)
-  return failed.length === 0 ? 0 : Math.min(...failed.map((q) => q.state.dataUpdatedAt))
-}
+    .sort((a, b) => a.state.dataUpdatedAt - b.state.dataUpdatedAt)
 
 /** A refresh that fails replaces nothing: one quiet line says how old what is shown is. */
 export function Stale() {
   const client = useQueryClient()
-  const since = useSyncExternalStore(
+  const state = useSyncExternalStore(
     (tell) => client.getQueryCache().subscribe(tell),
-    () => oldest(client),
+    () => outOfDate(client)[0]?.state,
   )
-  if (since === 0) return null
-  const failed = client
-    .getQueryCache()
-    .getAll()
-    .find((q) => q.isActive() && q.state.status === 'error' && q.state.data !== undefined)
+  if (!state) return null
   return (
     <p role="status" className="no-print flex items-center gap-3 border-b bg-pale px-5 py-1 text-sm">
       <span className="flex-1">
-        What you see is from {timeOfDay(new Date(since))}: {problemOf(failed?.state.error).message}
+        What you see is from {timeOfDay(new Date(state.dataUpdatedAt))}: {problemOf(state.error).message}
       </span>
       <Button
         size="small"

@@ -14,23 +14,23 @@ import { Shell } from './Shell'
 
 /** A desk and what it shows first, fetched side by side as soon as one goes there. */
 type Params = Readonly<Record<string, string | undefined>>
+type Asked = { queryKey: readonly unknown[] }
 type Screen = { default: ComponentType }
 const route = (
   path: string,
   load: () => Promise<Screen>,
-  ahead: (params: Params, query: URLSearchParams) => unknown[] = () => [],
+  ahead: (params: Params, query: URLSearchParams) => Asked[] = () => [],
 ): RouteObject => ({
   path,
   lazy: async () => ({ Component: (await load()).default }),
   // Leafing on a desk changes the address and fetches nothing.
   shouldRevalidate: ({ currentUrl, nextUrl }) => currentUrl.pathname !== nextUrl.pathname,
   loader: ({ params, request }) => {
-    ahead(params, new URL(request.url).searchParams)
+    for (const asked of ahead(params, new URL(request.url).searchParams))
+      void queryClient.prefetchQuery(asked as FetchQueryOptions)
     return null
   },
 })
-const fetchAhead = <T extends { queryKey: readonly unknown[] }>(options: T) =>
-  void queryClient.prefetchQuery(options as unknown as FetchQueryOptions)
 
 applyTheme()
 tellFaults()
@@ -45,64 +45,64 @@ const router = createBrowserRouter([
       route(
         'bank',
         () => import('@/features/bank/BankDesk'),
-        () => [fetchAhead(ask.terms())],
+        () => [ask.terms()],
       ),
       route(
         'bank/new/:type',
         () => import('@/features/bank/ItemDesk'),
-        () => [fetchAhead(ask.terms())],
+        () => [ask.terms()],
       ),
       route(
         'bank/:id',
         () => import('@/features/bank/ItemDesk'),
-        ({ id = '' }) => [fetchAhead(ask.item(id)), fetchAhead(ask.terms())],
+        ({ id = '' }) => [ask.item(id), ask.terms()],
       ),
       route(
         'papers',
         () => import('@/features/paper/PaperList'),
-        () => [fetchAhead(ask.papers()), fetchAhead(ask.handouts())],
+        () => [ask.papers(), ask.handouts()],
       ),
       route('papers/:id', () => import('./PaperRoute')),
       route('papers/:id/preview', () => import('./PreviewRoute')),
       route(
         'classes',
         () => import('@/features/roster/ClassList'),
-        () => [fetchAhead(ask.classes()), fetchAhead(ask.handouts())],
+        () => [ask.classes(), ask.handouts()],
       ),
       route(
         'classes/:id',
         () => import('@/features/roster/ClassDesk'),
-        ({ id = '' }) => [fetchAhead(ask.roster(id))],
+        ({ id = '' }) => [ask.roster(id)],
       ),
       route(
         'handouts',
         () => import('@/features/handout/HandoutList'),
-        () => [fetchAhead(ask.handouts())],
+        () => [ask.handouts()],
       ),
       route(
         'handouts/new',
         () => import('@/features/handout/HandOut'),
-        () => [fetchAhead(ask.papers()), fetchAhead(ask.classes())],
+        () => [ask.papers(), ask.classes()],
       ),
       route(
         'lookout',
         () => import('@/features/lookout/LookoutList'),
-        () => [fetchAhead(ask.handouts())],
+        () => [ask.handouts()],
       ),
       route(
         'lookout/:id',
         () => import('@/features/lookout/LookoutDesk'),
-        ({ id = '' }) => [fetchAhead(ask.lookout(id))],
+        ({ id = '' }) => [ask.lookout(id)],
       ),
       route(
         'marking',
         () => import('@/features/marking/MarkingList'),
-        () => [fetchAhead(ask.marking())],
+        () => [ask.marking()],
       ),
       route(
         'marking/:id/:entry',
         () => import('./MarkingRoute'),
-        ({ id = '', entry = '' }, query) => [fetchAhead(ask.desk(id, entry, query.get('second') === '1'))],
+        ({ id = '', entry = '' }, query) => [ask.desk(id, entry, query.get('second') === '1')],
       ),
       route('outbox', () => import('@/features/marking/Outbox')),
       route('account', () => import('@/features/identity/AccountPage')),
@@ -110,23 +110,23 @@ const router = createBrowserRouter([
       route(
         'results',
         () => import('@/features/results/ResultsList'),
-        () => [fetchAhead(ask.handouts())],
+        () => [ask.handouts()],
       ),
       route(
         'results/:id',
         () => import('@/features/results/ResultsDesk'),
-        ({ id = '' }, query) => [fetchAhead(ask.results(id, query.get('class') ?? ''))],
+        ({ id = '' }, query) => [ask.results(id, query.get('class') ?? '')],
       ),
       route(
         'groups',
         () => import('@/features/regroup/GroupingList'),
-        () => [fetchAhead(ask.groupings())],
+        () => [ask.groupings()],
       ),
       route('groups/of/:handout', () => import('@/features/regroup/GroupingDesk')),
       route(
         'groups/:id',
         () => import('@/features/regroup/GroupingDesk'),
-        ({ id = '' }) => [fetchAhead(ask.grouping(id))],
+        ({ id = '' }) => [ask.grouping(id)],
       ),
       { path: '*', element: <Navigate to="/bank" replace /> },
     ],

@@ -2,11 +2,15 @@ import { Command } from 'cmdk'
 import { ChevronsUpDown, Check } from 'lucide-react'
 import { Popover } from 'radix-ui'
 import { useId, useState } from 'react'
+import { holds } from '@/lib/sorting'
 import { Frame, told, type Labelled } from './Field'
 import type { Option } from './Select'
 
 const row =
   'flex cursor-pointer items-start gap-2 rounded px-2 py-1 text-[15px] aria-disabled:opacity-55 data-[selected=true]:bg-rust-pale'
+
+// Two may be called the same, so that a label is no name; and none of the value's signs are searched.
+const keyOf = (option: Option) => option.value || 'none'
 
 /** One of many: a few letters find it. What can be done beside choosing stands below the list. */
 export function Combobox({
@@ -57,7 +61,12 @@ export function Combobox({
             collisionPadding={8}
             className="z-50 w-(--radix-popover-trigger-width) min-w-64 rounded border border-edge bg-sheet shadow-float"
           >
-            <Command label={label} defaultValue={now?.label} loop>
+            <Command
+              label={label}
+              defaultValue={now && keyOf(now)}
+              loop
+              filter={(_, typed, words) => Number(holds((words ?? []).join(' '), typed))}
+            >
               <Command.Input
                 placeholder={find}
                 className="w-full border-b bg-transparent px-3 py-2 text-[15px] outline-none placeholder:text-quiet"
@@ -67,8 +76,8 @@ export function Combobox({
                 {options.map((o) => (
                   <Command.Item
                     key={o.value}
-                    value={o.label}
-                    keywords={[o.value]}
+                    value={keyOf(o)}
+                    keywords={[o.label]}
                     onSelect={() => {
                       onChange(o.value)
                       setOpen(false)

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { Bar, barOf } from './Bar'
 import { Boundary } from './Boundary'
+import { Combobox } from './Combobox'
 import { Dialog } from './Dialog'
 import { ExactField } from './ExactField'
 import { AreaField, TextField } from './Field'
@@ -157,4 +158,26 @@ it('a fault line says what and what next, or nothing', () => {
   expect(container.textContent).toBe('')
   rerender(<FaultLine error={new Problem(409, 'Somebody saved before you.', 'Open the newer one.')} />)
   expect(screen.getByRole('alert').textContent).toBe('✕ Somebody saved before you. Open the newer one.')
+})
+
+describe('One of many', () => {
+  const people = [
+    { value: 'ada0-fade', label: 'Benoît Larsen' },
+    { value: 'id-1', label: 'Ada Lind' },
+    { value: 'id-2', label: 'Ada Lind' },
+  ]
+
+  it('is found by the words of its label alone, and the second of two called the same is itself', async () => {
+    const picked: string[] = []
+    const user = userEvent.setup()
+    render(<Combobox label="Student" options={people} value="" onChange={(id) => picked.push(id)} />)
+    await user.click(screen.getByRole('combobox', { name: 'Student' }))
+    await user.keyboard('ada')
+    expect(screen.getAllByRole('option').map((o) => o.textContent)).toEqual(['Ada Lind', 'Ada Lind'])
+    await user.keyboard('{ArrowDown}{Enter}')
+    expect(picked).toEqual(['id-2'])
+    await user.click(screen.getByRole('combobox', { name: 'Student' }))
+    await user.keyboard('benoit')
+    expect(screen.getAllByRole('option').map((o) => o.textContent)).toEqual(['Benoît Larsen'])
+  })
 })

@@ -23,6 +23,8 @@ import { ItemCard } from './ItemCard'
 type Row = Schemas['BankItemRowView']
 
 const LATEST: Sorting = { by: 'latest', down: false }
+/** By what the server sorts. */
+const SORTS = [LATEST.by, 'title', 'type', 'marks']
 
 /** Finds a question again: by words, skill, wrong idea and type, with what was answered to it so far. */
 export default function BankDesk() {
@@ -33,7 +35,8 @@ export default function BankDesk() {
   const [picking, setPicking] = useState(false)
   const terms = useTerms()
   const filters = ['skill', 'misconception', 'type'].filter((name) => asked(name) !== '')
-  const sorting = sortingOf(asked('sort'), LATEST)
+  const wanted = sortingOf(asked('sort'), LATEST)
+  const sorting = SORTS.includes(wanted.by) ? wanted : LATEST
   const query = {
     q: asked('q'),
     ...Object.fromEntries(filters.map((name) => [name, asked(name)])),
@@ -45,8 +48,8 @@ export default function BankDesk() {
     queryFn: ({ pageParam }) =>
       take(api.GET('/api/items', { params: { query: pageParam > 0 ? { ...query, from: String(pageParam) } : query } })),
     getNextPageParam: (last, pages) => {
-      const so_far = pages.reduce((n, page) => n + page.items.length, 0)
-      return so_far < last.total && last.items.length > 0 ? so_far : undefined
+      const had = pages.reduce((n, page) => n + page.items.length, 0)
+      return had < last.total && last.items.length > 0 ? had : undefined
     },
     placeholderData: keepPreviousData,
   })
@@ -230,7 +233,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
         </Link>
       </div>
       <ItemCard item={item.data.item} showKey={showKey} record={record} />
-      <Tick label="Show the key" checked={showKey} onChange={(on) => setShowKey(on)} />
+      <Tick label="Show the key" checked={showKey} onChange={setShowKey} />
       <section className="border-t pt-3 text-[15px]">
         <h3 className="text-base">Record</h3>
         {record.students === 0 ? (

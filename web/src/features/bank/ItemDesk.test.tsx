@@ -191,3 +191,17 @@ it('a question taken out of the list can be put back', async () => {
   await user.click(screen.getByRole('button', { name: 'Undo' }))
   await waitFor(() => expect(sent('POST', '/api/items/i1/restore')).toHaveLength(1))
 })
+
+it('a new question turned into another kind and back has lost nothing that was typed', async () => {
+  serving()
+  const user = write('/bank/new/text')
+  await user.type(await title(), 'Which water')
+  await user.type(await screen.findByLabelText('Text of form 1'), 'springs')
+  await user.click(screen.getByRole('radio', { name: 'a number' }))
+  await waitFor(() => expect(address()).toMatch(/^\/bank\/new\/number/))
+  expect((await title()).value).toBe('Which water')
+  expect(screen.queryByText(/What you had not saved is back/)).toBeNull()
+  await user.click(screen.getByRole('radio', { name: 'words' }))
+  expect((await screen.findByLabelText<HTMLInputElement>('Text of form 1')).value).toBe('springs')
+  expect((await title()).value).toBe('Which water')
+})

@@ -22,6 +22,9 @@ import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry
 /** A question as it stood when its editor was left, and the version it was made from. */
 type Unsaved = { item: Item; version: number }
 
+/** The rules that were written for other kinds of the same new question, to come back to. */
+type Turned = { rules: Partial<Record<ItemType, { rule: Item['rule'] }>> }
+
 /** What an address without a known type opens. */
 const DEFAULT: ItemType = 'choice'
 
@@ -48,8 +51,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     return kept?.item?.type === start.type ? kept : null
   })
   const [item, setItem] = useState<Item>(back?.item ?? start)
-  // Turned into another kind on this very desk: nothing has come back, it is still there.
-  const turned = (useLocation().state as { turned?: boolean } | null)?.turned === true
+  // Turned into another kind on this very desk: nothing has come back, it is still there, and so is each kind's key.
+  const turned = useLocation().state as Turned | null
   const [version, setVersion] = useState(back?.version ?? stored?.version ?? 0)
   const [defects, setDefects] = useState(stored?.defects ?? [])
   const [problem, setProblem] = useState<Problem | null>(null)
@@ -104,11 +107,12 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
   const turnInto = (next: ItemType) => {
     const { title, prompt, points, skill, hint, explanation, confidence } = latest.current
     keepUnsaved(`new-${next}`, {
-      item: { ...blankItem(next), title, prompt, points, skill, hint, explanation, confidence },
+      item: { ...blankItem(next), ...turned?.rules[next], title, prompt, points, skill, hint, explanation, confidence },
       version: 0,
     })
     dropUnsaved(place)
-    void navigate(`/bank/new/${next}?${params}`, { replace: true, state: { turned: true } })
+    const state: Turned = { rules: { ...turned?.rules, [latest.current.type]: { rule: latest.current.rule } } }
+    void navigate(`/bank/new/${next}?${params}`, { replace: true, state })
   }
   const [face, setFace] = useState<Face>('write')
   const underWay = useRef(false)

@@ -51,7 +51,7 @@ export function JoinForm({ code: known, onJoined }: { code: string; onJoined: ()
       setBusy(false)
     }
   }
-  const big = '!min-h-12 !text-lg'
+  const big = 'min-h-12 text-lg'
   return (
     <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
       <TextField
