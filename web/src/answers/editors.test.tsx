@@ -70,6 +70,15 @@ describe('A number rule', () => {
     ])
   })
 
+  it('reads a value that was written without its tolerance, kind and feedback', () => {
+    const bare = { ...ruleOf('number'), targets: [{ value: '= h - l' }] } as unknown as Schemas['NumberRule']
+    show(<Editing first={bare} editor={NumberEditor} />)
+    expect(screen.getByLabelText('Kind of tolerance of value 1').textContent).toBe('in the unit')
+    expect(screen.getByLabelText('Credit of value 1').textContent).toBe('full credit')
+    expect((screen.getByLabelText('Tolerance of value 1') as HTMLInputElement).value).toBe('0')
+    expect((screen.getByLabelText('Feedback for value 1') as HTMLInputElement).value).toBe('')
+  })
+
   it('asks for the unit’s use once there is a unit, and drops it with the unit', async () => {
     const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
     expect(screen.queryByLabelText('The student')).toBeNull()

@@ -3,7 +3,7 @@ import type { Schemas } from '@/lib/api/client'
 import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
-import { asHtml, Feedback, Idea, Line, moved, NextLine, replaced, without } from '../parts/Lines'
+import { asHtml, Feedback, Idea, Line, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
 import { freshOptionId, letter } from './letters'
 
 const MOST = 12
@@ -36,7 +36,8 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
     <fieldset>
       <legend className="sr-only">Options; their letter makes one the key</legend>
       <div>
-        {rule.options.map((option, i) => {
+        {rule.options.map((written, i) => {
+          const option = { ...UNSAID, ...written }
           const name = `option ${letter(i)}`
           const set = (change: Partial<Schemas['Option']>) =>
             onChange({ ...rule, options: replaced(rule.options, i, { ...option, ...change }) })

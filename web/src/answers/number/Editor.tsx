@@ -4,9 +4,11 @@ import { Combobox } from '@/ui/Combobox'
 import { ExactField } from '@/ui/ExactField'
 import { SelectField } from '@/ui/Select'
 import type { EditorProps } from '../kinds'
-import { Credit, Line, Meaning, moved, NextLine, replaced, without } from '../parts/Lines'
+import { Credit, LEFT_OUT, Line, Meaning, moved, NextLine, replaced, without } from '../parts/Lines'
 
 const number = 'inline-block w-9 pt-1 text-center text-sm text-quiet tabular-nums'
+
+const EXACTLY = { tolerance: '0', kind: 'absolute' as const }
 
 export default function Editor({ rule, onChange }: EditorProps<'number'>) {
   const terms = useTerms()
@@ -14,7 +16,8 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
     <fieldset>
       <legend className="text-sm text-quiet">Values, the key first; tried in order</legend>
       <div className="mt-1">
-        {rule.targets.map((target, i) => {
+        {rule.targets.map((written, i) => {
+          const target = { ...LEFT_OUT, ...EXACTLY, ...written }
           const name = `value ${i + 1}`
           const set = (change: Partial<Schemas['Target']>) =>
             onChange({ ...rule, targets: replaced(rule.targets, i, { ...target, ...change }) })

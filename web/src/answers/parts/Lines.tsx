@@ -14,6 +14,10 @@ export const moved = <T,>(list: T[], i: number, by: number) => {
   return next
 }
 
+/** What a document that was written by hand or by a program may leave out of a line. */
+export const UNSAID = { feedback: '', misconception: null }
+export const LEFT_OUT = { credit: '1', ...UNSAID }
+
 /** The wrong idea that a line follows from, at the end of the line. */
 export function Idea({
   what,

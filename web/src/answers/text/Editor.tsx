@@ -2,7 +2,7 @@ import type { Schemas } from '@/lib/api/client'
 import { TextField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
-import { Credit, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
+import { Credit, LEFT_OUT, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
 
 const number = 'inline-block w-9 pt-1 text-center text-sm text-quiet tabular-nums'
 
@@ -13,7 +13,8 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
     <fieldset>
       <legend className="text-sm text-quiet">Accepted forms, and wrong ones worth knowing</legend>
       <div className="mt-1">
-        {rule.forms.map((form, i) => {
+        {rule.forms.map((written, i) => {
+          const form = { ...LEFT_OUT, ...written }
           const name = `form ${i + 1}`
           const set = (change: Partial<Schemas['Form']>) =>
             onChange({ ...rule, forms: replaced(rule.forms, i, { ...form, ...change }) })
