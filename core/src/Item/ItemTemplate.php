@@ -136,8 +136,7 @@ final class ItemTemplate
         $distinctness = new Distinctness($this);
         $effort = new Effort(self::MOST_STEPS);
         try {
-            for ($try = 0; $try < self::MOST_TRIES; ++$try) {
-                $values = $this->variables->draw($seed, $try, $effort);
+            foreach ($this->variables->draws($seed, self::MOST_TRIES, $effort) as $values) {
                 if ($values !== null && $distinctness->faults($values, $effort) === []) {
                     return $values;
                 }
@@ -265,13 +264,19 @@ final class ItemTemplate
      */
     public function value(string $formula, array $values, ?Effort $effort = null): BigRational
     {
-        if (!isset($this->trees[$formula])) {
-            $effort?->spend(intdiv(strlen($formula), 2));
-        }
-        $tree = $this->trees[$formula] ??= Parser::read(html_entity_decode($formula), names: $this->variables->names());
+        $tree = $this->tree($formula, $effort);
         $value = Arithmetic::numeric(Evaluator::value($tree, $values, new Texts(), new Budget($effort)), $tree->at);
 
         return $value instanceof BigRational ? $value : BigRational::of(sprintf('%.9F', $value))->simplified();
+    }
+
+    private function tree(string $formula, ?Effort $effort = null): Tree
+    {
+        if (!isset($this->trees[$formula])) {
+            $effort?->spend(intdiv(strlen($formula), 2));
+        }
+
+        return $this->trees[$formula] ??= Parser::read(html_entity_decode($formula), names: $this->variables->names());
     }
 
     /**
@@ -293,25 +298,28 @@ final class ItemTemplate
     {
         $reason = null;
         $effort = new Effort(self::MOST_STEPS);
-        for ($try = 0; $try < self::MOST_TRIES; ++$try) {
-            try {
-                $values = $this->variables->draw('read', $try, $effort);
+        try {
+            // What cannot be read is so in every draw.
+            array_map(fn (string $formula): Tree => $this->tree($formula, $effort), $this->formulas());
+            foreach ($this->variables->draws('read', self::MOST_TRIES, $effort) as $values) {
                 $effort->spend($values === null ? 1 : self::FILLING);
-            } catch (EffortSpent) {
-                throw $reason ?? new DocumentInvalid([new Problem(
-                    'variables',
-                    'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.',
-                )]);
-            }
-            try {
-                if ($values !== null) {
-                    return $this->with($values);
+                try {
+                    if ($values !== null) {
+                        return $this->with($values);
+                    }
+                } catch (FormulaError $e) {
+                    $reason = new DocumentInvalid([new Problem('rule', $e->sentence())]);
+                } catch (DocumentInvalid $e) {
+                    $reason = $e;
                 }
-            } catch (FormulaError $e) {
-                $reason = new DocumentInvalid([new Problem('rule', $e->sentence())]);
-            } catch (DocumentInvalid $e) {
-                $reason = $e;
             }
+        } catch (FormulaError $e) {
+            throw new DocumentInvalid([new Problem('rule', $e->sentence())]);
+        } catch (EffortSpent) {
+            throw $reason ?? new DocumentInvalid([new Problem(
+                'variables',
+                'Working out these numbers takes too long. Use fewer variables, smaller domains or shorter formulas.',
+            )]);
         }
 
         throw $reason ?? new DocumentInvalid([new Problem('constraints', 'No combination of the variables keeps all constraints.')]);

@@ -77,41 +77,74 @@ final readonly class Variables
      */
     public function combination(int $number, ?Effort $effort = null): ?array
     {
-        return $this->completed($effort, static function (Variable $v) use (&$number): int {
-            $place = $number % count($v->values);
-            $number = intdiv($number, count($v->values));
+        $places = [];
+        foreach ($this->variables as $variable) {
+            if ($variable->is === null) {
+                $places[$variable->name] = $number % count($variable->values);
+                $number = intdiv($number, count($variable->values));
+            }
+        }
 
-            return $place;
-        });
+        return $this->at($places, $effort);
     }
 
     /** @return array<string, BigRational>|null as {@see combination()} */
     public function draw(string $seed, int $try, ?Effort $effort = null): ?array
     {
-        return $this->completed($effort, static function (Variable $v) use ($seed, $try): int {
-            $bytes = hash('sha256', $seed."\0".$v->name."\0".$try, true);
-            $number = 0;
-            for ($i = 0; $i < 7; ++$i) {
-                $number = $number << 8 | ord($bytes[$i]);
-            }
-
-            return $number % count($v->values);
-        });
+        return $this->at($this->places($seed, $try), $effort);
     }
 
     /**
-     * @param \Closure(Variable): int $place
+     * The draws of a seed in their order, each combination once; they end where none is left that was not drawn, or after so
+     * many tries. Those that break a constraint or have no value are null.
+     *
+     * @return \Generator<int, array<string, BigRational>|null>
+     */
+    public function draws(string $seed, int $tries, Effort $effort): \Generator
+    {
+        $seen = [];
+        $all = $this->combinations();
+        for ($try = 0; $try < $tries && count($seen) < $all; ++$try) {
+            $places = $this->places($seed, $try);
+            $key = implode(' ', $places);
+            if (!isset($seen[$key])) {
+                $seen[$key] = true;
+                yield $try => $this->at($places, $effort);
+            }
+        }
+    }
+
+    /** @return array<string, int> where in its domain each variable that is drawn stands */
+    private function places(string $seed, int $try): array
+    {
+        $places = [];
+        foreach ($this->variables as $variable) {
+            if ($variable->is === null) {
+                $bytes = hash('sha256', $seed."\0".$variable->name."\0".$try, true);
+                $number = 0;
+                for ($i = 0; $i < 7; ++$i) {
+                    $number = $number << 8 | ord($bytes[$i]);
+                }
+                $places[$variable->name] = $number % count($variable->values);
+            }
+        }
+
+        return $places;
+    }
+
+    /**
+     * @param array<string, int> $places
      *
      * @return array<string, BigRational>|null
      */
-    private function completed(?Effort $effort, \Closure $place): ?array
+    private function at(array $places, ?Effort $effort): ?array
     {
         $values = [];
         $effort?->spend(count($this->variables));
         try {
             foreach ($this->variables as $variable) {
                 if ($variable->is === null) {
-                    $values[$variable->name] = $variable->values[$place($variable)];
+                    $values[$variable->name] = $variable->values[$places[$variable->name]];
 
                     continue;
                 }

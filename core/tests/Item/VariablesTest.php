@@ -38,6 +38,29 @@ final class VariablesTest extends TestCase
         );
     }
 
+    public function testTheDrawsOfASeedComeOnceEachAndEndWhereNoneIsLeft(): void
+    {
+        $variables = ItemTemplate::read([
+            'variables' => [['name' => 'h', 'choices' => ['4', '5', '6']], ['name' => 'l', 'choices' => ['0', '1']]],
+            'constraints' => ['h - l < 5 or h - l > 5'],
+            'prompt' => '<p>{h} − {l}?</p>',
+            'rule' => ['unit' => '', 'unitUse' => 'none', 'targets' => [['value' => '= h - l', 'credit' => '1']]],
+            'checks' => [],
+        ] + self::twelfths())->variables;
+        $draws = iterator_to_array($variables->draws('a seed', 2000, new Effort(100_000)));
+
+        self::assertCount(6, $draws);
+        self::assertCount(2, array_filter($draws, is_null(...)), '5 − 0 and 6 − 1 break the constraint');
+        self::assertCount(4, array_unique(array_map(
+            static fn (array $v): string => "{$v['h']} {$v['l']}",
+            array_filter($draws),
+        )));
+        foreach ($draws as $try => $values) {
+            self::assertEquals($variables->draw('a seed', $try), $values, 'what a try gives has not changed');
+        }
+        self::assertCount(3, iterator_to_array($variables->draws('a seed', 3, new Effort(100_000))));
+    }
+
     public function testDistractorsComputeThemselvesAndCarryTheirIdea(): void
     {
         $template = ItemTemplate::read(self::twelfths());
