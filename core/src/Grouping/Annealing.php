@@ -12,10 +12,9 @@ use Random\Randomizer;
  */
 final class Annealing
 {
-    /** What a broken constraint costs here, beside aims that change by a few tenths. */
-    private const BROKEN = 3.0;
-    private const HOT = 0.5;
-    private const COLD = 1e-4;
+    /** From which heat to which, for aims that change by hundredths of a level and for those that change by whole steps. */
+    private const LEVELS = [0.5, 1e-4];
+    private const TOPICS = [1.0, 0.02];
 
     /**
      * @param list<Tally>            $worth of each block
@@ -34,23 +33,27 @@ final class Annealing
 
     /**
      * @param list<int> $groups by block
+     * @param float     $broken what a broken constraint costs here: the less, the more freely it is passed through
      *
      * @return list<int>
      */
-    public function from(array $groups, int $steps): array
+    public function from(array $groups, int $steps, float $broken): array
     {
         $free = array_values(array_filter(array_keys($groups), fn (int $b): bool => $this->fixed[$b] === null));
         $last = count($free) - 1;
         if ($last < 1 || $this->plan->groups < 2) {
             return $groups;
         }
-        $tallies = array_fill(0, $this->plan->groups, new Tally());
+        $nobody = new Tally();
+        $tallies = array_fill(0, $this->plan->groups, $nobody);
         foreach ($groups as $b => $g) {
             $tallies[$g] = $tallies[$g]->with($this->worth[$b]);
         }
-        $costs = array_map($this->cost(...), $tallies);
-        $cooling = (self::COLD / self::HOT) ** (1 / max(1, $steps));
-        for ($heat = self::HOT; $steps > 0; --$steps, $heat *= $cooling) {
+        $costs = array_map(fn (Tally $t): float => $this->cost($t, $broken), $tallies);
+        $byLevel = Tally::byLevel($this->plan->aim);
+        [$hot, $cold] = $byLevel ? self::LEVELS : self::TOPICS;
+        $cooling = ($cold / $hot) ** (1 / max(1, $steps));
+        for ($heat = $hot; $steps > 0; --$steps, $heat *= $cooling) {
             $a = $free[$this->random->getInt(0, $last)];
             $b = $free[$this->random->getInt(0, $last)];
             $from = $groups[$a];
@@ -61,17 +64,23 @@ final class Annealing
                 continue;
             }
             $strife = $this->strife($a, $from, $to, $groups);
+            if (!$alone) {
+                $strife += $this->strife($b, $to, $from, $groups) - (isset($this->foes[$a][$b]) ? 2 : 0);
+            }
+            // So much worse and no more is taken this time.
+            $most = $costs[$from] + $costs[$to] - $broken * $strife - $heat * log($this->random->getInt(1, 1_000_000) / 1_000_000);
+            if ($byLevel && $this->levels($tallies[$from], $tallies[$to], $this->worth[$a], $alone ? $nobody : $this->worth[$b]) > $most) {
+                continue;
+            }
             if ($alone) {
                 $less = $tallies[$from]->without($this->worth[$a]);
                 $more = $tallies[$to]->with($this->worth[$a]);
             } else {
                 $less = $tallies[$from]->swapped($this->worth[$a], $this->worth[$b]);
                 $more = $tallies[$to]->swapped($this->worth[$b], $this->worth[$a]);
-                $strife += $this->strife($b, $to, $from, $groups) - (isset($this->foes[$a][$b]) ? 2 : 0);
             }
-            [$one, $two] = [$this->cost($less), $this->cost($more)];
-            $worse = $one + $two - $costs[$from] - $costs[$to] + self::BROKEN * $strife;
-            if ($worse <= 0.0 || $this->random->getInt(1, 1_000_000) < 1_000_000 * exp(-$worse / $heat)) {
+            [$one, $two] = [$this->cost($less, $broken), $this->cost($more, $broken)];
+            if ($one + $two <= $most) {
                 [$tallies[$from], $tallies[$to], $costs[$from], $costs[$to], $groups[$a]] = [$less, $more, $one, $two, $to];
                 if (!$alone) {
                     $groups[$b] = $from;
@@ -80,6 +89,20 @@ final class Annealing
         }
 
         return array_values($groups);
+    }
+
+    /** The least that two groups cost after a swap, from the sums alone: most swaps are ruled out here. */
+    private function levels(Tally $one, Tally $two, Tally $out, Tally $in): float
+    {
+        $cost = fn (Tally $group, Tally $less, Tally $more): float => Tally::levelCost(
+            $this->plan->aim,
+            $group->size - $less->size + $more->size,
+            $group->sum - $less->sum + $more->sum,
+            $group->squares - $less->squares + $more->squares,
+            $this->whole,
+        );
+
+        return $cost($one, $out, $in) + $cost($two, $in, $out);
     }
 
     /**
@@ -97,8 +120,8 @@ final class Annealing
         return $more;
     }
 
-    private function cost(Tally $group): float
+    private function cost(Tally $group, float $broken): float
     {
-        return self::BROKEN * $group->broken($this->plan, $this->whole) + $group->cost($this->plan->aim, $this->whole);
+        return $broken * $group->broken($this->plan, $this->whole) + $group->cost($this->plan->aim, $this->whole);
     }
 }

@@ -18,9 +18,14 @@ final class Former
 {
     private const BROKEN = 1e6;
     private const TRIALS = 900;
-    /** Steps of annealing in each run; with many students, whose swaps take the time, there is one run. */
-    private const STEPS = 6_000;
-    private const RUNS = 3;
+    /** Steps of annealing in each run. */
+    private const STEPS = 3_000;
+    /** What a broken constraint costs in each run: some plans want it passed through freely, some hardly. */
+    private const BROKEN_COSTS = [0.5, 0.7, 0.5, 0.7, 0.5, 0.7, 1.0, 1.0];
+    /** With many students, whose swaps take the time, there is one run. */
+    private const RUN_OF_MANY = [[1.0, 2 * self::STEPS]];
+    /** Where nothing but the constraints counts. */
+    private const RUNS_TO_KEEP = [[1.0, self::STEPS], [0.5, self::STEPS], [1.0, self::STEPS], [0.5, self::STEPS]];
     private const MANY = 60;
     /** With so many blocks every way to group them can be gone through. */
     private const FEW_BLOCKS = 11;
@@ -88,34 +93,7 @@ final class Former
     {
         $former = new self($students, $plan);
         $greedy = $former->start();
-        $best = $former->settled($greedy);
-        $cut = $former->cut();
-        if ($cut !== null && $former->cost($cut) < $former->cost($best) - 1e-9) {
-            $best = $cut;
-        }
-        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'groups|'.$plan->seed, true)));
-        $n = max(1, count($students));
-        $annealing = new Annealing($plan, $former->worth, $former->foes, $former->fixed, $former->whole, $random);
-        $runs = count($former->blocks) <= self::FEW_BLOCKS ? 0 : ($n <= self::MANY ? self::RUNS : 1);
-        for ($run = 0; $run < $runs; ++$run) {
-            $other = $former->settled($annealing->from($best, self::STEPS));
-            if ($former->cost($other) < $former->cost($best) - 1e-9) {
-                $best = $other;
-            }
-        }
-        for ($trial = intdiv(self::TRIALS, $n * $n); $trial > 0 && count($former->blocks) > 2; --$trial) {
-            $other = $former->settled($former->shaken($best, $random));
-            if ($former->cost($other) < $former->cost($best) - 1e-9) {
-                $best = $other;
-            }
-        }
-
-        if (count($former->blocks) <= self::FEW_BLOCKS) {
-            $best = (new Exhaustive($plan, $former->worth, $former->foes, $former->fixed, $former->whole, self::BROKEN))->best(
-                $best,
-                $former->cost($best),
-            );
-        }
+        $best = $former->best($greedy, count($students) <= self::MANY ? self::runs($plan->aim) : self::RUN_OF_MANY);
 
         return Reasons::told(
             $students,
@@ -158,9 +136,62 @@ final class Former
     {
         // Without levels and topics nothing but the constraints counts.
         $bare = array_map(static fn (Student $s): Student => new Student($s->id, 0.0, [], $s->name, $s->labels), $students);
-        $formed = self::form($bare, $plan->with(aim: Plan::ALIKE), tell: false);
+        $former = new self($bare, $plan->with(aim: Plan::ALIKE));
 
-        return $formed->cost < self::BROKEN / 2;
+        return $former->cost($former->best($former->start(), self::RUNS_TO_KEEP, enough: 0.0)) < self::BROKEN / 2;
+    }
+
+    /**
+     * The best grouping that was found.
+     *
+     * @param list<int>                $greedy
+     * @param list<array{float, int}> $runs   of annealing: what a broken constraint costs there, and its steps
+     * @param float                    $enough no better one is looked for than at this cost
+     *
+     * @return list<int> group by block
+     */
+    private function best(array $greedy, array $runs, float $enough = -INF): array
+    {
+        $settled = $this->settled($greedy);
+        $best = $this->better($settled, $this->cut() ?? $settled);
+        if (count($this->blocks) <= self::FEW_BLOCKS) {
+            return (new Exhaustive($this->plan, $this->worth, $this->foes, $this->fixed, $this->whole, self::BROKEN))->best(
+                $best,
+                $this->cost($best),
+            );
+        }
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'groups|'.$this->plan->seed, true)));
+        $annealing = new Annealing($this->plan, $this->worth, $this->foes, $this->fixed, $this->whole, $random);
+        foreach ($runs as [$broken, $steps]) {
+            if ($this->cost($best) > $enough) {
+                $best = $this->better($best, $this->settled($annealing->from($best, $steps, $broken)));
+            }
+        }
+        $n = count($this->students);
+        for ($trial = intdiv(self::TRIALS, $n * $n); $trial > 0; --$trial) {
+            $best = $this->better($best, $this->settled($this->shaken($best, $random)));
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<int> $one
+     * @param list<int> $other
+     *
+     * @return list<int>
+     */
+    private function better(array $one, array $other): array
+    {
+        return $this->cost($other) < $this->cost($one) - 1e-9 ? $other : $one;
+    }
+
+    /** @return list<array{float, int}> as {@see best()} takes them; where levels count steps are quick, so there are more */
+    private static function runs(string $aim): array
+    {
+        $runs = array_map(static fn (float $broken): array => [$broken, self::STEPS], self::BROKEN_COSTS);
+
+        return Tally::byLevel($aim) ? [...$runs, ...array_slice($runs, 0, 4)] : $runs;
     }
 
     /**
@@ -235,7 +266,7 @@ final class Former
         $tallies = $this->tallies($groups);
         $costs = array_map($this->groupCost(...), $tallies);
         $free = array_values(array_filter(array_keys($groups), fn (int $b): bool => $this->fixed[$b] === null));
-        $calm = $this->plan->aim === Plan::ALIKE || $this->plan->aim === Plan::MIXED;
+        $calm = Tally::byLevel($this->plan->aim);
         do {
             $moved = false;
             foreach ($free as $a) {

@@ -110,14 +110,22 @@ final class Tally
     /** What the aim counts, the less the better. */
     public function cost(string $aim, self $whole): float
     {
-        if ($this->size === 0) {
-            return 0.0;
-        }
+        return self::byLevel($aim) ? self::levelCost($aim, $this->size, $this->sum, $this->squares, $whole) : -$this->strength();
+    }
 
-        return match ($aim) {
-            Plan::ALIKE => max(0.0, $this->squares - $this->sum ** 2 / $this->size),
-            Plan::MIXED => $this->size * ($this->mean() - $whole->mean()) ** 2,
-            default => -$this->strength(),
+    /** Whether an aim looks at levels alone, so that the sums tell its cost. */
+    public static function byLevel(string $aim): bool
+    {
+        return $aim === Plan::ALIKE || $aim === Plan::MIXED;
+    }
+
+    /** The cost of an aim that looks at levels, from the sums: for what need not be added up in full. */
+    public static function levelCost(string $aim, int $size, float $sum, float $squares, self $whole): float
+    {
+        return match (true) {
+            $size === 0 => 0.0,
+            $aim === Plan::ALIKE => max(0.0, $squares - $sum ** 2 / $size),
+            default => $size * ($sum / $size - $whole->mean()) ** 2,
         };
     }
 
