@@ -22,7 +22,8 @@ final class Intervals
     /**
      * For the mean of values between 0 and 1: Wilson's interval on as many yes-or-no answers as would vary as much, with Student's t for
      * the normal. Unlike the interval of a mean it stays within the scale and holds near its ends, where credits pile up; where all
-     * values are 0 or 1 it is Wilson's. Its coverage is in docs/measurement.md.
+     * values are 0 or 1 it is Wilson's. The spread is estimated half from the values and half given by their mean, so t has twice the
+     * degrees of freedom: with n − 1 it holds too often. Its coverage is in docs/measurement.md.
      *
      * @param list<float> $values
      *
@@ -40,7 +41,7 @@ final class Intervals
             return self::wilson(array_sum($values), $n);
         }
 
-        return self::effective($mean, Sample::squares($values) / ($n - 1), $n);
+        return self::effective($mean, Sample::squares($values) / ($n - 1), $n, 2 * ($n - 1));
     }
 
     /**
@@ -67,7 +68,7 @@ final class Intervals
             $squares += ($of - $share * $in) ** 2;
         }
 
-        return self::effective($share, $squares / ($n - 1) / ($all / $n) ** 2, $n);
+        return self::effective($share, $squares / ($n - 1) / ($all / $n) ** 2, $n, $n - 1);
     }
 
     /**
@@ -75,12 +76,12 @@ final class Intervals
      *
      * @return array{float, float}
      */
-    private static function effective(float $share, float $variance, int $n): array
+    private static function effective(float $share, float $variance, int $n, int $freedom): array
     {
         $most = $share * (1 - $share);
         $size = $variance > 0.0 && $most > 0.0 ? max((float) $n, $n * $most / $variance) : (float) $n;
 
-        return self::score($share, $size, Curves::tQuantile(0.975, $n - 1));
+        return self::score($share, $size, Curves::tQuantile(0.975, $freedom));
     }
 
     /** @return array{float, float} */

@@ -13,7 +13,7 @@ final class QuestionFlags
     /** A rival that takes more than this share of those who do well, among key and rival, competes with the key. */
     private const RIVAL_SHARE = 0.3;
     /** How probable that must be: in a small class, and in a large one. Between the two sizes it rises evenly. */
-    private const SURE = [50 => 0.825, 84 => 0.87];
+    private const SURE = [50 => 0.88, 84 => 0.94];
     /** A right key goes with doing well elsewhere; so does the option that should have been it. */
     private const GOES_WITH = 0.1;
 

@@ -198,18 +198,41 @@ $agreement = static fn (int $markers, float $slip): Closure => static function (
 
     return [$figure->low ?? 0.0, $figure->high ?? 1.0, ($pair($slip / 2) + $pair(1.5 * $slip)) / 2];
 };
-$misconception = static fn (float $rate): Closure => static function (SimulatedClass $class, int $n) use ($rate): array {
-    $shown = count(array_filter(range(1, $n), static fn (): bool => $class->uniform() < $rate));
-    $figure = Evidence::of($shown, $n)->rate;
+/**
+ * The mean and the least coverage where n answers are right or wrong, worked out exactly: over every count there can be, for 91 true
+ * values.
+ *
+ * @param Closure(int, int): array{float, float} $interval of so many out of n
+ *
+ * @return array{float, float}
+ */
+$exactCoverage = static function (int $n, Closure $interval): array {
+    $bounds = array_map(static fn (int $k): array => $interval($k, $n), range(0, $n));
+    $held = [];
+    for ($percent = 5; $percent <= 95; ++$percent) {
+        $true = $percent / 100;
+        $chance = (1 - $true) ** $n;
+        $sum = 0.0;
+        foreach ($bounds as $k => [$low, $high]) {
+            $sum += $low <= $true && $true <= $high ? $chance : 0.0;
+            $chance *= ($n - $k) / ($k + 1) * $true / (1 - $true);
+        }
+        $held[] = $sum;
+    }
 
-    return [$figure->low ?? 0.0, $figure->high ?? 1.0, $rate];
+    return [array_sum($held) / count($held), min($held)];
 };
-$binary = static fn (float $p): array => ['0' => 1 - $p, '1' => $p];
+$exact = [
+    'Facility, answers right or wrong' => static fn (int $k, int $n): array => Intervals::bounded(
+        array_map(static fn (int $i): float => $i < $k ? 1.0 : 0.0, range(0, $n - 1)),
+    ) ?? [0.0, 1.0],
+    'Rate of a misconception, so many times offered' => static function (int $k, int $n): array {
+        $rate = Evidence::of($k, $n)->rate;
+
+        return [$rate->low ?? 0.0, $rate->high ?? 1.0];
+    },
+];
 $intervals = [
-    'Facility, answers right or wrong (0.10 to 0.90)' => array_map(
-        static fn (float $p): Closure => $facility($binary($p)),
-        [0.1, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9],
-    ),
     'Facility, part credit in the middle' => [
         $facility(['0' => 0.1, '0.25' => 0.2, '0.5' => 0.3, '0.75' => 0.25, '1' => 0.15]),
         $facility(['0' => 0.3, '0.5' => 0.4, '1' => 0.3]),
@@ -225,7 +248,6 @@ $intervals = [
     'Agreement of two markers' => [$agreement(2, 0.1), $agreement(2, 0.3)],
     'Agreement of three markers' => [$agreement(3, 0.1), $agreement(3, 0.3)],
     'Agreement of five markers' => [$agreement(5, 0.1), $agreement(5, 0.3)],
-    'Rate of a misconception, so many times offered' => array_map($misconception, [0.05, 0.1, 0.25, 0.5, 0.75, 0.9]),
 ];
 
 $lines = [
@@ -254,11 +276,19 @@ array_push(
     '',
     '## Intervals',
     '',
-    sprintf('How often a 95 %% interval holds the true value: the mean over several true values, and in brackets the least; %s draws each. None leaves the scale.', number_format(DRAWS, 0, '', ' ')),
+    sprintf('How often a 95 %% interval holds the true value: the mean over several true values, and in brackets the least; %s draws each. Where answers are right or wrong it is worked out exactly, for the true values 0.05, 0.06 … 0.95: there the coverage jumps from one value to the next, whatever the interval (Brown, Cai & DasGupta, Statistical Science 16, 2001), so the mean is what tells. None leaves the scale.', number_format(DRAWS, 0, '', ' ')),
     '',
     '| interval | n = 12 | n = 28 | n = 84 |',
     '| --- | --- | --- | --- |',
 );
+foreach ($exact as $name => $interval) {
+    $cells = array_map(static function (int $n) use ($exactCoverage, $interval, $percent): string {
+        [$mean, $least] = $exactCoverage($n, $interval);
+
+        return $percent($mean).' ('.$percent($least).')';
+    }, SIZES);
+    $lines[] = '| '.$name.' | '.implode(' | ', $cells).' |';
+}
 foreach ($intervals as $name => $cases) {
     $cells = array_map(static function (int $n) use ($coverage, $name, $cases, $percent): string {
         [$mean, $least] = $coverage($name, $n, $cases);

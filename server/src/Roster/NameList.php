@@ -118,16 +118,16 @@ final class NameList
     }
 
     /**
-     * A second column holds names when it does so in every line, unless the first holds first and last names already.
+     * A second column holds names when it does so wherever it holds anything, unless the first holds first and last names already.
      *
      * @param list<list<string>> $lines
      */
     private static function areTwoNames(array $lines): bool
     {
-        $filled = array_filter($lines, static fn (array $cells): bool => trim(implode('', $cells)) !== '');
+        $filled = array_filter($lines, static fn (array $cells): bool => trim($cells[1] ?? '') !== '');
         $full = array_filter($filled, static fn (array $cells): bool => str_contains(trim($cells[0]), ' '));
 
-        return count($full) < max(1, count($filled))
+        return count($full) < count($filled)
             && array_filter($filled, static fn (array $cells): bool => !self::looksLikeAName($cells[1] ?? '')) === [];
     }
 
@@ -140,7 +140,7 @@ final class NameList
             return self::tidy($second.' '.$cells[0]);
         }
 
-        return $twoNames ? self::tidy($cells[0].' '.$second) : self::turned(self::tidy($cells[0]));
+        return $twoNames && $second !== '' ? self::tidy($cells[0].' '.$second) : self::turned(self::tidy($cells[0]));
     }
 
     /** "Lind, Ada" in one piece is Ada Lind. */

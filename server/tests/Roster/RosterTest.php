@@ -24,6 +24,7 @@ final class RosterTest extends ApiCase
         self::assertSame(['Ada Lind', 'Bo van der Ek'], $names("Lind, Ada\nvan der Ek, Bo"));
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("1. Ada Lind\n 2) Bo Ek"));
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("1;Ada;Lind\n2;Bo;Ek"));
+        self::assertSame(['Ada Lind', 'Bo Moor', 'Cai Dunn', 'De'], $names("Ada;Lind\nMoor, Bo\n1. Cai Dunn\nDe"), 'each line in its own way');
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("Name;Mail\n\"Lind, Ada\";a@x.example\nBo Ek;"));
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada Lind;early\nBo Ek;late"), 'whole names stay alone');
         self::assertSame(['Ada', 'Bo'], $names("Ada;8 b\nBo;8 c"), 'what is no name is left out');

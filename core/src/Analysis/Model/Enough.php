@@ -15,13 +15,18 @@ final class Enough
     /** Below so many, the errors of slopes are wider than their differences. */
     public const SLOPES_FROM = 200;
 
-    /** The models take right or wrong: no part credit, and nothing that waits for a marker. */
-    public static function takes(Question $question): bool
+    /** Whether a map can take it: nothing of it waits for a marker. */
+    public static function isMarked(Question $question): bool
+    {
+        return !in_array(Cell::Waiting, $question->cells, true);
+    }
+
+    /** Whether it is right or wrong as a whole, as the Rasch model and its fit ask. */
+    public static function isRightOrWrong(Question $question): bool
     {
         foreach ($question->cells as $s => $cell) {
             $credit = $question->credits[$s];
-            if ($cell === Cell::Waiting
-                || (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0)) {
+            if (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0) {
                 return false;
             }
         }
@@ -30,7 +35,7 @@ final class Enough
     }
 
     /**
-     * @param int      $questions that the models take
+     * @param int      $questions with nothing left to mark
      * @param int|null $telling   students with neither all nor nothing right; null while it is not known
      *
      * @return string|null why there is no map; null when there is one
@@ -39,7 +44,7 @@ final class Enough
     {
         return match (true) {
             $questions < self::LEAST_QUESTIONS => sprintf(
-                'A map needs at least %d questions that are right or wrong as a whole; here there are %d.',
+                'A map needs at least %d questions with nothing left to mark; here there are %d.',
                 self::LEAST_QUESTIONS,
                 $questions,
             ),

@@ -23,9 +23,10 @@ export function PersonMap({ id }: { id: string }) {
   if (m.questions.length === 0)
     return (
       <p className="max-w-xl py-4 text-quiet">
-        {m.note} {m.leftOut.length > 0 ? `Left out, since part marks were given: ${m.leftOut.join(', ')}.` : ''}
+        {m.note} {left(m)}
       </p>
     )
+  const stepped = m.questions.some((q) => q.steps.length > 0)
   return (
     <div className="py-3">
       <figure>
@@ -35,12 +36,14 @@ export function PersonMap({ id }: { id: string }) {
       <p className="mt-2 max-w-2xl text-[15px] text-quiet">
         A student level with a question has an even chance at it; one step higher, about three in four. {m.formula}{' '}
         {plural(m.counted, 'student')} of {m.n} with neither all nor nothing right were counted.
-        {m.leftOut.length > 0 ? ` Left out, since part marks were given: ${m.leftOut.join(', ')}.` : ''}
+        {stepped ? ' A thin line reaches from the first step of a question with part marks to its last.' : ''} {left(m)}
         {m.note ? ` ${m.note}` : ''}
       </p>
     </div>
   )
 }
+
+const left = (model: Model) => (model.leftOut.length > 0 ? `Left out: ${model.leftOut.join(', ')}.` : '')
 
 const BIN = 0.25
 const TOP = 16
@@ -51,8 +54,9 @@ function Scale({ model }: { model: Model }) {
   const questions = model.questions
     .flatMap((q) => (q.difficulty.value === null ? [] : [{ ...q, at: q.difficulty.value }]))
     .sort((a, b) => b.at - a.at)
-  const low = Math.floor(Math.min(...abilities, ...questions.map((q) => q.at)))
-  const high = Math.ceil(Math.max(...abilities, ...questions.map((q) => q.at)))
+  const places = [...abilities, ...questions.flatMap((q) => [q.at, ...q.steps])]
+  const low = Math.floor(Math.min(...places))
+  const high = Math.ceil(Math.max(...places))
   const height = Math.max(300, questions.length * 17)
   const y = (logit: number) => TOP + ((high - logit) / (high - low)) * height
   const bins = new Map<number, number>()
@@ -106,6 +110,13 @@ function Scale({ model }: { model: Model }) {
       <path d={`M318 ${TOP}V${TOP + height}`} className="stroke-ink" strokeWidth="1.4" />
       {questions.map((q, i) => (
         <g key={q.entry}>
+          {q.steps.length > 0 ? (
+            <path
+              d={`M328 ${y(Math.min(...q.steps))}V${y(Math.max(...q.steps))}`}
+              className="stroke-rung"
+              strokeWidth="1.2"
+            />
+          ) : null}
           <rect x="318" y={y(q.at) - 2.5} width="20" height="5" className="fill-rung" />
           <path d={`M340 ${y(q.at)}L358 ${names[i] ?? 0}`} className="stroke-edge" fill="none" />
           <text x="362" y={(names[i] ?? 0) + 4} className="fill-ink text-[13px]">
@@ -175,6 +186,9 @@ export function ModelPanel({ id }: { id: string }) {
                       <span className="tabular-nums">{two(q.difficulty.value)}</span>
                     </Explained>
                   )}
+                  {q.steps.length > 0 ? (
+                    <span className="block text-[13px] text-quiet">steps at {q.steps.map(two).join(', ')}</span>
+                  ) : null}
                 </td>
                 <Fit value={q.infit} />
                 <Fit value={q.outfit} />

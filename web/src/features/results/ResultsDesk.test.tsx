@@ -307,13 +307,14 @@ describe('Results', () => {
       counted: 38,
       formula: 'Rasch model.',
       note: null,
-      leftOut: ['Why two tides?'],
+      leftOut: ['Why two tides? (waits for a marker)'],
       questions: [
         {
           entry: 'e1',
           number: 1,
           title: 'Range',
           difficulty: at(-1.2),
+          steps: [],
           infit: 1.02,
           outfit: 1.5,
           slope: at(null),
@@ -324,8 +325,9 @@ describe('Results', () => {
           number: 2,
           title: 'Moon',
           difficulty: at(1.2),
-          infit: 0.9,
-          outfit: 0.95,
+          steps: [0.4, 2.0],
+          infit: null,
+          outfit: null,
           slope: at(null),
           note: null,
         },
@@ -339,7 +341,9 @@ describe('Results', () => {
     open('/results/h1?view=map')
     const map = await screen.findByRole('img', { name: /Students and questions on one scale/ })
     expect(map.textContent).toContain('2 Moon')
-    expect(screen.getByText(/Left out, since part marks were given: Why two tides\?/)).toBeTruthy()
+    expect(screen.getByText(/A thin line reaches from the first step/)).toBeTruthy()
+    expect(screen.getByRole('row', { name: /Moon/ }).textContent).toContain('steps at 0.40, 2.00')
+    expect(screen.getByText(/Left out: Why two tides\? \(waits for a marker\)\./)).toBeTruthy()
     const row = within(screen.getByRole('button', { name: /Difficulty of question 1/ }).closest('tr') as HTMLElement)
     expect(row.getByText('−1.20')).toBeTruthy()
     expect(row.getByText('1.50')).toBeTruthy()

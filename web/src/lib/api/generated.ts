@@ -2143,6 +2143,7 @@ export interface components {
             number: number;
             title: string;
             difficulty: components["schemas"]["ResultsFigureView"];
+            steps: number[];
             infit: number | null;
             outfit: number | null;
             slope: components["schemas"]["ResultsFigureView"];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results\Api\View;
 
-/** A student under the Rasch model. */
+/** A student under the models. */
 final readonly class ModelStudentView
 {
     /** @param bool $unusual the pattern of right and wrong is unlikely at this ability */

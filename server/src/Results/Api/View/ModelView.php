@@ -11,7 +11,7 @@ final readonly class ModelView
      * @param int                     $counted   students with neither all nor nothing right
      * @param list<ModelQuestionView> $questions
      * @param list<ModelStudentView>  $students
-     * @param list<string>            $leftOut   titles of questions that the model cannot take
+     * @param list<string>            $leftOut   titles of questions that the model cannot take, with why
      * @param string|null             $note      why there is no map, or what to beware of
      */
     public function __construct(

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Analysis\Model;
+
+use ChalkLadder\Core\Analysis\Cell;
+use ChalkLadder\Core\Analysis\Question;
+
+/** Columns of credit as steps for the partial credit model: each different credit of a question is one step above the one below it. */
+final class Steps
+{
+    /** Credits are told apart to a thousandth. */
+    private const FINE = 1000;
+
+    /**
+     * What was left blank has no credit; what was not reached, not given or still waits is not known.
+     *
+     * @param list<Question> $questions columns of equal length
+     *
+     * @return list<list<int|null>> by student and question, thousandths of the credit; {@see PartialCredit} counts them up
+     */
+    public static function of(array $questions, int $students): array
+    {
+        $rows = array_fill(0, $students, []);
+        foreach ($questions as $question) {
+            foreach ($question->cells as $s => $cell) {
+                $credit = $question->credits[$s];
+                $rows[$s][] = ($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null
+                    ? (int) round($credit * self::FINE)
+                    : null;
+            }
+        }
+
+        return array_values($rows);
+    }
+}
