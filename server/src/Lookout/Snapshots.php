@@ -10,6 +10,7 @@ use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Lookout\Api\View\ColumnView;
 use ChalkLadder\Server\Lookout\Api\View\LookoutView;
 use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
+use ChalkLadder\Server\Platform\Live\Push;
 
 /** The whole picture of a running handout, as it is when somebody asks. */
 final readonly class Snapshots
@@ -19,11 +20,14 @@ final readonly class Snapshots
         private LookoutRows $rows,
         private Teams $teams,
         private ClassOfStudents $classes,
+        private Push $push,
     ) {
     }
 
     public function take(string $teamId, string $handoutId): LookoutView
     {
+        // Before anything else is read: what comes later is told by a message.
+        $live = $this->push->last(Push::teachers($handoutId));
         $view = $this->handouts->show($teamId, $handoutId);
         $handout = $this->handouts->find($teamId, $handoutId);
         $edition = $handout->edition;
@@ -45,6 +49,7 @@ final readonly class Snapshots
         }
 
         return new LookoutView(
+            $live,
             $view,
             $columns,
             $this->rows->all($handout, $rungs),

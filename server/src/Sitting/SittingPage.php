@@ -21,8 +21,11 @@ use ChalkLadder\Server\Sitting\Api\View\ToldView;
  */
 final readonly class SittingPage
 {
-    /** @param list<Answer> $answers */
-    public function draw(StoredSitting $sitting, array $answers): SittingView
+    /**
+     * @param list<Answer> $answers
+     * @param int          $live    the last message that this holds, where it is known
+     */
+    public function draw(StoredSitting $sitting, array $answers, int $live = 0): SittingView
     {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -113,6 +116,7 @@ final readonly class SittingPage
             $sitting->message,
             $sitting->reply,
             $sitting->handedInAt,
+            $live,
         );
     }
 

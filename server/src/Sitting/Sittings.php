@@ -10,6 +10,7 @@ use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Deadlines;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\StudentUser;
@@ -42,6 +43,7 @@ final readonly class Sittings
         private Handouts $handouts,
         private Deadlines $deadlines,
         private SittingPage $page,
+        private Push $push,
         private Transaction $transaction,
         private EventDispatcherInterface $events,
         private ClockInterface $clock,
@@ -97,8 +99,12 @@ final readonly class Sittings
     public function show(StudentUser $who, string $id): SittingView
     {
         $this->deadlines->keep();
+        $channel = Push::students($this->reader->ofStudent($who->id, $id)->handoutId);
+        $live = $this->push->last($channel);
+        // Read anew, so that it holds what that message told.
+        $this->reader->forget($who->id, $id);
 
-        return $this->seen($who, $id);
+        return $this->seen($who, $id, $live);
     }
 
     public function save(StudentUser $who, string $id, SavesInput $input): AnswersSavedView
@@ -299,10 +305,10 @@ final readonly class Sittings
         return $sitting !== null && $sitting->studentId() === $who->id ? $sitting : throw Problem::notFound('The sitting');
     }
 
-    private function seen(StudentUser $who, string $id): SittingView
+    private function seen(StudentUser $who, string $id, int $live = 0): SittingView
     {
         $sitting = $this->reader->ofStudent($who->id, $id);
 
-        return $this->page->draw($sitting, $this->reader->answers($sitting));
+        return $this->page->draw($sitting, $this->reader->answers($sitting), $live);
     }
 }

@@ -9,6 +9,7 @@ use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Lookout\Publisher;
 use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
 use ChalkLadder\Server\Platform\Live\Push;
+use ChalkLadder\Server\Platform\Live\ReadModel\ChannelNumbers;
 use ChalkLadder\Server\Sitting\SittingChanged;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
@@ -37,6 +38,26 @@ final class PublisherTest extends ApiCase
         );
     }
 
+    public function testMessagesAreNumberedAndAPictureSaysWhichItHolds(): void
+    {
+        $handout = $this->world->handOut();
+        $id = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']]]);
+        $live = fn (): int => $this->as($this->world->teacher)->get('GET', "/handouts/$handout/lookout")->int('live');
+        self::assertSame(0, $live());
+        $numbers = [];
+        for ($i = 0; $i < 3; ++$i) {
+            $this->publish($handout, $id, true);
+            $numbers[] = Json::of(end($this->sent)[2] ?? '')->int('n');
+        }
+        self::assertSame([$numbers[0], $numbers[0] + 1, $numbers[0] + 2], $numbers);
+        self::assertSame($numbers[2], $live());
+        self::assertSame(
+            0,
+            $this->as($this->world->students['Ada Okafor'])->get('GET', "/me/sittings/$id")->int('live'),
+            'students have a channel of their own',
+        );
+    }
+
     public function testNobodyWatchingNothingSent(): void
     {
         $handout = $this->world->handOut();
@@ -51,7 +72,7 @@ final class PublisherTest extends ApiCase
 
             return new MockResponse($method === 'GET' && $watched ? '{"subscribers": 1}' : '');
         });
-        $push = new Push('/nowhere.sock', $http, new NullLogger());
+        $push = new Push(self::service(ChannelNumbers::class), '/nowhere.sock', $http, new NullLogger());
         $publisher = new Publisher(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->onChange(new SittingChanged($handout, $sitting));

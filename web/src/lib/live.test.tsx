@@ -1,6 +1,6 @@
 import { act, render, screen } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { useLive } from './live'
+import { Channel, useLive } from './live'
 
 /** A stream whose ups and downs the test decides. */
 class Stream {
@@ -28,7 +28,7 @@ class Stream {
 }
 
 const CONNECTING = 0
-const refresh = vi.fn(() => Promise.resolve())
+const refresh = vi.fn(() => Promise.resolve(40))
 const heard = vi.fn()
 function Picture({ url }: { url: string | null }) {
   return <p>{useLive(url, heard, refresh)}</p>
@@ -41,7 +41,7 @@ beforeEach(() => {
   vi.useFakeTimers()
   Stream.made = []
   globalThis.EventSource = Stream as never
-  refresh.mockReset().mockResolvedValue(undefined)
+  refresh.mockReset().mockResolvedValue(40)
   heard.mockReset()
 })
 afterEach(() => {
@@ -57,8 +57,8 @@ describe('A live picture', () => {
     await latest().up()
     expect(screen.getByText('live')).toBeTruthy()
     expect(refresh).toHaveBeenCalledTimes(1)
-    act(() => void latest().onmessage({ data: '{"student":"s1","step":2}' }))
-    expect(heard).toHaveBeenCalledWith({ student: 's1', step: 2 })
+    act(() => void latest().onmessage({ data: '{"n":41,"student":"s1","step":2}' }))
+    expect(heard).toHaveBeenCalledWith({ n: 41, student: 's1', step: 2 })
     await pause(20_000)
     expect(refresh).toHaveBeenCalledTimes(1)
   })
@@ -105,7 +105,7 @@ describe('A live picture', () => {
     render(<Picture url="/live/h1" />)
     await pause(2000)
     expect(screen.getByText('lost')).toBeTruthy()
-    refresh.mockResolvedValue(undefined)
+    refresh.mockResolvedValue(40)
     await pause(2000)
     expect(screen.getByText('asking')).toBeTruthy()
   })
@@ -125,5 +125,68 @@ describe('A live picture', () => {
     render(<Picture url={null} />)
     await pause(20_000)
     expect([refresh.mock.calls.length, Stream.made.length]).toEqual([0, 0])
+  })
+})
+
+describe('The messages of a channel', () => {
+  type Told = { n: number }
+  const pictures: ((n: number) => void)[] = []
+  const taken = vi.fn(() => new Promise<number>((done) => pictures.push(done)))
+  const told: number[] = []
+  const make = () => {
+    pictures.length = told.length = 0
+    taken.mockClear()
+    return new Channel<Told>(({ n }) => told.push(n), taken)
+  }
+  const settle = async (n: number) => {
+    pictures.shift()?.(n)
+    await Promise.resolve()
+    await Promise.resolve()
+  }
+
+  it('are heard in their order from where the snapshot ends, each once', async () => {
+    const channel = make()
+    void channel.look()
+    for (const n of [12, 10, 11]) channel.message({ n })
+    expect(told).toEqual([])
+    await settle(10)
+    expect(told).toEqual([11, 12])
+    channel.message({ n: 12 })
+    channel.message({ n: 13 })
+    expect(told).toEqual([11, 12, 13])
+    expect(taken).toHaveBeenCalledTimes(1)
+  })
+
+  it('lead to another snapshot where one is missing, and those that it does not hold are heard', async () => {
+    const channel = make()
+    void channel.look()
+    await settle(5)
+    channel.message({ n: 8 })
+    channel.message({ n: 9 })
+    expect([told, taken.mock.calls.length]).toEqual([[], 2])
+    await settle(8)
+    expect(told).toEqual([9])
+  })
+
+  it('begin with any number where nothing was sent before', async () => {
+    const channel = make()
+    void channel.look()
+    await settle(0)
+    channel.message({ n: 1_700_000 })
+    channel.message({ n: 1_700_001 })
+    expect([told, taken.mock.calls.length]).toEqual([[1_700_000, 1_700_001], 1])
+  })
+
+  it('look only once however many ask, and look again after a failure', async () => {
+    const channel = make()
+    const first = channel.look()
+    expect(channel.look()).toBe(first)
+    taken.mockImplementationOnce(() => Promise.reject(new Error('no way')))
+    await settle(1)
+    await expect(channel.look()).rejects.toThrow('no way')
+    void channel.look()
+    await settle(7)
+    channel.message({ n: 8 })
+    expect(told).toEqual([8])
   })
 })

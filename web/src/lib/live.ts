@@ -1,4 +1,10 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import type { Schemas } from './api/client'
+
+/** What the staff of a handout are told. */
+export type ToStaff = { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
+/** What its students are told; each is a reason to look anew. */
+export type ToStudents = { n: number; kind: 'closed' | 'reopened' | 'returned' }
 
 export type LiveState = 'live' | 'asking' | 'lost'
 
@@ -6,22 +12,86 @@ const ASK_EVERY = 2000
 const QUIET_BEFORE_ASKING = 4000
 
 /**
- * Listens to a handout's messages. After each (re)connection the caller fetches a snapshot; while the stream is down it
- * is asked for every two seconds instead, so that the picture stays true.
+ * The messages of one channel in their order. A snapshot says which message is the last that it holds: older ones are dropped, the
+ * next ones heard, and where one is missing another snapshot is taken. What arrives while one is on its way waits for it.
  */
-export function useLive<Message>(
+export class Channel<Message extends { n: number }> {
+  private last: number | null = null
+  private waiting: Message[] = []
+  private taking: Promise<void> | null = null
+
+  constructor(
+    private readonly hear: (message: Message) => void,
+    /** looks at everything anew and says the number of the last message that it holds */
+    private readonly snapshot: () => Promise<number>,
+  ) {}
+
+  message(message: Message) {
+    this.waiting.push(message)
+    if (!this.taking) this.drain()
+  }
+
+  /** Looks anew; a second call while one look is under way waits for the same. */
+  look(): Promise<void> {
+    this.taking ??= this.snapshot().then(
+      (n) => {
+        this.taking = null
+        this.last = n
+        this.drain()
+      },
+      (thrown: unknown) => {
+        this.taking = null
+        throw thrown
+      },
+    )
+    return this.taking
+  }
+
+  private drain() {
+    const waiting = this.waiting.sort((a, b) => a.n - b.n)
+    this.waiting = []
+    for (const [i, message] of waiting.entries()) {
+      if (this.last !== null && message.n <= this.last) continue
+      // The first message of a channel follows a snapshot that holds none.
+      if (this.last !== null && (message.n === this.last + 1 || this.last === 0)) {
+        this.last = message.n
+        this.hear(message)
+        continue
+      }
+      // One was missed. The look that is taken now holds it, and may hold these too.
+      this.waiting = waiting.slice(i)
+      void this.look().catch(() => undefined)
+      return
+    }
+  }
+}
+
+/**
+ * Follows a channel: a snapshot when the stream stands, then its messages. While the stream is down a snapshot is taken every two
+ * seconds instead, so that the picture stays true.
+ */
+export function useLive<Message extends { n: number }>(
   url: string | null,
-  onMessage: (message: Message) => void,
-  refresh: () => Promise<unknown>,
+  hear: (message: Message) => void,
+  snapshot: () => Promise<number>,
 ): LiveState {
   const [state, setState] = useState<LiveState>('asking')
+  const acts = useRef({ hear, snapshot })
+  useEffect(() => {
+    acts.current = { hear, snapshot }
+  })
   useEffect(() => {
     if (!url) return
+    const channel = new Channel<Message>(
+      (message) => acts.current.hear(message),
+      () => acts.current.snapshot(),
+    )
     let over = false
     let timer: ReturnType<typeof setTimeout> | undefined
     const ask = () => {
       timer = setTimeout(() => {
-        refresh()
+        channel
+          .look()
           .then(() => !over && setState('asking'))
           .catch(() => !over && setState('lost'))
           .finally(() => !over && source.readyState !== EventSource.OPEN && ask())
@@ -33,9 +103,9 @@ export function useLive<Message>(
       source.onopen = () => {
         clearTimeout(timer)
         setState('live')
-        void refresh().catch(() => undefined)
+        void channel.look().catch(() => undefined)
       }
-      source.onmessage = (event: MessageEvent<string>) => onMessage(JSON.parse(event.data) as Message)
+      source.onmessage = (event: MessageEvent<string>) => channel.message(JSON.parse(event.data) as Message)
       source.onerror = () => {
         clearTimeout(timer)
         ask()
@@ -49,8 +119,6 @@ export function useLive<Message>(
       clearTimeout(timer)
       source.close()
     }
-    // The callbacks are made anew with each render; the stream belongs to the address alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [url])
   return state
 }

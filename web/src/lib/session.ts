@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react'
+import { useSyncExternalStore } from 'react'
 
 /**
  * A session that ends while somebody is at work: the desk stays as it is, signing in is laid over it, and what waited is
@@ -29,10 +29,8 @@ export const useSessionEnded = () =>
     () => ended,
   )
 
-/** What is done anew when they are back. */
-export function useOnResume(go: () => void) {
-  useEffect(() => {
-    waiting.add(go)
-    return () => void waiting.delete(go)
-  }, [go])
+/** What is done anew when they are back; the answer ends it. */
+export function onResume(go: () => void) {
+  waiting.add(go)
+  return () => void waiting.delete(go)
 }

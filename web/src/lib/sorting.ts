@@ -8,17 +8,9 @@ export const sortingText = ({ by, down }: Sorting) => (down ? `-${by}` : by)
 
 const compare = new Intl.Collator('en-GB', { numeric: true, sensitivity: 'base' })
 
-/** Sorted by a value of each row; what has none comes last either way, and equals keep their order. */
-export function sortedBy<T>(rows: readonly T[], value: (row: T) => string | number | null, down: boolean): T[] {
-  return rows
-    .map((row) => [row, value(row)] as const)
-    .sort(([, a], [, b]) => {
-      if (a === null || b === null) return Number(a === null) - Number(b === null)
-      const order = typeof a === 'number' && typeof b === 'number' ? a - b : compare.compare(String(a), String(b))
-      return down ? -order : order
-    })
-    .map(([row]) => row)
-}
+/** Numbers by size, texts as a dictionary has them, with numbers in them by size. */
+export const ordered = (a: string | number, b: string | number) =>
+  typeof a === 'number' && typeof b === 'number' ? a - b : compare.compare(String(a), String(b))
 
 /** Whether every word stands somewhere in a text, whatever its case and accents. */
 export function holds(text: string, words: string): boolean {

@@ -1,3 +1,6 @@
+import { http, HttpResponse } from 'msw'
+import { setupServer } from 'msw/node'
+
 type Sent = { path: string; body: unknown }
 type Reply = unknown | ((sent: Sent) => unknown)
 
@@ -30,7 +33,10 @@ export const sent = (method: string, path: string) =>
   asked.filter((a) => a.method === method && a.path.split('?')[0] === path)
 export const bodies = (method: string, path: string) => sent(method, path).map((a) => a.body)
 
-export async function answer(request: Request): Promise<Response> {
+/** Every request of the page ends here; none leaves the machine. */
+export const server = setupServer(http.all('*', ({ request }) => answer(request)))
+
+async function answer(request: Request): Promise<Response> {
   const url = new URL(request.url)
   const path = url.pathname + url.search
   const text = await request.text()
@@ -38,8 +44,13 @@ export async function answer(request: Request): Promise<Response> {
   asked.push({ method: request.method, path, body })
   const reply = replies[`${request.method} ${path}`] ?? replies[`${request.method} ${url.pathname}`]
   if (reply === undefined) return problem(new Refusal(404, `Nothing answers ${request.method} ${path} in this test.`))
-  const value: unknown = typeof reply === 'function' ? (reply as (s: Sent) => unknown)({ path, body }) : reply
-  const settled = await value
+  let settled: unknown
+  try {
+    settled = await (typeof reply === 'function' ? (reply as (s: Sent) => unknown)({ path, body }) : reply)
+  } catch {
+    // Nothing came back at all.
+    return HttpResponse.error()
+  }
   if (settled instanceof Refusal) return problem(settled)
   // Whatever stands between page and server may answer in its own way.
   if (settled instanceof Response) return settled

@@ -1,8 +1,8 @@
 import { cleanup, configure } from '@testing-library/react'
-import { afterEach } from 'vitest'
+import { afterAll, afterEach } from 'vitest'
 import { sessionResumed } from '@/lib/session'
 import { clearToasts } from '@/ui/Toasts'
-import { answer } from './server'
+import { server } from './server'
 
 // A machine that does other things as well is slow, not wrong.
 configure({ asyncUtilTimeout: 10_000 })
@@ -14,7 +14,6 @@ globalThis.Request = class extends Plain {
     super(typeof input === 'string' ? new URL(input, location.href) : input, init)
   }
 }
-globalThis.fetch = (input, init) => answer(input instanceof Plain ? input : new Request(input, init))
 
 // What Radix asks of a browser and jsdom does not have.
 Element.prototype.hasPointerCapture ??= () => false
@@ -34,6 +33,9 @@ Blob.prototype.arrayBuffer ??= function (this: Blob) {
     reader.readAsArrayBuffer(this)
   })
 }
+
+server.listen({ onUnhandledRequest: 'error' })
+afterAll(() => server.close())
 
 afterEach(() => {
   cleanup()

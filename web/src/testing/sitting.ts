@@ -69,5 +69,6 @@ export const sitting = (change: Partial<View> = {}): View => ({
   message: '',
   reply: null,
   handedInAt: null,
+  live: 0,
   ...change,
 })

@@ -37,24 +37,18 @@ export function TextField({
   note,
   fault,
   hideLabel,
-  inputRef,
   inPlace = false,
   className = '',
   ...rest
 }: Labelled & {
-  inputRef?: Ref<HTMLInputElement>
+  ref?: Ref<HTMLInputElement>
   /** without a box, on the sheet as it will be read */
   inPlace?: boolean
 } & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <input
-        ref={inputRef}
-        {...told(id, note, fault)}
-        className={`${inPlace ? 'in-place' : 'field'} ${className}`}
-        {...rest}
-      />
+      <input {...told(id, note, fault)} className={`${inPlace ? 'in-place' : 'field'} ${className}`} {...rest} />
     </Frame>
   )
 }
@@ -66,7 +60,7 @@ export function AreaField({
   hideLabel,
   className = '',
   ...rest
-}: Labelled & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+}: Labelled & { ref?: Ref<HTMLTextAreaElement> } & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>

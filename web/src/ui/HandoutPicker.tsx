@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { toWhom, useHandouts, type Handout } from '@/lib/handouts'
 import { HANDED_OUT, OF_PAPER, TO_WHOM } from './handoutColumns'
 import { ListDesk } from './ListDesk'
-import type { Column } from './Rows'
+import type { Column } from './table'
 import { Empty } from './States'
 
 /** Handouts to choose one from, for the stages that show one at a time, with what can be said of it beside. */

@@ -1,13 +1,14 @@
 import { useRef, type ReactNode } from 'react'
 import { further, useAddress } from '@/lib/address'
 import { useKeys, type Acts } from '@/lib/keys'
-import { holds, sortedBy, sortingOf, sortingText, type Sorting } from '@/lib/sorting'
+import { holds, sortingOf, sortingText, type Sorting } from '@/lib/sorting'
 import { Button } from './Button'
 import { Desk, Head } from './Desk'
 import { Pick } from './Pick'
-import { Rows, type Column } from './Rows'
+import { Rows } from './Rows'
 import { SearchField } from './SearchField'
 import { Empty, Failed, Loading } from './States'
+import { useListed, type Column } from './table'
 
 const ALL = 'all'
 
@@ -56,8 +57,8 @@ export function ListDesk<T extends { id: string }>({
   const picked = picks?.find((p) => p.value === pick)
   const found = all.filter((row) => holds(words(row), q))
   const kept = picked ? found.filter(picked.of) : found
-  const by = columns.find((c) => c.id === sorting.by)?.sort
-  const rows = by ? sortedBy(kept, by, sorting.down) : kept
+  const shown = useListed(kept, columns, sorting, (next) => set('sort', sortingText(next)))
+  const rows = shown.rows
   const chosen = rows.find((r) => r.id === at('open')) ?? rows[0]
   const step = (to: number) => {
     const next = further(rows, chosen?.id, to)
@@ -75,7 +76,7 @@ export function ListDesk<T extends { id: string }>({
         {all.length > 0 ? (
           <div className="w-64">
             <SearchField
-              inputRef={search}
+              ref={search}
               label={`Search in ${title.toLowerCase()}`}
               hideLabel
               placeholder="Search"
@@ -114,16 +115,7 @@ export function ListDesk<T extends { id: string }>({
               <Button onClick={clear}>Show all {all.length}</Button>
             </Empty>
           ) : (
-            <Rows
-              label={label}
-              rows={rows}
-              columns={columns}
-              to={to}
-              chosen={chosen?.id}
-              onChoose={(id) => set('open', id)}
-              sorting={sorting}
-              onSort={(next) => set('sort', sortingText(next))}
-            />
+            <Rows label={label} list={shown} to={to} chosen={chosen?.id} onChoose={(id) => set('open', id)} />
           )}
         </Desk>
       )}

@@ -8,12 +8,14 @@ export function Radios<V extends string>({
   value,
   onChange,
   hideLabel = false,
+  sideBySide = false,
 }: {
   label: string
   options: readonly { value: V; label: ReactNode; aside?: ReactNode; note?: ReactNode }[]
   value: V
   onChange: (value: V) => void
   hideLabel?: boolean
+  sideBySide?: boolean
 }) {
   const id = useId()
   return (
@@ -25,7 +27,7 @@ export function Radios<V extends string>({
         aria-labelledby={id}
         value={value}
         onValueChange={(next) => onChange(next as V)}
-        className="mt-1 flex flex-col"
+        className={sideBySide ? 'mt-1 grid gap-4 sm:grid-cols-2' : 'mt-1 flex flex-col'}
       >
         {options.map((o, i) => (
           <div key={o.value} className="flex items-start gap-2 py-0.5">

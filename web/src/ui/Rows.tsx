@@ -1,22 +1,9 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { ArrowDown, ArrowUp } from 'lucide-react'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import { roving } from '@/lib/roving'
-import type { Sorting } from '@/lib/sorting'
-
-export type Column<T> = {
-  id: string
-  head: ReactNode
-  cell: (row: T) => ReactNode
-  /** a quieter line below, for the column that names the row */
-  under?: (row: T) => ReactNode
-  /** what the list is sorted by here; without, it cannot be */
-  sort?: (row: T) => string | number | null
-  right?: boolean
-  /** not on a phone */
-  wide?: boolean
-}
+import type { Listed } from './table'
 
 // Few rows are simply drawn; of many, those in sight and some around them.
 const FEW = 100
@@ -35,24 +22,18 @@ const scroller = (from: HTMLElement | null): HTMLElement | null => {
  */
 export function Rows<T extends { id: string }>({
   label,
-  rows,
-  columns,
+  list: { table: model, rows, columns },
   to,
   chosen,
   onChoose,
-  sorting,
-  onSort,
   total = rows.length,
   onNeedMore,
 }: {
   label: string
-  rows: readonly T[]
-  columns: readonly Column<T>[]
+  list: Listed<T>
   to: (row: T) => string
   chosen: string | undefined
   onChoose: (id: string) => void
-  sorting: Sorting
-  onSort: (sorting: Sorting) => void
   /** how many there are, where not all of them are here yet */
   total?: number
   onNeedMore?: () => void
@@ -83,32 +64,31 @@ export function Rows<T extends { id: string }>({
       <caption className="sr-only">{label}</caption>
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
-          {columns.map((c, i) => (
-            <th
-              key={c.id}
-              scope="col"
-              aria-sort={sorting.by === c.id ? (sorting.down ? 'descending' : 'ascending') : undefined}
-              className={`py-2 font-medium ${i === 0 ? 'pl-6' : 'px-2'} ${c.right ? 'text-right' : ''} ${c.wide ? 'max-md:hidden' : ''} ${i === columns.length - 1 ? 'pr-5' : ''}`}
-            >
-              {c.sort ? (
-                <button
-                  className="inline-flex items-center gap-1 hover:text-ink"
-                  onClick={() => onSort({ by: c.id, down: sorting.by === c.id && !sorting.down })}
-                >
-                  {c.head}
-                  {sorting.by === c.id ? (
-                    sorting.down ? (
-                      <ArrowDown aria-hidden className="size-3.5" />
-                    ) : (
-                      <ArrowUp aria-hidden className="size-3.5" />
-                    )
-                  ) : null}
-                </button>
-              ) : (
-                c.head
-              )}
-            </th>
-          ))}
+          {columns.map((c, i) => {
+            const column = model.getColumn(c.id)
+            const sorted = column?.getIsSorted()
+            return (
+              <th
+                key={c.id}
+                scope="col"
+                aria-sort={sorted ? (sorted === 'desc' ? 'descending' : 'ascending') : undefined}
+                className={`py-2 font-medium ${i === 0 ? 'pl-6' : 'px-2'} ${c.right ? 'text-right' : ''} ${c.wide ? 'max-md:hidden' : ''} ${i === columns.length - 1 ? 'pr-5' : ''}`}
+              >
+                {column?.getCanSort() ? (
+                  <button
+                    className="inline-flex items-center gap-1 hover:text-ink"
+                    onClick={() => column.toggleSorting()}
+                  >
+                    {c.head}
+                    {sorted === 'desc' ? <ArrowDown aria-hidden className="size-3.5" /> : null}
+                    {sorted === 'asc' ? <ArrowUp aria-hidden className="size-3.5" /> : null}
+                  </button>
+                ) : (
+                  c.head
+                )}
+              </th>
+            )
+          })}
         </tr>
       </thead>
       <tbody {...rove.list}>

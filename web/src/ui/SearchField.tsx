@@ -12,14 +12,14 @@ export function SearchField({
   value,
   onSearch,
   placeholder,
-  inputRef,
+  ref,
   hideLabel,
 }: {
   label: string
   value: string
   onSearch: (words: string) => void
   placeholder?: string
-  inputRef?: Ref<HTMLInputElement>
+  ref?: Ref<HTMLInputElement>
   hideLabel?: boolean
 }) {
   const [typed, setTyped] = useState(value)
@@ -45,7 +45,7 @@ export function SearchField({
   }, [typed])
   return (
     <TextField
-      inputRef={inputRef}
+      ref={ref}
       label={label}
       hideLabel={hideLabel}
       type="search"

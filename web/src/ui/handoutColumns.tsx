@@ -1,6 +1,6 @@
 import { moment } from '@/lib/format'
 import { toWhom, type Handout } from '@/lib/handouts'
-import type { Column } from './Rows'
+import type { Column } from './table'
 
 /** What every list of handouts tells of one: of which paper it is, to whom it went, and when. */
 export const OF_PAPER: Column<Handout> = { id: 'title', head: 'Paper', cell: (h) => h.title, sort: (h) => h.title }

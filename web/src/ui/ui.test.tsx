@@ -6,7 +6,7 @@ import { Bar, barOf } from './Bar'
 import { Boundary } from './Boundary'
 import { Combobox } from './Combobox'
 import { Dialog } from './Dialog'
-import { ExactField } from './ExactField'
+import { NumberField } from './NumberField'
 import { AreaField, TextField } from './Field'
 import { SelectField } from './Select'
 import { Ladder } from './Ladder'
@@ -46,7 +46,7 @@ describe('A field for an exact number', () => {
     function Field() {
       const [value, setValue] = useState('73/20')
       values.push(value)
-      return <ExactField label="Number" value={value} onChange={setValue} />
+      return <NumberField label="Number" value={value} onChange={setValue} />
     }
     render(<Field />)
     const field = screen.getByLabelText('Number') as HTMLInputElement

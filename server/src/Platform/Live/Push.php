@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Platform\Live;
 
+use ChalkLadder\Server\Platform\Live\ReadModel\ChannelNumbers;
 use ChalkLadder\Server\Platform\Storage\Json;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -14,27 +15,34 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
 use Symfony\Contracts\Service\ResetInterface;
 
 /**
- * Small messages to the screens that watch a handout. They leave after the response has been sent, so nobody waits for
- * them; a lost one is made good by the next snapshot.
+ * Small messages to the screens that watch a handout, numbered by channel. They leave after the response has been sent, so nobody
+ * waits for them; a screen that misses a number takes a snapshot.
  */
 final class Push implements ResetInterface
 {
     private const SECONDS = 0.5;
 
-    /** @var list<array{string, string}> */
+    /** @var list<array{string, array<string, mixed>}> */
     private array $waiting = [];
 
     public function __construct(
+        private readonly ChannelNumbers $numbers,
         private readonly string $publishSocket,
         private readonly HttpClientInterface $http,
         private readonly LoggerInterface $logger,
     ) {
     }
 
-    /** @param array<string, mixed> $message */
+    /** @param array{kind: string, ...<string, mixed>} $message */
     public function send(string $channel, array $message): void
     {
-        $this->waiting[] = [$channel, Json::encode($message)];
+        $this->waiting[] = [$channel, $message];
+    }
+
+    /** The number of the last message: whatever is read after asking holds what it told. 0 before the first. */
+    public function last(string $channel): int
+    {
+        return $this->numbers->last($channel);
     }
 
     public function reset(): void
@@ -84,8 +92,8 @@ final class Push implements ResetInterface
         if ($this->publishSocket === '' || $waiting === []) {
             return;
         }
-        foreach ($waiting as [$channel, $body]) {
-            $this->ask('POST', $channel, $body);
+        foreach ($waiting as [$channel, $message]) {
+            $this->ask('POST', $channel, Json::encode(['n' => $this->numbers->next($channel)] + $message));
         }
     }
 

@@ -1,7 +1,7 @@
 import type { Schemas } from '@/lib/api/client'
 import { useTerms } from '@/lib/terms'
 import { Combobox } from '@/ui/Combobox'
-import { ExactField } from '@/ui/ExactField'
+import { NumberField } from '@/ui/NumberField'
 import { SelectField } from '@/ui/Select'
 import type { EditorProps } from '../kinds'
 import { Credit, LEFT_OUT, Line, Meaning, moved, NextLine, replaced, without } from '../parts/Lines'
@@ -31,7 +31,7 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
             >
               <div className="flex flex-wrap items-center gap-x-2">
                 <div className="w-24">
-                  <ExactField
+                  <NumberField
                     label={`Number for ${name}`}
                     hideLabel
                     inPlace
@@ -43,7 +43,7 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
                 </div>
                 <span aria-hidden>±</span>
                 <div className="w-16">
-                  <ExactField
+                  <NumberField
                     label={`Tolerance of ${name}`}
                     hideLabel
                     inPlace

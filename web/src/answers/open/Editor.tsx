@@ -1,6 +1,6 @@
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
-import { ExactField } from '@/ui/ExactField'
+import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
 import type { EditorProps } from '../kinds'
 import { Idea, Line, NextLine, replaced, without } from '../parts/Lines'
@@ -51,7 +51,7 @@ export default function Editor({ rule, onChange }: EditorProps<'open'>) {
                     onRemove={() => set({ ...criterion, levels: without(criterion.levels, j) })}
                     mark={
                       <span className="w-12">
-                        <ExactField
+                        <NumberField
                           label={`Points of ${name}`}
                           hideLabel
                           inPlace

@@ -16,6 +16,7 @@ import { Facet } from '@/ui/Facet'
 import { Rows } from '@/ui/Rows'
 import { SearchField } from '@/ui/SearchField'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { useListed, type Column } from '@/ui/table'
 import { Tick } from '@/ui/Tick'
 import { Word } from '@/ui/Word'
 import { ItemCard } from './ItemCard'
@@ -55,6 +56,37 @@ export default function BankDesk() {
   })
   const items = useMemo(() => list.data?.pages.flatMap((page) => page.items) ?? [], [list.data])
   const found = list.data?.pages[0]
+  const skills = terms.data?.skills
+  const columns = useMemo<Column<Row>[]>(
+    () => [
+      {
+        id: 'title',
+        head: 'Question',
+        sort: (item) => item.title,
+        cell: (item) => item.title,
+        under: (item) => skills?.find((s) => s.id === item.skill)?.name ?? 'no skill',
+      },
+      {
+        id: 'type',
+        head: 'Answer',
+        cell: (item) => answerOf(item.type),
+        sort: (item) => item.type,
+        wide: true,
+      },
+      {
+        id: 'marks',
+        head: 'Marks',
+        cell: (item) => decimal(item.points),
+        sort: (item) => item.points,
+        right: true,
+      },
+      { id: 'used', head: 'In papers', cell: (item) => item.usedIn || '–', right: true, wide: true },
+      { id: 'right', head: <Word of="facility">Right so far</Word>, cell: (item) => <Right item={item} /> },
+    ],
+    [skills],
+  )
+  // The server sorts, one way each.
+  const shown = useListed(items, columns, sorting, ({ by }) => set('sort', by === sorting.by ? '' : by), true)
   const chosen = items.find((i) => i.id === asked('open')) ?? items[0]
   const step = (by: number) => {
     const next = further(items, chosen?.id, by)
@@ -78,7 +110,7 @@ export default function BankDesk() {
       <Head title="Bank" note={found ? `${plural(found.total, 'question')}${narrowed ? ' found' : ''}` : ''}>
         <div className="w-80 max-w-full">
           <SearchField
-            inputRef={search}
+            ref={search}
             label="Search"
             hideLabel
             placeholder="words in the question"
@@ -161,40 +193,12 @@ export default function BankDesk() {
         {found && items.length > 0 ? (
           <Rows
             label="Questions of the bank"
-            rows={items}
+            list={shown}
             total={found.total}
             onNeedMore={more}
             to={(item) => `/bank/${item.id}`}
             chosen={chosen?.id}
             onChoose={(id) => set('open', id)}
-            sorting={sorting}
-            // The server sorts, one way each.
-            onSort={({ by }) => set('sort', by === sorting.by ? '' : by)}
-            columns={[
-              {
-                id: 'title',
-                head: 'Question',
-                sort: (item) => item.title,
-                cell: (item) => item.title,
-                under: (item) => terms.data?.skills.find((s) => s.id === item.skill)?.name ?? 'no skill',
-              },
-              {
-                id: 'type',
-                head: 'Answer',
-                cell: (item) => answerOf(item.type),
-                sort: (item) => item.type,
-                wide: true,
-              },
-              {
-                id: 'marks',
-                head: 'Marks',
-                cell: (item) => decimal(item.points),
-                sort: (item) => item.points,
-                right: true,
-              },
-              { id: 'used', head: 'In papers', cell: (item) => item.usedIn || '–', right: true, wide: true },
-              { id: 'right', head: <Word of="facility">Right so far</Word>, cell: (item) => <Right item={item} /> },
-            ]}
           />
         ) : null}
       </Desk>

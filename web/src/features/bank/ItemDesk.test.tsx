@@ -1,7 +1,7 @@
-import { cleanup, screen, waitFor } from '@testing-library/react'
+import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
-import { bodies, Refusal, sent, serve } from '@/testing/server'
+import { bodies, Refusal, sent, serve, serveAlso } from '@/testing/server'
 import ItemDesk from './ItemDesk'
 import type { Item } from '@/answers/kinds'
 import { blankItem } from '@/answers/registry'
@@ -133,20 +133,60 @@ describe('What was not saved', () => {
     expect(address()).toBe('/bank')
     cleanup()
 
+    // Suvi has changed the prompt meanwhile, not the title.
+    const hers = stored({ version: 5, item: { ...stored().item, prompt: '<p>By Suvi</p>' } })
     serving({
-      'GET /api/items/i1': stored({ version: 5 }),
-      'PUT /api/items/i1': new Refusal(409, 'Suvi has changed it meanwhile.'),
+      'GET /api/items/i1': hers,
+      'PUT /api/items/i1': ({ body }: { body: { version: number; item: Item } }) =>
+        body.version === 5
+          ? stored({ version: 6, item: body.item })
+          : new Refusal(409, 'Suvi has changed it meanwhile.'),
     })
     const later = open()
     expect((await title()).value).toBe('Neap tide two')
     expect(screen.getByText(/What you had not saved is back/)).toBeTruthy()
     await later.keyboard('{Control>}s{/Control}')
-    expect(await screen.findByText(/Suvi has changed it meanwhile/)).toBeTruthy()
-    expect(titles('PUT', '/api/items/i1')).toEqual([['Neap tide two', 4]])
-    await later.click(screen.getByRole('button', { name: 'Take the saved one instead' }))
+    expect(await screen.findByText(/What was changed meanwhile is in this question too\./)).toBeTruthy()
+    expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
+    expect(titles('PUT', '/api/items/i1')).toEqual([
+      ['Neap tide two', 4],
+      ['Neap tide two', 5],
+    ])
+    expect((bodies('PUT', '/api/items/i1')[1] as { item: Item }).item.prompt).toBe('<p>By Suvi</p>')
+    expect(screen.queryByText(/What you had not saved is back/)).toBeNull()
+  })
+
+  it('is laid beside what somebody else has made of the same, to pick from', async () => {
+    const hers = stored({ version: 5, item: { ...stored().item, title: 'Neaps' } })
+    serving({
+      'PUT /api/items/i1': ({ body }: { body: { version: number; item: Item } }) =>
+        body.version === 5
+          ? stored({ version: 6, item: body.item })
+          : new Refusal(409, 'Suvi has changed it meanwhile.'),
+    })
+    const user = open()
+    await user.type(await title(), ' two')
+    serveAlso({ 'GET /api/items/i1': hers })
+    await user.keyboard('{Control>}s{/Control}')
+    const both = within(await screen.findByRole('alert', { name: 'Changed by two' }))
+    expect(both.getByText('The title')).toBeTruthy()
+    await user.click(both.getByRole('button', { name: 'Open the newer one' }))
+    expect((await title()).value).toBe('Neaps')
+    await user.keyboard('{Control>}s{/Control}')
+    expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
+    expect(titles('PUT', '/api/items/i1').at(-1)).toEqual(['Neaps', 5])
+  })
+
+  it('may be dropped for what is saved', async () => {
+    const user = open()
+    await user.type(await title(), ' two')
+    await user.click(screen.getByRole('button', { name: 'Back to bank' }))
+    cleanup()
+    serving({})
+    const later = open()
+    await later.click(await screen.findByRole('button', { name: 'Take the saved one instead' }))
     expect((await title()).value).toBe('Neap tide')
     expect(screen.queryByText(/What you had not saved is back/)).toBeNull()
-    expect(screen.queryByText(/Suvi has changed it/)).toBeNull()
   })
 
   it('is gone once it is saved', async () => {

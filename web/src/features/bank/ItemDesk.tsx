@@ -1,11 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import { ask } from '@/lib/queries'
-import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { Draft, keepDraft } from '@/lib/drafts/draft'
+import { useDraft } from '@/lib/drafts/useDraft'
 import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
-import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
+import { dropUnsaved } from '@/lib/drafts/device'
+import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Radios } from '@/ui/Radios'
@@ -18,9 +21,6 @@ import { ItemSettings } from './ItemSettings'
 import { TryBox } from './TryBox'
 import type { Item, ItemType } from '@/answers/kinds'
 import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry'
-
-/** A question as it stood when its editor was left, and the version it was made from. */
-type Unsaved = { item: Item; version: number }
 
 /** The rules that were written for other kinds of the same new question, to come back to. */
 type Turned = { rules: Partial<Record<ItemType, { rule: Item['rule'] }>> }
@@ -46,115 +46,85 @@ export default function ItemDesk() {
 function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['BankItemView'] | null; kind: ItemType }) {
   const place = id ?? `new-${kind}`
   const start = stored?.item ?? blankItem(kind)
-  const [back, setBack] = useState(() => {
-    const kept = unsaved<Unsaved>(place)
-    return kept?.item?.type === start.type ? kept : null
-  })
-  const [item, setItem] = useState<Item>(back?.item ?? start)
-  // Turned into another kind on this very desk: nothing has come back, it is still there, and so is each kind's key.
-  const turned = useLocation().state as Turned | null
-  const [version, setVersion] = useState(back?.version ?? stored?.version ?? 0)
-  const [defects, setDefects] = useState(stored?.defects ?? [])
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const [saved, setSaved] = useState<'clean' | 'dirty' | 'saving'>(back ? 'dirty' : 'clean')
-  const [savedAt, setSavedAt] = useState<Date | null>(null)
-  const [params] = useSearchParams()
-  const forPaper = id === null ? params.get('paper') : null
   const navigate = useNavigate()
   const client = useQueryClient()
-  const latest = useRef(item)
-  const change = (next: Item) => {
-    latest.current = next
-    setItem(next)
-    setSaved('dirty')
-    keepUnsaved(place, { item: next, version })
-  }
-  // Somebody else's newer version is taken up, and one's own stays at hand.
-  const [mine, setMine] = useState<Item | null>(null)
-  const [theirs, setTheirs] = useState('')
-  const takeNewer = async () => {
-    if (id === null) return
-    try {
-      const newer = await take(api.GET('/api/items/{id}', { params: { path: { id } } }))
-      setMine(latest.current)
-      setTheirs(newer.updatedBy)
-      keepUnsaved(place, { item: latest.current, version: newer.version })
-      latest.current = newer.item
-      setItem(newer.item)
-      setVersion(newer.version)
-      setDefects(newer.defects)
-      setProblem(null)
-      setBack(null)
-      setSaved('clean')
-    } catch (thrown) {
-      setProblem(problemOf(thrown))
-    }
-  }
-  const putMineBack = () => {
-    if (!mine) return
-    setMine(null)
-    change(mine)
-  }
+  const [params] = useSearchParams()
+  const forPaper = id === null ? params.get('paper') : null
+  const [defects, setDefects] = useState(stored?.defects ?? [])
+  const draft = useDraft(
+    () =>
+      new Draft<Item>({
+        place,
+        stored: { value: start, version: stored?.version ?? 0 },
+        send: async (item, version) => {
+          const answer = await take(
+            id === null
+              ? api.POST('/api/items', { body: { item, version } })
+              : api.PUT('/api/items/{id}', { params: { path: { id } }, body: { item, version } }),
+          )
+          setDefects(answer.defects)
+          setMade(answer.id)
+          client.removeQueries({ queryKey: ['item', answer.id] })
+          void client.invalidateQueries({ queryKey: ['items'] })
+          void client.invalidateQueries({ queryKey: ['terms'] })
+          void client.invalidateQueries({ queryKey: ['paper'] })
+          return { value: answer.item, version: answer.version }
+        },
+        newest:
+          id === null
+            ? null
+            : async () => {
+                const newer = await take(api.GET('/api/items/{id}', { params: { path: { id } } }))
+                return { value: newer.item, version: newer.version }
+              },
+        // A question is used in papers as soon as it is saved, so its writer says when.
+        byItself: false,
+        fits: (kept) => kept.type === start.type,
+        onMerged: () => toast('What was changed meanwhile is in this question too.'),
+      }),
+  )
+  const item = draft.value
+  const { line } = draft
+  const [back, setBack] = useState(draft.back)
+  const problem = line.kind === 'failed' ? line.problem : null
+  // Turned into another kind on this very desk: nothing has come back, it is still there, and so is each kind's key.
+  const turned = useLocation().state as Turned | null
+  const change = (next: Item) => draft.change(next)
   const startAgain = () => {
-    dropUnsaved(place)
-    latest.current = start
-    setItem(start)
-    setVersion(stored?.version ?? 0)
-    setBack(null)
-    setProblem(null)
-    setSaved('clean')
+    draft.restart({ value: start, version: stored?.version ?? 0 })
+    setBack(false)
   }
   const turnInto = (next: ItemType) => {
-    const { title, prompt, points, skill, hint, explanation, confidence } = latest.current
-    keepUnsaved(`new-${next}`, {
-      item: { ...blankItem(next), ...turned?.rules[next], title, prompt, points, skill, hint, explanation, confidence },
-      version: 0,
-    })
+    const { title, prompt, points, skill, hint, explanation, confidence } = draft.value
+    keepDraft(`new-${next}`, blankItem(next), {
+      ...blankItem(next),
+      ...turned?.rules[next],
+      title,
+      prompt,
+      points,
+      skill,
+      hint,
+      explanation,
+      confidence,
+    } as Item)
     dropUnsaved(place)
-    const state: Turned = { rules: { ...turned?.rules, [latest.current.type]: { rule: latest.current.rule } } }
+    const state: Turned = { rules: { ...turned?.rules, [draft.value.type]: { rule: draft.value.rule } } }
     void navigate(`/bank/new/${next}?${params}`, { replace: true, state })
   }
   const [face, setFace] = useState<Face>('write')
-  const underWay = useRef(false)
+  const [made, setMade] = useState<string | null>(null)
   const save = async () => {
-    // The key may come twice before the first answer does.
-    if (underWay.current) return
-    underWay.current = true
-    const sent = latest.current
-    setSaved('saving')
-    setProblem(null)
-    try {
-      const answer = await take(
-        id === null
-          ? api.POST('/api/items', { body: { item: sent, version: 0 } })
-          : api.PUT('/api/items/{id}', { params: { path: { id } }, body: { item: sent, version } }),
-      )
-      setVersion(answer.version)
-      setDefects(answer.defects)
-      setSavedAt(new Date())
-      setBack(null)
-      setSaved(latest.current === sent ? 'clean' : 'dirty')
-      if (latest.current === sent) dropUnsaved(place)
-      else keepUnsaved(place, { item: latest.current, version: answer.version })
-      client.removeQueries({ queryKey: ['item', answer.id] })
-      void client.invalidateQueries({ queryKey: ['items'] })
-      void client.invalidateQueries({ queryKey: ['terms'] })
-      void client.invalidateQueries({ queryKey: ['paper'] })
-      if (forPaper) void navigate(`/papers/${forPaper}?take=${answer.id}&at=${params.get('at') ?? ''}`)
-      else if (id === null) void navigate(`/bank/${answer.id}`, { replace: true })
-    } catch (thrown) {
-      setProblem(problemOf(thrown))
-      setSaved('dirty')
-    } finally {
-      underWay.current = false
-    }
+    if (!(await draft.flush(id === null && made === null))) return
+    setBack(false)
   }
+  // Where a new question goes once it is one.
   useEffect(() => {
-    if (saved !== 'dirty') return
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
-    window.addEventListener('beforeunload', warn)
-    return () => window.removeEventListener('beforeunload', warn)
-  }, [saved])
+    if (made === null || id !== null) return
+    void navigate(
+      forPaper ? `/papers/${forPaper}?take=${made}&at=${params.get('at') ?? ''}` : `/bank/${made}`,
+      forPaper ? undefined : { replace: true },
+    )
+  }, [made, id, forPaper, params, navigate])
   useKeys({
     'Ctrl+s': { label: 'Save the question', run: () => void save(), inFields: true },
     F2: {
@@ -162,7 +132,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       run: () => setFace(FACES[(FACES.findIndex((f) => f.value === face) + 1) % FACES.length]?.value ?? 'write'),
       inFields: true,
     },
-    Escape: { label: 'Back to the bank', run: () => saved === 'clean' && void navigate('/bank') },
+    Escape: { label: 'Back to the bank', run: () => line.kind === 'saved' && void navigate('/bank') },
   })
   const archive = async () => {
     if (!id) return
@@ -181,14 +151,14 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       <Head
         title={item.title || `New ${typeName(item.type)} question`}
         note={
-          saved === 'saving'
+          line.kind === 'saving'
             ? 'saving …'
-            : saved === 'dirty'
+            : line.kind !== 'saved'
               ? 'not saved yet'
-              : savedAt
-                ? `saved ${timeOfDay(savedAt)}`
+              : line.at
+                ? `saved ${timeOfDay(line.at)}`
                 : stored
-                  ? `${typeName(item.type)} · version ${version} · last by ${stored.updatedBy}`
+                  ? `${typeName(item.type)} · version ${draft.version} · last by ${stored.updatedBy}`
                   : ''
         }
       >
@@ -198,7 +168,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
         </Button>
         <Button
           kind="do"
-          disabled={saved === 'saving' || (saved === 'clean' && id !== null)}
+          disabled={line.kind === 'saving' || (line.kind === 'saved' && id !== null)}
           onClick={() => void save()}
         >
           {forPaper ? 'Save into the paper' : 'Save question'}
@@ -244,19 +214,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       >
         <div className="mx-auto max-w-3xl p-6">
           <FaultLine error={problem} />
-          {problem?.status === 409 && id ? (
-            <Button size="small" onClick={() => void takeNewer()}>
-              Open the newer one
-            </Button>
-          ) : null}
-          {mine ? (
-            <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
-              This is the newer version, by {theirs}. Yours is kept beside it.
-              <Button size="small" onClick={putMineBack}>
-                Put yours back
-              </Button>
-            </p>
-          ) : null}
+          {line.kind === 'apart' ? <Apart draft={draft} line={line} /> : null}
           {back && !turned ? (
             <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
               What you had not saved is back.

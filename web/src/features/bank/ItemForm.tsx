@@ -3,7 +3,7 @@ import { RuleEditor } from '@/answers/RuleEditor'
 import type { Item } from '@/answers/kinds'
 import { decimal } from '@/lib/format'
 import { Button } from '@/ui/Button'
-import { ExactField } from '@/ui/ExactField'
+import { NumberField } from '@/ui/NumberField'
 import { RichEditor } from '@/ui/RichEditor'
 
 type Change = Partial<Pick<Item, 'prompt' | 'points' | 'hint' | 'explanation'>>
@@ -36,7 +36,7 @@ export function ItemForm({
         </div>
         <div className="flex items-baseline gap-1 text-quiet">
           <span className="w-12">
-            <ExactField
+            <NumberField
               label="Marks"
               hideLabel
               inPlace

@@ -1,8 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState, type FormEvent } from 'react'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import * as z from 'zod/mini'
 import { ask } from '@/lib/queries'
-import { api, problemOf, take } from '@/lib/api/client'
+import { api, take } from '@/lib/api/client'
+import { useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import { fromLocal } from '@/lib/locale'
 import { PLAIN_CONDITIONS } from '@/lib/conditions'
@@ -18,7 +20,15 @@ import { toast } from '@/ui/Toasts'
 import { OneStudent } from './OneStudent'
 import { TellingRail } from './TellingRail'
 import { useWithdraw } from './useWithdraw'
-import { WindowFields, type Typed } from './WindowFields'
+import { WindowFields, windowShape } from './WindowFields'
+
+const shape = z.object({
+  editionId: z.string(),
+  classes: z.array(z.string()),
+  students: z.record(z.string(), z.string()),
+  conditions: z.custom<typeof PLAIN_CONDITIONS>(),
+  ...windowShape,
+})
 
 /** Gives a published paper to classes or single students, under conditions. */
 export default function HandOut() {
@@ -27,41 +37,43 @@ export default function HandOut() {
   const client = useQueryClient()
   const papers = useQuery(ask.papers())
   const classes = useQuery(ask.classes())
-  const [editionId, setEditionId] = useState(params.get('edition') ?? '')
-  const [chosen, setChosen] = useState<string[]>([])
   const [single, setSingle] = useState('')
-  const [students, setStudents] = useState<Record<string, string>>({})
   const roster = useQuery({ ...ask.roster(single), enabled: single !== '' })
-  const [conditions, setConditions] = useState(PLAIN_CONDITIONS)
-  const [when, setWhen] = useState<Typed>({ visible: true, opens: '', closes: '' })
   const [at, setAt] = useState<Moment>('handed in')
   const [requestId] = useState(() => crypto.randomUUID())
-  const published = papers.data?.papers.filter((p) => p.editionId) ?? []
-  const handOut = useMutation({
-    mutationFn: () =>
-      take(
+  const form = useForm({
+    shape,
+    start: {
+      editionId: params.get('edition') ?? '',
+      classes: [],
+      students: {},
+      conditions: PLAIN_CONDITIONS,
+      visible: true,
+      opensAt: '',
+      closesAt: '',
+    } as z.infer<typeof shape>,
+    send: async (typed) => {
+      const made = await take(
         api.POST('/api/handouts', {
           body: {
-            editionId,
-            classes: chosen,
-            students: Object.keys(students),
-            conditions,
-            visible: when.visible,
-            opensAt: fromLocal(when.opens),
-            closesAt: fromLocal(when.closes),
+            ...typed,
+            students: Object.keys(typed.students),
+            opensAt: fromLocal(typed.opensAt),
+            closesAt: fromLocal(typed.closesAt),
             requestId,
           },
         }),
-      ),
-    onSuccess: (made) => {
+      )
       void client.invalidateQueries({ queryKey: ['handouts'] })
       toast(`Handed out to ${plural(made.expected, 'student')}.`, { undo: () => void takeBack(made.id) })
-      void navigate(when.visible ? `/lookout/${made.id}` : '/handouts')
+      void navigate(typed.visible ? `/lookout/${made.id}` : '/handouts')
     },
   })
+  const { editionId, classes: chosen, students, conditions } = form.values
+  const setConditions = (next: typeof conditions) => form.set('conditions', next)
+  const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const takeBack = useWithdraw()
   const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
-  const problem = handOut.error ? problemOf(handOut.error) : null
   if (papers.isPending || classes.isPending) return <Loading />
   if (!papers.data || !classes.data) return <Failed error={papers.error ?? classes.error} />
   if (published.length === 0) {
@@ -83,13 +95,9 @@ export default function HandOut() {
   ]
     .filter(Boolean)
     .join(' and ')
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    handOut.mutate()
-  }
   const paper = published.find((p) => p.editionId === editionId)
   return (
-    <form onSubmit={submit} className="flex min-h-0 flex-1 flex-col">
+    <form onSubmit={(e) => void form.submit(e)} className="flex min-h-0 flex-1 flex-col">
       <Head
         title={paper ? `Hand out “${paper.title}”` : 'Hand out'}
         note={
@@ -100,7 +108,7 @@ export default function HandOut() {
               : ''
         }
       >
-        <Button kind="do" type="submit" disabled={handOut.isPending || !editionId || count === 0}>
+        <Button kind="do" type="submit" disabled={form.busy || !editionId || count === 0}>
           Hand out{target ? ` to ${target}` : ''}
         </Button>
       </Head>
@@ -111,8 +119,8 @@ export default function HandOut() {
             <Combobox
               label="Paper"
               value={editionId}
-              onChange={setEditionId}
-              fault={problem?.fields.editionId}
+              onChange={(id) => form.set('editionId', id)}
+              fault={form.fault('editionId')}
               options={[
                 { value: '', label: 'Choose a published paper' },
                 ...published.map((p) => ({ value: p.editionId ?? '', label: `${p.title}, edition ${p.edition}` })),
@@ -125,7 +133,7 @@ export default function HandOut() {
                   <Tick
                     label={`${c.name}, ${plural(c.students, 'student')}`}
                     checked={chosen.includes(c.id)}
-                    onChange={(on) => setChosen(on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
+                    onChange={(on) => form.set('classes', on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
                   />
                   {chosen.includes(c.id) ? null : (
                     <button
@@ -148,7 +156,7 @@ export default function HandOut() {
                             const next = { ...students }
                             if (on) next[s.id] = s.name
                             else delete next[s.id]
-                            setStudents(next)
+                            form.set('students', next)
                           }}
                         />
                       ))}
@@ -157,8 +165,8 @@ export default function HandOut() {
                 </div>
               ))}
               {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
-              {problem?.fields.classes ? (
-                <p className="text-sm font-semibold text-bad">✕ {problem.fields.classes}</p>
+              {form.fault('classes') ? (
+                <p className="text-sm font-semibold text-bad">✕ {form.fault('classes')}</p>
               ) : null}
               {Object.keys(students).length > 0 ? (
                 <p className="pt-2 text-sm">and {Object.values(students).join(', ')}</p>
@@ -176,7 +184,7 @@ export default function HandOut() {
         }
       >
         <div className="flex flex-col gap-6 p-6">
-          {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+          <FaultLine error={form.problem} />
           <TellingRail
             plan={conditions.feedback}
             onPlan={(feedback) => setConditions({ ...conditions, feedback })}
@@ -190,7 +198,7 @@ export default function HandOut() {
             </p>
           ) : null}
           <div className="grid gap-x-8 gap-y-4 border-t pt-4 sm:grid-cols-2">
-            <WindowFields typed={when} onChange={setWhen} faults={problem?.fields} />
+            <WindowFields typed={form.values} set={form.set} fault={form.fault} />
             <div className="grid grid-cols-2 gap-3">
               <TextField
                 label="Attempts"

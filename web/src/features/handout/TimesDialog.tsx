@@ -1,6 +1,7 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState, type FormEvent } from 'react'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { useQueryClient } from '@tanstack/react-query'
+import * as z from 'zod/mini'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import { fromLocal, toLocal } from '@/lib/locale'
 import { Button } from '@/ui/Button'
@@ -8,7 +9,7 @@ import { Dialog } from '@/ui/Dialog'
 import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { useWithdraw } from './useWithdraw'
-import { WindowFields, type Typed } from './WindowFields'
+import { WindowFields, windowShape } from './WindowFields'
 
 type Handout = Schemas['HandoutHandoutView']
 type Window = Schemas['HandoutHandoutChangeInput']
@@ -27,40 +28,34 @@ export function useWindow(handout: Handout) {
 /** The field goes by minutes; what was not touched keeps its seconds. */
 const at = (text: string, was: string | null) => (text === toLocal(was) ? was : fromLocal(text))
 
+const shape = z.object(windowShape)
+
 /** When students can begin, until when they can work, and whether they see it at all. */
 export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: () => void }) {
   const { set, before } = useWindow(handout)
   const withdraw = useWithdraw()
-  const [typed, setTyped] = useState<Typed>(() => ({
-    visible: handout.visible,
-    opens: toLocal(handout.opensAt),
-    closes: toLocal(handout.closesAt),
-  }))
-  const save = useMutation({
-    mutationFn: () =>
-      set({
+  const form = useForm({
+    shape,
+    start: { visible: handout.visible, opensAt: toLocal(handout.opensAt), closesAt: toLocal(handout.closesAt) },
+    send: async (typed) => {
+      await set({
         visible: typed.visible,
-        opensAt: at(typed.opens, handout.opensAt),
-        closesAt: at(typed.closes, handout.closesAt),
-      }),
-    onSuccess: () => {
+        opensAt: at(typed.opensAt, handout.opensAt),
+        closesAt: at(typed.closesAt, handout.closesAt),
+      })
       onClose()
       toast(`The times of “${handout.title}” are set.`, { undo: () => void set(before) })
     },
   })
-  const problem = save.error ? problemOf(save.error) : null
-  const past = typed.closes !== '' && new Date(typed.closes) <= new Date()
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate()
-  }
+  const typed = form.values
+  const past = typed.closesAt !== '' && new Date(typed.closesAt) <= new Date()
   return (
     <Dialog open onClose={onClose} title={`Times of “${handout.title}”`}>
-      <form onSubmit={submit} className="flex max-w-sm flex-col gap-3">
+      <form onSubmit={(e) => void form.submit(e)} className="flex max-w-sm flex-col gap-3">
         <WindowFields
           typed={typed}
-          onChange={setTyped}
-          faults={problem?.fields}
+          set={form.set}
+          fault={form.fault}
           closesNote={
             past
               ? 'That is past: what students have entered is handed in at once.'
@@ -73,9 +68,9 @@ export function TimesDialog({ handout, onClose }: { handout: Handout; onClose: (
             shown again, and what they entered stays.
           </p>
         ) : null}
-        {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
+        <FaultLine error={form.problem} />
         <p className="flex flex-wrap gap-3">
-          <Button kind="do" type="submit" disabled={save.isPending}>
+          <Button kind="do" type="submit" disabled={form.busy}>
             Set the times
           </Button>
           {handout.open + handout.handedIn === 0 ? (

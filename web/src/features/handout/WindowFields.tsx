@@ -1,40 +1,41 @@
+import * as z from 'zod/mini'
 import { DateTimeField } from '@/ui/DateTimeField'
 import { Tick } from '@/ui/Tick'
 
 /** When a handout is there, as its fields hold it: local times to the minute, or nothing. */
-export type Typed = { visible: boolean; opens: string; closes: string }
+export const windowShape = { visible: z.boolean(), opensAt: z.string(), closesAt: z.string() }
+export type Typed = { visible: boolean; opensAt: string; closesAt: string }
 
 export function WindowFields({
   typed,
-  onChange,
-  faults,
+  set,
+  fault,
   closesNote = 'Empty: when you close it.',
 }: {
   typed: Typed
-  onChange: (typed: Typed) => void
-  faults: Record<string, string> | undefined
+  set: {
+    (name: 'visible', value: boolean): void
+    (name: 'opensAt' | 'closesAt', value: string): void
+  }
+  fault: (name: 'opensAt' | 'closesAt') => string | undefined
   closesNote?: string
 }) {
   return (
     <>
-      <Tick
-        label="Students can see it"
-        checked={typed.visible}
-        onChange={(on) => onChange({ ...typed, visible: on })}
-      />
+      <Tick label="Students can see it" checked={typed.visible} onChange={(on) => set('visible', on)} />
       <DateTimeField
         label="Opens"
-        value={typed.opens}
-        onChange={(opens) => onChange({ ...typed, opens })}
+        value={typed.opensAt}
+        onChange={(at) => set('opensAt', at)}
         note="Empty: at once."
-        fault={faults?.opensAt}
+        fault={fault('opensAt')}
       />
       <DateTimeField
         label="Closes"
-        value={typed.closes}
-        onChange={(closes) => onChange({ ...typed, closes })}
+        value={typed.closesAt}
+        onChange={(at) => set('closesAt', at)}
         note={closesNote}
-        fault={faults?.closesAt}
+        fault={fault('closesAt')}
       />
     </>
   )

@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState, type FormEvent } from 'react'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { useState } from 'react'
+import * as z from 'zod/mini'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { askedAsTyped, useForm } from '@/lib/form'
 import { decimal, moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
@@ -104,28 +106,17 @@ export function device(agent: string): string {
 
 function OwnPassword() {
   const client = useQueryClient()
-  const [current, setCurrent] = useState('')
-  const [next, setNext] = useState('')
-  const change = useMutation({
-    mutationFn: () => take(api.PUT('/api/account/password', { body: { current, new: next } })),
-    onSuccess: () => {
-      setCurrent('')
-      setNext('')
-      toast('The password is changed. Every other device is signed out.')
-      return client.invalidateQueries({ queryKey: ['account'] })
-    },
-  })
   return (
     <section aria-labelledby="password">
       <h2 id="password" className="border-b pb-2 text-lg">
         Your password
       </h2>
       <PasswordForm
-        current={current}
-        next={next}
-        setCurrent={setCurrent}
-        setNext={setNext}
-        change={change}
+        send={(body) => take(api.PUT('/api/account/password', { body }))}
+        done={() => {
+          toast('The password is changed. Every other device is signed out.')
+          void client.invalidateQueries({ queryKey: ['account'] })
+        }}
         act="Change the password"
         note={`At least ${LEAST} characters. Every other device is then signed out.`}
       />
@@ -133,54 +124,42 @@ function OwnPassword() {
   )
 }
 
+const passwords = z.object({
+  current: askedAsTyped('Type your present password.'),
+  new: askedAsTyped(`Take at least ${LEAST} characters.`, LEAST),
+})
+
 function PasswordForm({
-  current,
-  next,
-  setCurrent,
-  setNext,
-  change,
+  send,
+  done,
   act,
   note,
 }: {
-  current: string
-  next: string
-  setCurrent: (text: string) => void
-  setNext: (text: string) => void
-  change: { error: unknown; isPending: boolean; mutate: () => void }
+  send: (body: z.infer<typeof passwords>) => Promise<unknown>
+  done: () => void
   act: string
   note: string
 }) {
-  const problem = change.error ? problemOf(change.error) : null
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    change.mutate()
-  }
+  const form = useForm({
+    shape: passwords,
+    start: { current: '', new: '' },
+    send: async (typed) => {
+      await send(typed)
+      form.reset()
+      done()
+    },
+  })
   return (
-    <form onSubmit={submit} className="mt-3 flex max-w-sm flex-col gap-3">
+    <form onSubmit={(e) => void form.submit(e)} className="mt-3 flex max-w-sm flex-col gap-3">
       <TextField
         label="Your present password"
         type="password"
         autoComplete="current-password"
-        value={current}
-        onChange={(e) => setCurrent(e.target.value)}
-        fault={problem?.fields.current}
+        {...form.field('current')}
       />
-      <TextField
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        value={next}
-        onChange={(e) => setNext(e.target.value)}
-        note={note}
-        fault={problem?.fields.new}
-      />
-      {problem && !problem.fields.current && !problem.fields.new ? <FaultLine error={problem} /> : null}
-      <Button
-        kind="do"
-        type="submit"
-        className="self-start"
-        disabled={change.isPending || current === '' || next.length < LEAST}
-      >
+      <TextField label="New password" type="password" autoComplete="new-password" note={note} {...form.field('new')} />
+      <FaultLine error={form.problem} />
+      <Button kind="do" type="submit" className="self-start" disabled={form.busy}>
         {act}
       </Button>
     </form>
@@ -216,30 +195,17 @@ function Colleagues({ colleagues }: { colleagues: View['colleagues'] }) {
 }
 
 function ResetDialog({ of, onClose }: { of: Schemas['IdentityColleagueView']; onClose: () => void }) {
-  const [current, setCurrent] = useState('')
-  const [next, setNext] = useState('')
-  const change = useMutation({
-    mutationFn: () =>
-      take(
-        api.PUT('/api/account/colleagues/{id}/password', {
-          params: { path: { id: of.id } },
-          body: { current, new: next },
-        }),
-      ),
-    onSuccess: () => {
-      toast(`${of.name} signs in with the new password from now on.`)
-      onClose()
-    },
-  })
   return (
     <Dialog open onClose={onClose} title={`New password for ${of.name}`}>
       <p>{of.name} is signed out everywhere. Tell them the new password yourself; they can change it afterwards.</p>
       <PasswordForm
-        current={current}
-        next={next}
-        setCurrent={setCurrent}
-        setNext={setNext}
-        change={change}
+        send={(body) =>
+          take(api.PUT('/api/account/colleagues/{id}/password', { params: { path: { id: of.id } }, body }))
+        }
+        done={() => {
+          toast(`${of.name} signs in with the new password from now on.`)
+          onClose()
+        }}
         act="Set it"
         note={`At least ${LEAST} characters.`}
       />

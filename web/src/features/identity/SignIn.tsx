@@ -1,5 +1,6 @@
-import { useState, type FormEvent } from 'react'
-import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
+import * as z from 'zod/mini'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { asked, askedAsTyped, useForm } from '@/lib/form'
 import { Button } from '@/ui/Button'
 import { Door } from '@/ui/Door'
 import { TextField } from '@/ui/Field'
@@ -10,6 +11,11 @@ type Session = Schemas['IdentitySessionView']
 type Account = Schemas['IdentityDemoAccountView']
 
 const PASSWORD = 'high-water'
+
+const shape = z.object({
+  email: asked('Type your e-mail address.'),
+  password: askedAsTyped('Type your password.'),
+})
 
 /** The door. */
 export function SignIn({ demoAccounts, onDone }: { demoAccounts: Account[]; onDone: (session: Session) => void }) {
@@ -68,48 +74,28 @@ function SignInForm({
   demoAccounts: Account[]
   onDone: (session: Session) => void
 }) {
-  const [email, setEmail] = useState('')
-  const [password, setPassword] = useState('')
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const [busy, setBusy] = useState(false)
-  const signIn = async (as: { email: string; password: string }) => {
-    setBusy(true)
-    setProblem(null)
-    try {
-      onDone(await take(api.POST('/api/session', { body: as })))
-    } catch (thrown) {
-      setProblem(problemOf(thrown))
-    } finally {
-      setBusy(false)
-    }
-  }
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    void signIn({ email, password })
+  const form = useForm({
+    shape,
+    start: { email: '', password: '' },
+    send: async (as) => onDone(await take(api.POST('/api/session', { body: as }))),
+  })
+  const signInAs = (email: string) => {
+    form.set('email', email)
+    form.set('password', PASSWORD)
+    void form.submit()
   }
   return (
     <div className="flex flex-col gap-6">
-      <form onSubmit={submit} className="flex flex-col gap-4 rounded border bg-sheet p-6">
+      <form
+        onSubmit={(e) => void form.submit(e)}
+        noValidate
+        className="flex flex-col gap-4 rounded border bg-sheet p-6"
+      >
         <h2 className="text-xl">{title}</h2>
-        <TextField
-          label="E-mail address"
-          type="email"
-          autoComplete="username"
-          value={email}
-          onChange={(e) => setEmail(e.target.value)}
-          fault={problem?.fields.email}
-          autoFocus
-        />
-        <TextField
-          label="Password"
-          type="password"
-          autoComplete="current-password"
-          value={password}
-          onChange={(e) => setPassword(e.target.value)}
-          fault={problem?.fields.password}
-        />
-        {problem && Object.keys(problem.fields).length === 0 ? <FaultLine error={problem} /> : null}
-        <Button kind="do" type="submit" disabled={busy}>
+        <TextField label="E-mail address" type="email" autoComplete="username" {...form.field('email')} autoFocus />
+        <TextField label="Password" type="password" autoComplete="current-password" {...form.field('password')} />
+        <FaultLine error={form.problem} />
+        <Button kind="do" type="submit" disabled={form.busy}>
           Sign in
         </Button>
       </form>
@@ -121,8 +107,8 @@ function SignInForm({
               <li key={account.email}>
                 <button
                   className="flex w-full items-baseline gap-2 rounded px-2 py-1 text-left hover:bg-rust-pale"
-                  disabled={busy}
-                  onClick={() => void signIn({ email: account.email, password: PASSWORD })}
+                  disabled={form.busy}
+                  onClick={() => signInAs(account.email)}
                 >
                   <span className="font-semibold">{account.name}</span>
                   <span className="text-sm text-quiet">

@@ -39,6 +39,7 @@ const row = (name: string, change: Partial<Row> = {}): Row => ({
   ...change,
 })
 const snapshot = (rows: Row[], status = 'open') => ({
+  live: 40,
   handout: {
     id: 'h1',
     title: 'Tides',
@@ -83,9 +84,9 @@ describe('The Lookout', () => {
   })
 
   it('hides every name by one key, and the numbers do not follow the alphabet', async () => {
-    vi.spyOn(Math, 'random').mockReturnValueOnce(0.9).mockReturnValueOnce(0.5).mockReturnValueOnce(0.1)
     const user = open()
     await screen.findByText('Ada')
+    vi.spyOn(Math, 'random').mockReturnValueOnce(0.9).mockReturnValueOnce(0.5).mockReturnValueOnce(0.1)
     await user.keyboard('n')
     expect(names()).toEqual(['Student 1', 'Student 2', 'Student 3'])
     // Cleo, the last by name, is the one who is not here.
@@ -101,13 +102,15 @@ describe('The Lookout', () => {
     const stream = Stream.open.at(-1) as Stream
     expect(stream.url).toBe('/api/handouts/h1/live')
     stream.say({
+      n: 41,
       kind: 'row',
       row: row('Cleo', { revision: 3, cells: { e1: { code: 'right', try: 1 } }, marks: 1, of: 1, rung: 3 }),
     })
     await waitFor(() => expect(cleo().queryByText('not here')).toBeNull())
     expect(cleo().getByText('1 of 1')).toBeTruthy()
-    stream.say({ kind: 'row', row: row('Cleo', { revision: 2, cells: {} }) })
+    stream.say({ n: 42, kind: 'row', row: row('Cleo', { revision: 2, cells: {} }) })
     stream.say({
+      n: 43,
       kind: 'row',
       row: row('Ada', { revision: 2, marks: 1, of: 1, cells: { e1: { code: 'right', try: 1 } } }),
     })

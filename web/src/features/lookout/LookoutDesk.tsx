@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
-import { useLive } from '@/lib/live'
+import { useLive, type ToStaff } from '@/lib/live'
 import { roving } from '@/lib/roving'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
@@ -23,24 +23,23 @@ import { Splits } from './Splits'
 import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
-type Message = { kind: 'row'; row: Row }
-
 export default function LookoutDesk() {
   const { id = '' } = useParams()
   const client = useQueryClient()
   const navigate = useNavigate()
   const { queryKey: key } = useMemo(() => ask.lookout(id), [id])
   const snapshot = useQuery(ask.lookout(id))
-  const live = useLive<Message>(
+  const live = useLive<ToStaff>(
     `/api/handouts/${id}/live`,
-    useCallback(
-      ({ row }) =>
-        client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
-          old ? { ...old, rows: merged(old.rows, row) } : old,
-        ),
-      [client, key],
-    ),
-    useCallback(() => client.invalidateQueries({ queryKey: key }), [client, key]),
+    ({ row }) =>
+      client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
+        old ? { ...old, rows: merged(old.rows, row) } : old,
+      ),
+    async () => {
+      const { data, error } = await snapshot.refetch({ cancelRefetch: true })
+      if (error) throw error
+      return data?.live ?? 0
+    },
   )
   // While names are hidden: who is which number, drawn anew each time they are.
   const [hidden, setHidden] = useState<ReadonlyMap<string, number> | null>(null)

@@ -168,18 +168,31 @@ describe('Marking by keys alone', () => {
     await user.keyboard('10c')
     await user.keyboard('Say why.')
     await user.keyboard('{Control>}{Enter}{/Control}')
-    expect(await screen.findByText(/Student 0: The server did not answer/)).toBeTruthy()
+    expect(await screen.findByText(/Student 0: not sent yet\. It is sent again by itself\./)).toBeTruthy()
+    expect(screen.getByText(/1 mark not sent yet/)).toBeTruthy()
     expect(screen.getByText(/1 not kept/)).toBeTruthy()
     await user.click(screen.getByRole('button', { name: /^Answer 1.*alone/ }))
     expect((screen.getByLabelText('Comment') as HTMLTextAreaElement).value).toBe('')
 
     cleanup()
     serve({ 'PUT /api/marks': marked([1, 0]) })
-    const again = open()
-    expect((screen.getByLabelText('Comment') as HTMLTextAreaElement).value).toBe('Say why.')
-    await again.keyboard('{Enter}')
-    expect(bodies('PUT', '/api/marks')).toMatchObject([{ sittingId: 's0', levels: [1, 0], comment: 'Say why.' }])
-    expect(screen.queryByText(/not kept/)).toBeNull()
+    open()
+    await waitFor(() =>
+      expect(bodies('PUT', '/api/marks')).toMatchObject([{ sittingId: 's0', levels: [1, 0], comment: 'Say why.' }]),
+    )
+    await waitFor(() => expect(screen.queryByText(/not kept|not sent/)).toBeNull())
+    expect(await screen.findByText(/1 of 3 marked/)).toBeTruthy()
+  })
+
+  it('sends a mark again by itself once the server can be reached', async () => {
+    let down = true
+    serve({ 'PUT /api/marks': () => (down ? Promise.reject(new TypeError('network')) : marked([1, 0])) })
+    const user = open()
+    await user.keyboard('10{Enter}')
+    expect(await screen.findByText(/1 mark not sent yet/)).toBeTruthy()
+    down = false
+    await waitFor(() => expect(screen.queryByText(/not sent yet$/)).toBeNull())
+    expect(await screen.findByText(/1 of 3 marked/)).toBeTruthy()
   })
 
   it('shows who gave a mark and what it was before', async () => {

@@ -45,6 +45,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
       >
         <span className="text-[15px] text-quiet tabular-nums">
           {marked} of {answers.length} marked
+          {marking.unsent > 0 ? <b className="text-bad"> · {plural(marking.unsent, 'mark')} not sent yet</b> : null}
         </span>
         <SelectField
           label="Question"

@@ -6,13 +6,14 @@ import { further, useAddress } from '@/lib/address'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Rich } from '@/lib/Rich'
-import { sortedBy, sortingOf, sortingText } from '@/lib/sorting'
+import { sortingOf, sortingText } from '@/lib/sorting'
 import { Button } from '@/ui/Button'
 import { Aside, Facts } from '@/ui/Aside'
 import { Desk, Head } from '@/ui/Desk'
-import { Rows, type Column } from '@/ui/Rows'
+import { Rows } from '@/ui/Rows'
 import { Share } from '@/ui/Share'
 import { Empty, Failed, Loading } from '@/ui/States'
+import { useListed, type Column } from '@/ui/table'
 import { ReturnDialog } from './ReturnDialog'
 
 type Waiting = Schemas['MarkingWaitingView'] & { id: string }
@@ -27,8 +28,8 @@ export default function MarkingList() {
   const questions: Waiting[] = (list.data?.questions ?? []).map((q) => ({ ...q, id: `${q.handoutId}.${q.entry}` }))
   const replies = list.data?.replies ?? []
   const sorting = sortingOf(at('sort'), { by: '', down: false })
-  const by = COLUMNS.find((c) => c.id === sorting.by)?.sort
-  const rows = by ? sortedBy(questions, by, sorting.down) : questions
+  const shown = useListed(questions, COLUMNS, sorting, (next) => set('sort', sortingText(next)))
+  const rows = shown.rows
   const chosen = rows.find((q) => q.id === at('open')) ?? rows.find((q) => q.waiting > 0) ?? rows[0]
   const step = (to: number) => {
     const next = further(rows, chosen?.id, to)
@@ -56,13 +57,10 @@ export default function MarkingList() {
             </h2>
             <Rows
               label="Questions that a person marks"
-              rows={rows}
-              columns={COLUMNS}
+              list={shown}
               to={(q) => `/marking/${q.handoutId}/${q.entry}`}
               chosen={chosen?.id}
               onChoose={(id) => set('open', id)}
-              sorting={sorting}
-              onSort={(next) => set('sort', sortingText(next))}
             />
           </section>
         ) : null}

@@ -3,11 +3,15 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { kindOf } from '@/answers/registry'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { useKeys, type Acts } from '@/lib/keys'
-import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/unsaved'
+import { Again, mayBeSentAgain } from '@/lib/drafts/again'
+import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { toast } from '@/ui/Toasts'
 import { done, inSets, nameOf, nextWaiting, type Answer } from './order'
 
 export const SHELF_KEYS = ['a', 's', 'd', 'f', 'g', 'h']
+
+/** A mark as it is sent. */
+type Given = { levels?: (number | null)[] | null; credit?: string | null; comment: string }
 
 /** What is being given to one answer. */
 type Draft = { levels: (number | null)[]; comment: string }
@@ -76,12 +80,44 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [hand])
 
-  const put = async (
-    before: Answer,
-    change: { levels?: (number | null)[] | null; credit?: string | null; comment: string },
-  ) => {
+  // Marks that did not reach the server: on the device until they have, sent again by themselves.
+  const outPlace = `marks.${desk.handoutId}.${desk.entry}${desk.second ? '.second' : ''}`
+  const out = useRef<Record<string, Given>>(unsaved(outPlace) ?? {})
+  const [unsent, setUnsent] = useState(() => Object.keys(out.current).length)
+  const again = useRef<Again | null>(null)
+  const hold = (name: string, given: Given | null) => {
+    if (given) out.current[name] = given
+    else delete out.current[name]
+    const left = Object.keys(out.current).length
+    if (left > 0) keepUnsaved(outPlace, out.current)
+    else dropUnsaved(outPlace)
+    setUnsent(left)
+  }
+  const resend = async () => {
+    for (const [name, given] of Object.entries(out.current)) {
+      const one = known.current.find((a) => nameOf(a) === name)
+      if (!one) hold(name, null)
+      else if (!(await put(one, given)) && out.current[name]) return
+    }
+  }
+  const known = useRef(answers)
+  const resending = useRef(resend)
+  useEffect(() => {
+    known.current = answers
+    resending.current = resend
+  })
+  useEffect(() => {
+    const tries = new Again(() => void resending.current())
+    again.current = tries
+    if (Object.keys(out.current).length > 0) tries.after(0)
+    return () => tries.stop()
+  }, [])
+
+  const put = async (before: Answer, change: Given) => {
     const name = nameOf(before)
     const become = (next: Partial<Answer> | ((old: Answer) => Partial<Answer>)) => {
+      hold(name, null)
+      again.current?.went()
       dropUnsaved(draftPlace(name))
       setUnkept((old) => new Set([...old].filter((one) => one !== name)))
       setAnswers((old) =>
@@ -117,6 +153,13 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
       return true
     } catch (thrown) {
       const problem = problemOf(thrown)
+      if (mayBeSentAgain(problem)) {
+        if (!out.current[name]) toast(`${before.student}: not sent yet. It is sent again by itself.`, { bad: true })
+        hold(name, change)
+        again.current?.later()
+        return false
+      }
+      hold(name, null)
       toast(`${before.student}: ${problem.message} ${problem.detail}`, { bad: true })
       if (problem.status === 409) void client.invalidateQueries({ queryKey: ['desk'] })
       return false
@@ -132,7 +175,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     if (place !== undefined) setAt(place)
   }
   /** Keeps what is given to an answer; what was refused cannot be taken back. */
-  const give = async (one: Answer, change: Parameters<typeof put>[1]) => {
+  const give = async (one: Answer, change: Given) => {
     trail.current.push(one)
     if (!(await put(one, change))) trail.current = trail.current.filter((kept) => kept !== one)
   }
@@ -208,6 +251,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
     setAt,
     order,
     unkept,
+    unsent,
     open,
     criteria,
     levels,

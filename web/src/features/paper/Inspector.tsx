@@ -1,7 +1,7 @@
 import type { Schemas } from '@/lib/api/client'
 import { decimal, plural, rational } from '@/lib/format'
 import { Button } from '@/ui/Button'
-import { ExactField } from '@/ui/ExactField'
+import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
@@ -25,7 +25,7 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
       {entry?.kind === 'question' ? (
         <section>
           <h2 className="mb-2 text-lg">This question here</h2>
-          <ExactField
+          <NumberField
             key={entry.id}
             label="Marks in this paper"
             value={entry.points}

@@ -242,13 +242,28 @@ it('offers no rehearsal of nothing', () => {
   expect(screen.queryByRole('button', { name: /Rehearse/ })).toBeNull()
 })
 
-it('a paper that somebody else changed keeps what was typed until the newer one is opened', async () => {
-  serving({ 'PUT /api/papers/p1': new Refusal(409, 'Suvi has changed this paper meanwhile.') })
+it('a paper whose title two have changed shows both side by side, and goes on from what is picked', async () => {
+  const newer = stored({ version: 5, paper: { ...paper, title: 'Ebb' } })
+  serving({
+    'PUT /api/papers/p1': ({ body }: { body: { version: number; paper: Schemas['Paper'] } }) =>
+      body.version === 5
+        ? stored({ version: 6, paper: body.paper })
+        : new Refusal(409, 'Suvi has changed this paper meanwhile.'),
+    'GET /api/papers/p1': newer,
+  })
   const user = open()
-  await user.type(screen.getAllByLabelText('Title')[0] as HTMLElement, '!')
-  expect(await screen.findByText(/Suvi has changed this paper meanwhile/, {}, { timeout: 3000 })).toBeTruthy()
-  expect((screen.getAllByLabelText('Title')[0] as HTMLInputElement).value).toBe('Tides!')
-  expect(screen.getByRole('button', { name: 'Open the newer one' })).toBeTruthy()
+  const title = () => screen.getAllByLabelText('Title')[0] as HTMLInputElement
+  await user.type(title(), '!')
+  const both = within(await screen.findByRole('alert', { name: 'Changed by two' }, { timeout: 3000 }))
+  expect(both.getByText(/Suvi has changed this paper meanwhile\./)).toBeTruthy()
+  expect(title().value).toBe('Tides!')
+  expect(both.getAllByRole('radio').map((r) => [r.getAttribute('aria-checked')])).toEqual([['true'], ['false']])
+  await user.click(both.getByLabelText('Ebb'))
+  await user.click(both.getByRole('button', { name: 'Keep what is picked' }))
+  expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
+  expect(title().value).toBe('Ebb')
+  await user.click(within(screen.getByRole('banner')).getByRole('button', { name: 'Undo' }))
+  expect(title().value).toBe('Tides!')
 })
 
 describe('What did not reach the server', () => {
@@ -279,16 +294,18 @@ describe('What did not reach the server', () => {
 
   it('is sent again by itself when the server can be reached', async () => {
     let calls = 0
+    let back = (): void => undefined
+    const isBack = new Promise<void>((go) => (back = go))
     serving({
       'PUT /api/papers/p1': (asked: { body: unknown }) =>
-        ++calls === 1 ? new Refusal(503, 'Back in a minute.') : saving(asked),
+        ++calls === 1 ? new Refusal(503, 'Back in a minute.') : isBack.then(() => saving(asked)),
     })
     const user = open()
     await typeTitle(user)
-    await screen.findByText(/Back in a minute/)
+    await waitFor(() => expect(calls).toBe(2))
+    back()
     expect(await screen.findByText(/saved \d\d:\d\d/)).toBeTruthy()
     expect(screen.queryByText(/Back in a minute/)).toBeNull()
-    expect(calls).toBe(2)
   })
 
   it('is sent as soon as a session that had ended goes on', async () => {

@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { toast } from '@/ui/Toasts'
@@ -136,7 +137,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
       ? 'saving …'
       : draft.save.kind === 'unsaved'
         ? 'not saved yet'
-        : draft.save.kind === 'failed'
+        : draft.save.kind === 'failed' || draft.save.kind === 'apart'
           ? ''
           : draft.save.at
             ? `saved ${timeOfDay(draft.save.at)}`
@@ -174,25 +175,12 @@ export default function PaperDesk({ stored, question, printing }: Props) {
       {draft.save.kind === 'failed' ? (
         <p role="alert" className="border-b bg-sheet px-5 py-2 font-semibold text-bad">
           ✕ {draft.save.problem.message} <span className="font-normal">{draft.save.problem.detail}</span>{' '}
-          {draft.save.problem.status === 409 ? (
-            <Button
-              size="small"
-              onClick={() =>
-                void draft.takeNewer().then(
-                  () => toast('The newer draft is open. Undo brings yours back.', { undo: draft.undo }),
-                  (thrown) => toast(problemOf(thrown).message, { bad: true }),
-                )
-              }
-            >
-              Open the newer one
-            </Button>
-          ) : (
-            <Button size="small" onClick={() => void draft.flush()}>
-              Save again
-            </Button>
-          )}
+          <Button size="small" onClick={() => void draft.flush()}>
+            Save again
+          </Button>
         </p>
       ) : null}
+      {draft.save.kind === 'apart' ? <Apart draft={draft.draft} line={draft.save} /> : null}
       {draft.back ? (
         <p role="status" className="flex items-center gap-3 border-b bg-sheet px-5 py-2">
           What you had not saved is back, and is being saved.

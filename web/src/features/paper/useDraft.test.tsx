@@ -78,15 +78,18 @@ describe('A draft', () => {
     ])
   })
 
-  it('stops when somebody else has saved, and keeps what was written', async () => {
-    serve({ 'PUT /api/papers/p1': new Refusal(409, 'Somebody saved this paper before you.') })
+  it('waits when somebody else has saved the same, and keeps what was written', async () => {
+    serve({
+      'PUT /api/papers/p1': new Refusal(409, 'Somebody saved this paper before you.'),
+      'GET /api/papers/p1': stored('Theirs', 9),
+    })
     show(<Desk />)
     await write('Mine')
     await pause(800)
-    await waitFor(() => expect(screen.getByText('Mine: failed')).toBeTruthy())
+    await waitFor(() => expect(screen.getByText('Mine: apart')).toBeTruthy())
     await write('Mine too')
     await pause(2000)
-    expect(screen.getByText('Mine too: failed')).toBeTruthy()
+    expect(screen.getByText('Mine too: apart')).toBeTruthy()
     expect(sentTitles()).toHaveLength(1)
   })
 

@@ -1,8 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useParams } from 'react-router'
+import * as z from 'zod/mini'
 import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { asked, useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
@@ -131,6 +133,8 @@ export default function ClassDesk() {
 /** What gets another name: a student of the class, or the class itself. */
 type Renaming = { student: string | null; name: string }
 
+const shape = z.object({ name: asked('Type a name.') })
+
 function RenameDialog({
   classId,
   of,
@@ -142,7 +146,6 @@ function RenameDialog({
   onClose: () => void
   onDone: () => Promise<unknown>
 }) {
-  const [name, setName] = useState(of.name)
   const rename = (to: string) => {
     const body = { name: to }
     const done =
@@ -154,33 +157,26 @@ function RenameDialog({
           })
     return take<unknown>(done).then(onDone)
   }
-  const save = useMutation({
-    mutationFn: () => rename(name),
-    onSuccess: () => {
+  const form = useForm({
+    shape,
+    start: { name: of.name },
+    send: async ({ name }) => {
+      await rename(name)
       onClose()
-      toast(`“${of.name}” is called “${name.trim()}” now.`, { undo: () => void rename(of.name) })
+      toast(`“${of.name}” is called “${name}” now.`, { undo: () => void rename(of.name) })
     },
   })
-  const problem = save.error ? problemOf(save.error) : null
   return (
     <Dialog open onClose={onClose} title={`Rename ${of.name}`}>
-      <form
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          save.mutate()
-        }}
-      >
+      <form className="flex flex-col gap-3" onSubmit={(e) => void form.submit(e)}>
         <TextField
           label={of.student === null ? 'Name of the class' : 'Name'}
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          fault={problem?.fields.name}
           note={of.student === null ? undefined : 'They join with this name from now on; their work and PIN stay.'}
+          {...form.field('name')}
           autoFocus
         />
-        {problem && !problem.fields.name ? <FaultLine error={problem} /> : null}
-        <Button kind="do" type="submit" className="self-start" disabled={save.isPending || name.trim() === ''}>
+        <FaultLine error={form.problem} />
+        <Button kind="do" type="submit" className="self-start" disabled={form.busy}>
           Rename
         </Button>
       </form>

@@ -1,8 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import * as z from 'zod/mini'
 import { ask } from '@/lib/queries'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { asked, useForm } from '@/lib/form'
 import { moment, plural } from '@/lib/format'
 import { standing, useHandouts, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
@@ -10,7 +12,7 @@ import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { ListDesk } from '@/ui/ListDesk'
-import { Empty, Failed, Loading } from '@/ui/States'
+import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 
 type Row = Schemas['RosterClassRowView']
 
@@ -108,42 +110,34 @@ function ClassAside({ of, handouts }: { of: Row; handouts: readonly Handout[] })
   )
 }
 
+const shape = z.object({ name: asked('Give the class a name.') })
+
 function NewClass({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const [name, setName] = useState('')
   const navigate = useNavigate()
   const client = useQueryClient()
-  const create = useMutation({
-    mutationFn: () => take(api.POST('/api/classes', { body: { name } })),
-    onSuccess: (made) => {
+  const form = useForm({
+    shape,
+    start: { name: '' },
+    send: async (body) => {
+      const made = await take(api.POST('/api/classes', { body }))
       void client.invalidateQueries({ queryKey: ['classes'] })
       void navigate(`/classes/${made.id}`)
     },
   })
-  const problem = create.error ? problemOf(create.error) : null
   return (
     <Dialog
       open={open}
       onClose={onClose}
       title="New class"
       foot={
-        <Button kind="do" disabled={create.isPending} onClick={() => create.mutate()}>
+        <Button kind="do" type="submit" form="new-class" disabled={form.busy}>
           Make the class
         </Button>
       }
     >
-      <form
-        onSubmit={(e) => {
-          e.preventDefault()
-          if (!create.isPending && !create.isSuccess) create.mutate()
-        }}
-      >
-        <TextField
-          label="Name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          fault={problem?.fields.name ?? problem?.message}
-          autoFocus
-        />
+      <form id="new-class" onSubmit={(e) => void form.submit(e)}>
+        <TextField label="Name" {...form.field('name')} autoFocus />
+        <FaultLine error={form.problem} />
       </form>
     </Dialog>
   )

@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
-import { bodies, Refusal, serve } from '@/testing/server'
+import { bodies, Refusal, sent, serve } from '@/testing/server'
 import Join from './Join'
 
 const code = () => screen.getByLabelText('Class code') as HTMLInputElement
@@ -40,7 +40,17 @@ describe('Joining', () => {
   it('says so when the server cannot be reached', async () => {
     serve({ 'POST /api/join': () => Promise.reject(new TypeError('network')) })
     const user = show(<Join />, '/join?code=X')
-    await user.keyboard('Ada{Enter}')
+    await user.keyboard('Ada')
+    await user.type(pin(), '123456{Enter}')
     expect((await screen.findByRole('alert')).textContent).toContain('What you typed is still here.')
+  })
+
+  it('asks for what is missing before anything is sent', async () => {
+    serve({})
+    const user = show(<Join />, '/join?code=X')
+    await user.keyboard('Ada{Enter}')
+    expect(await screen.findByText(/Type your PIN\./)).toBeTruthy()
+    expect(document.activeElement).toBe(pin())
+    expect(sent('POST', '/api/join')).toEqual([])
   })
 })

@@ -1,7 +1,8 @@
-import { useState, type FormEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { useQueryClient } from '@tanstack/react-query'
-import { api, problemOf, take, type Problem } from '@/lib/api/client'
+import * as z from 'zod/mini'
+import { api, take } from '@/lib/api/client'
+import { asked, useForm } from '@/lib/form'
 import { sessionResumed } from '@/lib/session'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
@@ -31,62 +32,52 @@ export default function Join() {
   )
 }
 
+const shape = z.object({
+  code: asked('Type the class code.'),
+  name: asked('Type your name.'),
+  pin: asked('Type your PIN.'),
+})
+
 /** What is asked for: class code, name and PIN. */
 export function JoinForm({ code: known, onJoined }: { code: string; onJoined: () => void }) {
-  const [code, setCode] = useState(known)
-  const [name, setName] = useState('')
-  const [pin, setPin] = useState('')
-  const [problem, setProblem] = useState<Problem | null>(null)
-  const [busy, setBusy] = useState(false)
-  const submit = async (event: FormEvent) => {
-    event.preventDefault()
-    setBusy(true)
-    setProblem(null)
-    try {
-      await take(api.POST('/api/join', { body: { code, name, pin } }))
+  const form = useForm({
+    shape,
+    start: { code: known, name: '', pin: '' },
+    send: async (typed) => {
+      await take(api.POST('/api/join', { body: typed }))
       onJoined()
-    } catch (thrown) {
-      setProblem(problemOf(thrown))
-    } finally {
-      setBusy(false)
-    }
-  }
+    },
+  })
   const big = 'min-h-12 text-lg'
   return (
-    <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+    <form onSubmit={(e) => void form.submit(e)} className="flex flex-col gap-4">
       <TextField
         label="Class code"
         className={`${big} font-mono uppercase`}
-        value={code}
         maxLength={20}
         autoCapitalize="characters"
         autoComplete="off"
-        onChange={(e) => setCode(e.target.value)}
-        fault={problem?.fields.code}
+        {...form.field('code')}
         autoFocus={!known}
       />
       <TextField
         label="Your name, as on your slip"
         className={big}
-        value={name}
         maxLength={120}
         autoComplete="name"
-        onChange={(e) => setName(e.target.value)}
-        fault={problem?.fields.name}
+        {...form.field('name')}
         autoFocus={Boolean(known)}
       />
       <TextField
         label="PIN"
         className={`${big} font-mono`}
-        value={pin}
         maxLength={20}
         inputMode="numeric"
         autoComplete="off"
-        onChange={(e) => setPin(e.target.value)}
-        fault={problem?.fields.pin}
+        {...form.field('pin')}
       />
-      {problem ? <FaultLine error={problem} /> : null}
-      <Button kind="do" size="large" type="submit" disabled={busy}>
+      <FaultLine error={form.refusal} />
+      <Button kind="do" size="large" type="submit" disabled={form.busy}>
         Join
       </Button>
     </form>

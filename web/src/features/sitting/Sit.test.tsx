@@ -106,7 +106,7 @@ describe('A sitting', () => {
     await screen.findByText('Green')
     expect(Line.last?.address).toBe(path('/live'))
     closed = true
-    act(() => Line.last?.onmessage?.({}))
+    act(() => Line.last?.onmessage?.({ data: '{"n":7,"kind":"closed"}' }))
     expect(await screen.findByRole('heading', { name: 'Handed in' })).toBeTruthy()
   })
 

@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
+import { useLive, type ToStudents } from '@/lib/live'
 import { useSessionEnded } from '@/lib/session'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
@@ -33,7 +34,6 @@ export default function Sit() {
   const keeper = useRef<Keeper | null>(null)
   const watch = useRef(new Stopwatch())
   const path = useMemo(() => ({ params: { path: { id } } }), [id])
-  const refresh = useCallback(async () => setView(await take(api.GET('/api/me/sittings/{id}', path))), [path])
 
   useEffect(() => {
     let over = false
@@ -49,28 +49,27 @@ export default function Sit() {
         setView(first)
       })
       .catch((thrown: unknown) => !over && setError(thrown))
-    const online = () => void k.flush()
     const leaving = () => {
       if (document.visibilityState === 'hidden') {
         watch.current.pause()
         void k.flush()
       } else watch.current.resume()
     }
-    window.addEventListener('online', online)
     document.addEventListener('visibilitychange', leaving)
     return () => {
       over = true
       k.stop()
-      window.removeEventListener('online', online)
       document.removeEventListener('visibilitychange', leaving)
     }
   }, [id, path])
 
-  useEffect(() => {
-    const source = new EventSource(`/api/me/sittings/${id}/live`)
-    source.onmessage = () => void (keeper.current?.flush() ?? Promise.resolve()).then(refresh).catch(() => undefined)
-    return () => source.close()
-  }, [id, refresh])
+  const look = async () => {
+    await keeper.current?.flush()
+    const next = await take(api.GET('/api/me/sittings/{id}', path))
+    setView(next)
+    return next.live
+  }
+  useLive<ToStudents>(view ? `/api/me/sittings/${id}/live` : null, () => void look().catch(() => undefined), look)
 
   if (error instanceof Problem && error.status === 401) return <ToJoin />
   if (error) return <Failed error={error} retry={() => location.reload()} />

@@ -1,4 +1,5 @@
-import { Problem, type Schemas } from '@/lib/api/client'
+import type { Schemas } from '@/lib/api/client'
+import { Again, mayBeSentAgain } from '@/lib/drafts/again'
 import { keyOf, type DeviceStore, type Kept, type Value } from './store'
 
 export type Line =
@@ -7,7 +8,6 @@ type Save = Schemas['SittingSaveInput']
 export type Transport = (saves: Save[], at: string | null) => Promise<Schemas['SittingAnswersSavedView']>
 
 const SEND_AFTER = 350
-const RETRY_FIRST = 1000
 const RETRY_MOST = 15_000
 
 /**
@@ -18,10 +18,8 @@ export class Keeper {
   private kept = new Map<string, Kept>()
   private at: string | null = null
   private atSent: string | null = null
-  private timer: ReturnType<typeof setTimeout> | undefined
+  private readonly again = new Again(() => void this.flush(), RETRY_MOST)
   private running: Promise<void> | null = null
-  private wait = RETRY_FIRST
-  private over = false
   private unsafe = false
   line: Line = { kind: 'kept', at: null }
 
@@ -67,7 +65,7 @@ export class Keeper {
     } catch {
       this.unsafe = true
     }
-    if (this.unsent().length > 0) this.later(0)
+    if (this.unsent().length > 0) this.again.after(0)
     return this.kept
   }
 
@@ -110,19 +108,19 @@ export class Keeper {
       // Private windows may refuse storage: then only the server keeps it, and the line says so until it does.
       this.unsafe = true
     }
-    this.later(SEND_AFTER)
+    this.again.after(SEND_AFTER)
   }
 
   /** Where the student is now; the Lookout shows it. */
   moveTo(entry: string) {
     if (this.at === entry) return
     this.at = entry
-    this.later(SEND_AFTER)
+    this.again.after(SEND_AFTER)
   }
 
   /** Sends what is unsent and waits for it. False when the server could not be reached. */
   async flush(): Promise<boolean> {
-    clearTimeout(this.timer)
+    this.again.hold()
     await this.running
     if (this.unsent().length > 0 || this.at !== this.atSent) {
       this.running = this.pass()
@@ -133,16 +131,10 @@ export class Keeper {
   }
 
   stop() {
-    this.over = true
-    clearTimeout(this.timer)
+    this.again.stop()
   }
 
   private unsent = () => [...this.kept.values()].filter((k) => k.sent < k.counter)
-
-  private later(after: number) {
-    clearTimeout(this.timer)
-    if (!this.over) this.timer = setTimeout(() => void this.flush(), after)
-  }
 
   private async pass(): Promise<void> {
     const batch = this.unsent().slice(0, 50)
@@ -160,7 +152,7 @@ export class Keeper {
         })),
         at,
       )
-      this.wait = RETRY_FIRST
+      this.again.went()
       this.atSent = at
       for (const fate of answer.kept) {
         const key = keyOf(this.sittingId, fate.entry, fate.try)
@@ -170,14 +162,10 @@ export class Keeper {
       }
       if (answer.kept.some((fate) => fate.fate === 'closed')) this.say({ kind: 'closed' })
       else if (this.unsent().length === 0) this.say({ kind: 'kept', at: new Date(this.clock()) })
-      if (this.unsent().length > 0) this.later(0)
+      if (this.unsent().length > 0) this.again.after(0)
     } catch (thrown) {
-      const refused = thrown instanceof Problem && thrown.status >= 400 && thrown.status < 500 && thrown.status !== 429
       this.say(this.unsafe ? { kind: 'unsafe' } : { kind: 'device' })
-      if (!refused) {
-        this.later(this.wait)
-        this.wait = Math.min(this.wait * 2, RETRY_MOST)
-      }
+      if (mayBeSentAgain(thrown)) this.again.later()
     }
   }
 

@@ -1575,6 +1575,7 @@ export interface components {
             type: string;
         };
         LookoutLookoutView: {
+            live: number;
             handout: components["schemas"]["HandoutHandoutView"];
             columns: components["schemas"]["LookoutColumnView"][];
             rows: components["schemas"]["LookoutRowView"][];
@@ -2410,6 +2411,7 @@ export interface components {
             message: string;
             reply: string | null;
             handedInAt: string | null;
+            live: number;
         };
         SittingSourceView: {
             title: string;

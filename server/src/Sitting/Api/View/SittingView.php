@@ -11,6 +11,7 @@ final readonly class SittingView
      * @param list<StepView> $steps    all that was shown so far, in order
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
      * @param string         $rules    the mastery rule in one sentence, or ''
+     * @param int            $live     the last message of the channel that this holds; 0 in the answer to an act
      */
     public function __construct(
         public string $id,
@@ -31,6 +32,7 @@ final readonly class SittingView
         public string $message,
         public ?string $reply,
         public ?string $handedInAt,
+        public int $live = 0,
     ) {
     }
 }

@@ -6,7 +6,7 @@ import { TextField } from './Field'
  * A field for an exact number, such as 3.65 or 7/2. What is being typed stays as it is typed, "4." on the way to 4.2
  * too; at rest 73/20 reads as 3.65. A comma is taken for the decimal point.
  */
-export function ExactField({
+export function NumberField({
   value,
   onChange,
   ...rest

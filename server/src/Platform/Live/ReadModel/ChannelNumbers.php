@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Platform\Live\ReadModel;
+
+use ChalkLadder\Server\Platform\Storage\ReadModel;
+
+/**
+ * The number of the last message of each channel. A screen knows by them what a snapshot holds already and when a message is missing.
+ * A channel begins at the microseconds of the clock: should the numbers be lost, those that follow are higher all the same.
+ */
+final readonly class ChannelNumbers extends ReadModel
+{
+    public function next(string $channel): int
+    {
+        return (int) ($this->texts(
+            'INSERT INTO live_channel (channel, number) VALUES (:channel, (extract(epoch FROM clock_timestamp()) * 1000000)::bigint)
+            ON CONFLICT (channel) DO UPDATE SET number = live_channel.number + 1 RETURNING number',
+            ['channel' => $channel],
+        )[0] ?? 0);
+    }
+
+    /** 0 where nothing was sent yet. */
+    public function last(string $channel): int
+    {
+        return (int) ($this->texts('SELECT number FROM live_channel WHERE channel = :channel', ['channel' => $channel])[0] ?? 0);
+    }
+}
