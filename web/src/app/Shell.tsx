@@ -1,9 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { DropdownMenu } from 'radix-ui'
-import { Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { ask } from '@/lib/queries'
-import { SignIn, SignInAgain } from '@/features/identity/SignIn'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { arrive, useFocusKeeper } from '@/lib/focus'
 import { setKeysOn, useKeys, useKeysOn } from '@/lib/keys'
@@ -14,6 +13,10 @@ import { KeySheet } from '@/ui/KeySheet'
 import { Failed, Loading } from '@/ui/States'
 import { clearToasts } from '@/ui/Toasts'
 import { Stale } from './Stale'
+
+// Whoever is inside already needs no door.
+const SignIn = lazy(() => import('@/features/identity/SignIn').then((door) => ({ default: door.SignIn })))
+const SignInAgain = lazy(() => import('@/features/identity/SignIn').then((door) => ({ default: door.SignInAgain })))
 
 const STAGES = [
   { to: '/bank', label: 'Bank' },
@@ -187,14 +190,16 @@ export function Shell() {
   if (!session.data) return <Failed error={session.error} retry={() => void session.refetch()} />
   if (!staff)
     return (
-      <SignIn
-        demoAccounts={session.data?.demoAccounts ?? []}
-        onDone={(next) => {
-          // What was asked for at the closed door is asked for anew.
-          sessionResumed()
-          client.setQueryData(['session'], next)
-        }}
-      />
+      <Suspense fallback={<Loading what="Opening" />}>
+        <SignIn
+          demoAccounts={session.data?.demoAccounts ?? []}
+          onDone={(next) => {
+            // What was asked for at the closed door is asked for anew.
+            sessionResumed()
+            client.setQueryData(['session'], next)
+          }}
+        />
+      </Suspense>
     )
   // A marker's job is marking; nothing else of the team's is open to them, beside their own account.
   if (marker && pathname !== '/account' && !stages.some((stage) => pathname.startsWith(stage.to)))
@@ -248,15 +253,17 @@ export function Shell() {
       </main>
       <KeySheet open={keys} onOpen={setKeys} />
       {ended ? (
-        <SignInAgain
-          name={staff.name}
-          demoAccounts={session.data?.demoAccounts ?? []}
-          onDone={back}
-          onSomebodyElse={() => {
-            sessionStorage.clear()
-            location.assign('/')
-          }}
-        />
+        <Suspense>
+          <SignInAgain
+            name={staff.name}
+            demoAccounts={session.data?.demoAccounts ?? []}
+            onDone={back}
+            onSomebodyElse={() => {
+              sessionStorage.clear()
+              location.assign('/')
+            }}
+          />
+        </Suspense>
       ) : null}
     </div>
   )
