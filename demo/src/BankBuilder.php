@@ -83,6 +83,7 @@ final class BankBuilder
     private function item(array $q): array
     {
         [$type, $rule] = match (true) {
+            isset($q['rule']) => [Scenario::text($q['type'] ?? ''), $this->named(Scenario::map($q['rule']))],
             isset($q['options']) => ['choice', $this->choice(Scenario::map($q['options']))],
             isset($q['number']) => ['number', $this->number($q)],
             isset($q['forms']) => ['text', $this->formsOf($q)],
@@ -97,6 +98,26 @@ final class BankBuilder
             'variables' => $q['variables'],
             'decimals' => $q['decimals'] ?? 2,
         ] : []);
+    }
+
+    /**
+     * A rule as it is written in docs/formats/question.md, with misconceptions by their slugs.
+     *
+     * @param array<array-key, mixed> $rule
+     *
+     * @return array<array-key, mixed>
+     */
+    private function named(array $rule): array
+    {
+        foreach ($rule as $key => $value) {
+            $rule[$key] = match (true) {
+                is_array($value) => $this->named($value),
+                $key === 'misconception' && is_string($value) => $this->ideas[$value] ?? null,
+                default => $value,
+            };
+        }
+
+        return $rule;
     }
 
     /**

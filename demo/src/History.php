@@ -88,6 +88,11 @@ final class History
         $this->markSome($lead, $marker, $unit);
         $this->markAgain($teacher, $unit);
 
+        $this->at($today, '-2 days');
+        $sheet = $this->handOut($lead, 'sheet', [$classes['8 Tern'], $classes['8 Heron']]);
+        $this->sitAll($sheet, 0.93);
+        $this->handouts->close($lead, $sheet);
+
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
         $this->handouts->create(

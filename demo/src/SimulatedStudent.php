@@ -79,6 +79,7 @@ final class SimulatedStudent
             return (int) (700 + 1200 * $habit);
         }
         $seconds = match (true) {
+            isset($question['gives']) => 70.0,
             isset($question['options']) => 24.0,
             isset($question['number']) => 55.0,
             isset($question['forms']) => 28.0,
@@ -120,7 +121,7 @@ final class SimulatedStudent
     /**
      * @param array<array-key, mixed> $question as in bank.yaml
      *
-     * @return array{text: string}|array{options: list<string>}|null null leaves it blank
+     * @return array<string, mixed>|null a response; null leaves it blank
      */
     public function answer(array $question): ?array
     {
@@ -133,11 +134,39 @@ final class SimulatedStudent
         }
 
         return match (true) {
+            isset($question['gives']) => $this->give($question, $p),
             isset($question['options']) => $this->choose($question, $p),
             isset($question['number']) => $this->reckon($question, $p),
             isset($question['forms']) => $this->spell($question, $p),
             default => $this->explain($question, $ability),
         };
+    }
+
+    /**
+     * One of the answers that the scenario knows, the first of which is right: the one of an idea that is held, or as able as one is.
+     *
+     * @param array<array-key, mixed> $question
+     *
+     * @return array<string, mixed>
+     */
+    private function give(array $question, float $p): array
+    {
+        $known = [];
+        foreach (is_array($question['gives'] ?? null) ? $question['gives'] : [] as $one) {
+            $known[] = is_array($one) ? array_values($one) : [];
+        }
+        $answer = static function (int $i) use ($known): array {
+            $response = Scenario::map($known[$i][0] ?? null);
+
+            return array_combine(array_map(strval(...), array_keys($response)), array_values($response));
+        };
+        foreach ($known as $i => $one) {
+            if (is_string($one[1] ?? null) && in_array($one[1], $this->ideas, true) && $this->chance() < 0.75) {
+                return $answer($i);
+            }
+        }
+
+        return $answer($this->chance() < $p || count($known) < 2 ? 0 : $this->random->getInt(1, count($known) - 1));
     }
 
     /**

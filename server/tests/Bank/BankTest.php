@@ -32,11 +32,12 @@ final class BankTest extends ApiCase
     public function testWhatCannotBePutBeforeStudentsIsNotTakenIntoTheBank(): void
     {
         $this->as($this->world->teacher);
-        $order = ['type' => 'order', 'rule' => ['things' => [['id' => 'a'], ['id' => 'b']]]] + $this->world->itemDocuments()['choice'];
-        self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $order])->map('fields'));
+        $plot = ['type' => 'plot', 'rule' => ['targets' => [['kind' => 'point', 'x' => '2', 'y' => '3', 'tolerance' => '1/4']]]]
+            + $this->world->itemDocuments()['choice'];
+        self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $plot])->map('fields'));
         self::assertSame(
             'right',
-            $this->get('POST', '/items/try', ['item' => $order, 'response' => ['order' => ['a', 'b']]])->text('verdict'),
+            $this->get('POST', '/items/try', ['item' => $plot, 'response' => ['points' => [[2, 3]]]])->text('verdict'),
         );
         $unknown = ['checks' => [['when' => 'tide = 1']]] + $this->world->itemDocuments()['number'];
         self::assertSame(

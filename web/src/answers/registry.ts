@@ -1,11 +1,26 @@
 import { choice } from './choice'
+import { expression } from './expression'
+import { gaps } from './gaps'
 import type { Face, Item, ItemType, Kind } from './kinds'
+import { match } from './match'
 import { number } from './number'
 import { open } from './open'
+import { order } from './order'
+import { table } from './table'
 import { text } from './text'
 
 /** The one place that lists the types; all else is asked of the kind. */
-const KINDS: { [T in ItemType]: Kind<T> } = { choice, text, number, open }
+const KINDS: { [T in ItemType]: Kind<T> } = {
+  choice,
+  text,
+  number,
+  expression,
+  gaps,
+  order,
+  match,
+  table,
+  open,
+}
 
 export const TYPES = (Object.keys(KINDS) as ItemType[]).map((id) => ({
   id,

@@ -58,13 +58,14 @@ export function AreaField({
   note,
   fault,
   hideLabel,
+  inPlace = false,
   className = '',
   ...rest
-}: Labelled & { ref?: Ref<HTMLTextAreaElement> } & TextareaHTMLAttributes<HTMLTextAreaElement>) {
+}: Labelled & { ref?: Ref<HTMLTextAreaElement>; inPlace?: boolean } & TextareaHTMLAttributes<HTMLTextAreaElement>) {
   const id = useId()
   return (
     <Frame id={id} {...{ label, note, fault, hideLabel }}>
-      <textarea {...told(id, note, fault)} className={`field ${className}`} {...rest} />
+      <textarea {...told(id, note, fault)} className={`${inPlace ? 'in-place' : 'field'} ${className}`} {...rest} />
     </Frame>
   )
 }

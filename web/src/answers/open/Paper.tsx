@@ -1,5 +1,6 @@
 import { decimal } from '@/lib/format'
 import type { PaperProps } from '../kinds'
+import { WritingLines } from '../parts/WritingLines'
 
 const LINES = 6
 
@@ -24,10 +25,6 @@ export default function Paper({ rule, withKey }: PaperProps<'open'>) {
       </tbody>
     </table>
   ) : (
-    <div className="mt-3 flex flex-col gap-6 pt-4">
-      {Array.from({ length: LINES }, (_, i) => (
-        <div key={i} className="border-b border-black/50" />
-      ))}
-    </div>
+    <WritingLines count={LINES} />
   )
 }

@@ -12,3 +12,15 @@ const isEmpty = (part: unknown): boolean =>
     : typeof part === 'object' && part !== null
       ? Object.values(part).every(isEmpty)
       : false
+
+export const orderOf = (value: Value | null) => (value && 'order' in value ? value.order : [])
+export const pairsOf = (value: Value | null) => (value && 'pairs' in value ? value.pairs : [])
+export const gapsOf = (value: Value | null) => (value && 'gaps' in value ? value.gaps : {})
+export const cellsOf = (value: Value | null) => (value && 'cells' in value ? value.cells : [])
+
+/** The words of rich text, to name something by. */
+export const plainOf = (html: string) => {
+  const page = new DOMParser().parseFromString(html, 'text/html')
+  page.querySelectorAll('[data-math]').forEach((place) => place.replaceWith(place.getAttribute('data-math') ?? ''))
+  return (page.body.textContent ?? '').trim()
+}

@@ -8,12 +8,18 @@ import { MarkHistory } from './MarkHistory'
 import { pointsOf, type Answer } from './order'
 import { SHELF_KEYS, type Marking } from './useMarking'
 
-type Props = { desk: Schemas['MarkingDeskView']; marking: Marking; onAccept: ((answer: Answer) => void) | null }
+type Props = {
+  desk: Schemas['MarkingDeskView']
+  marking: Marking
+  /** null where an answer cannot be taken into a key, or not by the reader */
+  onAccept: ((answer: Answer) => void) | null
+  mayChangeKey: boolean
+}
 
 /** What can be said of the answer at hand: rubric levels or the machine's verdict, a comment, and keeping it. */
-export function MarkPanel({ desk, marking, onAccept }: Props) {
+export function MarkPanel({ desk, marking, onAccept, mayChangeKey }: Props) {
   const { answer, open } = marking
-  const changes = <KeyHistory changes={desk.keyChanges} mayChangeKey={onAccept !== null} />
+  const changes = <KeyHistory changes={desk.keyChanges} mayChangeKey={mayChangeKey} />
   if (!answer)
     return (
       <div className="flex flex-col gap-5">

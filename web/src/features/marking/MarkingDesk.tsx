@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
+import { kindOf } from '@/answers/registry'
 import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
@@ -26,7 +27,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
   const navigate = useNavigate()
   const [keyOpen, setKeyOpen] = useState<{ accept: Answer | null } | null>(startWithKey ? { accept: null } : null)
   const [returning, setReturning] = useState(false)
-  const onAccept = mayChangeKey ? (accept: Answer) => setKeyOpen({ accept }) : null
+  const onAccept = mayChangeKey && kindOf(desk.item.type).accepting ? (accept: Answer) => setKeyOpen({ accept }) : null
   const marking = useMarking(desk, onAccept)
   const { answers, answer, at, setAt, order, open } = marking
   const item = desk.item
@@ -77,7 +78,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
         leftLabel="Alike answers"
         rightLabel="The mark"
         left={<AlikeSets sets={desk.sets} marking={marking} />}
-        right={<MarkPanel desk={desk} marking={marking} onAccept={onAccept} />}
+        right={<MarkPanel desk={desk} marking={marking} onAccept={onAccept} mayChangeKey={mayChangeKey} />}
       >
         <div className="mx-auto flex max-w-2xl flex-col gap-4 p-6">
           <Fold label="The question">

@@ -2525,7 +2525,244 @@ export interface components {
         OpenRule: {
             criteria: components["schemas"]["Criterion"][];
         };
-        AnyRule: components["schemas"]["ChoiceRule"] | components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["OpenRule"];
+        OrderLine: {
+            order: string[];
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
+        };
+        OrderRule: {
+            things: components["schemas"]["Thing"][];
+            /** @enum {unknown} */
+            mode: "exact" | "pairs" | "sequence";
+            lines: components["schemas"]["OrderLine"][];
+        };
+        MatchLine: {
+            thing: string;
+            place: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
+        };
+        MatchRule: {
+            things: components["schemas"]["Thing"][];
+            places: components["schemas"]["Thing"][];
+            key: string[][];
+            each: boolean;
+            copies: boolean;
+            lines: components["schemas"]["MatchLine"][];
+        };
+        ExpressionLine: {
+            expression: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
+        };
+        ExpressionRule: {
+            lines: components["schemas"]["ExpressionLine"][];
+            names: string[];
+            shape: ("expanded" | "factorised" | "single fraction" | "subject" | "surd") | null;
+            subject: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            formless: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            from: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            to: string;
+            /** @enum {unknown} */
+            style?: "point" | "comma";
+        };
+        Gap: {
+            id: string;
+            /** @enum {unknown} */
+            type: "text" | "number" | "expression" | "choice";
+            weight: number;
+            rule: components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["ExpressionRule"] | components["schemas"]["ChoiceRule"];
+        };
+        GapsRule: {
+            passage: string;
+            gaps: components["schemas"]["Gap"][];
+        };
+        Cell: {
+            row: number;
+            column: number;
+            /** @enum {unknown} */
+            type: "text" | "number";
+            rule: components["schemas"]["TextRule"] | components["schemas"]["NumberRule"];
+        };
+        Given: {
+            row: number;
+            column: number;
+            text: string;
+        };
+        TableRule: {
+            rows: number;
+            columns: number;
+            given: components["schemas"]["Given"][];
+            cells: components["schemas"]["Cell"][];
+        };
+        OrderResponse: {
+            order: string[];
+        };
+        MatchResponse: {
+            pairs: string[][];
+        };
+        GapsResponse: {
+            gaps: {
+                [key: string]: string;
+            };
+        };
+        TableResponse: {
+            cells: string[][];
+        };
+        OrderItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "order";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["OrderRule"];
+        };
+        OrderFace: {
+            /** @constant */
+            type: "order";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            things: components["schemas"]["Thing"][];
+        };
+        MatchItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "match";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["MatchRule"];
+        };
+        MatchFace: {
+            /** @constant */
+            type: "match";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            things: components["schemas"]["Thing"][];
+            places: components["schemas"]["Thing"][];
+            copies: boolean;
+        };
+        ExpressionItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "expression";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["ExpressionRule"];
+        };
+        ExpressionFace: {
+            /** @constant */
+            type: "expression";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            names: string[];
+        };
+        GapsItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "gaps";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["GapsRule"];
+        };
+        GapsFace: {
+            /** @constant */
+            type: "gaps";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            passage: string;
+            gaps: {
+                id: string;
+                /** @enum {unknown} */
+                type: "text" | "number" | "expression" | "choice";
+                unit?: string;
+                /** @enum {unknown} */
+                unitUse?: "none" | "optional" | "required";
+                options?: components["schemas"]["Thing"][];
+                several?: boolean;
+                names?: string[];
+            }[];
+        };
+        TableItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "table";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["TableRule"];
+        };
+        TableFace: {
+            /** @constant */
+            type: "table";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            rows: number;
+            columns: number;
+            given: components["schemas"]["Given"][];
+            cells: {
+                row: number;
+                column: number;
+                /** @enum {unknown} */
+                type: "text" | "number";
+                unit?: string;
+                /** @enum {unknown} */
+                unitUse?: "none" | "optional" | "required";
+            }[];
+        };
+        AnyRule: components["schemas"]["ChoiceRule"] | components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["OpenRule"] | components["schemas"]["OrderRule"] | components["schemas"]["MatchRule"] | components["schemas"]["ExpressionRule"] | components["schemas"]["GapsRule"] | components["schemas"]["TableRule"];
         ChoiceItem: {
             /** @constant */
             version: 1;
@@ -2590,7 +2827,7 @@ export interface components {
             confidence?: boolean;
             rule: components["schemas"]["OpenRule"];
         };
-        Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"];
+        Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ExpressionItem"] | components["schemas"]["GapsItem"] | components["schemas"]["TableItem"];
         ItemMap: {
             [key: string]: components["schemas"]["Item"];
         };
@@ -2600,7 +2837,7 @@ export interface components {
         ChoiceResponse: {
             options: string[];
         };
-        Response: components["schemas"]["ChoiceResponse"] | components["schemas"]["TextResponse"];
+        Response: components["schemas"]["ChoiceResponse"] | components["schemas"]["TextResponse"] | components["schemas"]["OrderResponse"] | components["schemas"]["MatchResponse"] | components["schemas"]["GapsResponse"] | components["schemas"]["TableResponse"];
         Thing: {
             id: string;
             text: string;
@@ -2639,7 +2876,7 @@ export interface components {
             asksConfidence: boolean;
             criteria: string[];
         };
-        Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"];
+        Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"] | components["schemas"]["OrderFace"] | components["schemas"]["MatchFace"] | components["schemas"]["ExpressionFace"] | components["schemas"]["GapsFace"] | components["schemas"]["TableFace"];
         Source: {
             title: string;
             html: string;

@@ -17,6 +17,7 @@ use ChalkLadder\Core\Formula\Tree;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\NotAcceptable;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Response\TextResponse;
@@ -156,6 +157,34 @@ final readonly class ExpressionRule extends TypedRule
     public function face(Showing $showing): array
     {
         return ['names' => $this->names];
+    }
+
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        $text = mb_substr(trim(TextResponse::textOf($response)), 0, self::LONGEST);
+        try {
+            $bare = $this->bare($text);
+            $given = Parser::readAnswer($bare, $this->style, $this->names);
+        } catch (FormulaError $e) {
+            throw new NotAcceptable('accept', $e->sentence());
+        }
+        // What was equal to it so far makes way: the first that is equal counts.
+        $others = array_values(array_filter($this->lines, function (array $line) use ($given): bool {
+            $tree = $this->tree($line['expression']);
+
+            return $tree === null || Equality::of($given, $tree, $this->from->toFloat(), $this->to->toFloat())->equal !== true;
+        }));
+
+        return new self(
+            [...$others, ['expression' => $bare, 'line' => new Line($credit, $feedback)]],
+            $this->names,
+            $this->shape,
+            $this->subject,
+            $this->formless,
+            $this->from,
+            $this->to,
+            $this->style,
+        );
     }
 
     /** The first line that earns full credit. */

@@ -25,4 +25,9 @@ final class ExpressionType extends PlainType
     {
         return $rule + ['style' => $style->value];
     }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
 }

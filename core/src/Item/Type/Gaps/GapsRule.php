@@ -24,8 +24,14 @@ use ChalkLadder\Core\Item\Showing;
  */
 final readonly class GapsRule extends PlainRule
 {
-    /** @param list<array{id: string, weight: int, rule: FieldRule}> $gaps */
-    public function __construct(public array $gaps)
+    private const LONGEST = 6000;
+
+    /**
+     * @param list<array{id: string, weight: int, rule: FieldRule}> $gaps
+     * @param string                                                $passage plain text with each gap's id in brackets, such as `[g1]`;
+     *                                                                       empty where the gaps stand one below the other
+     */
+    public function __construct(public array $gaps, public string $passage = '')
     {
     }
 
@@ -47,7 +53,7 @@ final readonly class GapsRule extends PlainRule
             $gap->rejectUnknown();
         }
 
-        return new self($gaps);
+        return new self($gaps, $node->text('passage', self::LONGEST, ''));
     }
 
     public function type(): ItemType
@@ -90,7 +96,7 @@ final readonly class GapsRule extends PlainRule
 
     public function face(Showing $showing): array
     {
-        return ['gaps' => array_map(
+        return ['passage' => $this->passage, 'gaps' => array_map(
             static fn (array $g): array => ['id' => $g['id'], 'type' => $g['rule']->type()->value]
                 + $g['rule']->face($showing->within($g['id'])),
             $this->gaps,
@@ -162,7 +168,7 @@ final readonly class GapsRule extends PlainRule
 
     public function toArray(): array
     {
-        return ['gaps' => array_map(
+        return ['passage' => $this->passage, 'gaps' => array_map(
             static fn (array $g): array => [
                 'id' => $g['id'],
                 'type' => $g['rule']->type()->value,
@@ -177,6 +183,9 @@ final readonly class GapsRule extends PlainRule
     {
         $defects = $this->gaps === [] ? [Defect::blocking('There is no gap.')] : [];
         foreach ($this->gaps as $gap) {
+            if ($this->passage !== '' && substr_count($this->passage, '['.$gap['id'].']') !== 1) {
+                $defects[] = Defect::blocking(sprintf('Gap %s has to stand in the passage once.', $gap['id']));
+            }
             foreach ($gap['rule']->defects() as $defect) {
                 $defects[] = new Defect(sprintf('Gap %s: %s', $gap['id'], $defect->message), $defect->blocks);
             }

@@ -29,4 +29,9 @@ final class GapsType extends ComposedType
     {
         return 'gaps';
     }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
 }

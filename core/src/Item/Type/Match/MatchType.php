@@ -29,4 +29,9 @@ final class MatchType extends PlainType
     {
         return self::cleanedList(self::cleanedList($rule, 'things', $clean), 'places', $clean);
     }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
 }

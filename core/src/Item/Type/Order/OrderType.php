@@ -29,4 +29,9 @@ final class OrderType extends PlainType
     {
         return self::cleanedList($rule, 'things', $clean);
     }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
 }

@@ -29,8 +29,9 @@ final readonly class TableRule extends PlainRule
      * @param int                                              $rows    how many
      * @param int                                              $columns how many
      * @param list<array{row: int, column: int, rule: FieldRule}>   $cells   counted from 1
+     * @param list<array{row: int, column: int, text: string}>      $given   cells that are filled in already, headings among them
      */
-    public function __construct(public int $rows, public int $columns, public array $cells)
+    public function __construct(public int $rows, public int $columns, public array $cells, public array $given = [])
     {
     }
 
@@ -49,7 +50,17 @@ final readonly class TableRule extends PlainRule
             $cell->rejectUnknown();
         }
 
-        return new self($rows, $columns, $cells);
+        $given = [];
+        foreach ($node->children('given', 1800) as $cell) {
+            $given[] = [
+                'row' => $cell->int('row', 1, $rows),
+                'column' => $cell->int('column', 1, $columns),
+                'text' => $cell->text('text', 200),
+            ];
+            $cell->rejectUnknown();
+        }
+
+        return new self($rows, $columns, $cells, $given);
     }
 
     public function type(): ItemType
@@ -92,7 +103,7 @@ final readonly class TableRule extends PlainRule
 
     public function face(Showing $showing): array
     {
-        return ['rows' => $this->rows, 'columns' => $this->columns, 'cells' => array_map(
+        return ['rows' => $this->rows, 'columns' => $this->columns, 'given' => $this->given, 'cells' => array_map(
             static fn (array $c): array => ['row' => $c['row'], 'column' => $c['column'], 'type' => $c['rule']->type()->value]
                 + $c['rule']->face($showing),
             $this->cells,
@@ -161,12 +172,13 @@ final readonly class TableRule extends PlainRule
                 ],
                 $this->cells,
             ),
+            'given' => $this->given,
         ];
     }
 
     public function defects(): array
     {
-        $defects = [];
+        $defects = $this->cells === [] ? [Defect::blocking('No cell is asked for.')] : [];
         foreach ($this->cells as $cell) {
             foreach ($cell['rule']->defects() as $defect) {
                 $defects[] = new Defect(sprintf('Row %d, column %d: %s', $cell['row'], $cell['column'], $defect->message), $defect->blocks);

@@ -29,4 +29,9 @@ final class TableType extends ComposedType
     {
         return 'cells';
     }
+
+    public function hasInput(): bool
+    {
+        return true;
+    }
 }

@@ -1,0 +1,39 @@
+import { rational } from '@/lib/format'
+import type { Kind, KeyLine, RuleOf } from '../kinds'
+import { part } from '../parts/part'
+
+const lines = (rule: RuleOf<'expression'>): KeyLine[] =>
+  rule.lines.map((l, i) => ({
+    line: `line ${i + 1}`,
+    mark: String(i + 1),
+    text: l.expression,
+    rich: false,
+    credit: l.credit,
+    isKey: rational(l.credit) === 1,
+    misconception: l.misconception,
+    feedback: l.feedback,
+    shown: false,
+  }))
+
+export const expression: Kind<'expression'> = {
+  name: 'expression',
+  answer: 'an expression',
+  blank: () => ({
+    lines: [{ expression: '', credit: '1', feedback: '', misconception: null }],
+    names: ['x'],
+    shape: null,
+    subject: '',
+    formless: '1/2',
+    from: '-6',
+    to: '6',
+  }),
+  face: (rule) => ({ names: rule.names }),
+  keyLines: lines,
+  criteria: () => [],
+  byHand: false,
+  accepting: { says: 'Everyone who wrote what is equal to it gets the same credit, now and later.', inPart: true },
+  Editor: part(() => import('./Editor')),
+  Input: part(() => import('./Input')),
+  Given: part(() => import('../parts/TypedGiven')),
+  Paper: part(() => import('./Paper')),
+}
