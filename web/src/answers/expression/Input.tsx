@@ -3,6 +3,9 @@ import { TypedInput } from '../parts/TypedInput'
 
 export default function Input(props: InputProps<'expression'>) {
   return (
-    <TypedInput {...props} after={<span className="text-[0.85em] text-quiet">in {props.face.names.join(', ')}</span>} />
+    <TypedInput
+      {...props}
+      after={<span className="text-[0.85em] whitespace-nowrap text-quiet">in {props.face.names.join(', ')}</span>}
+    />
   )
 }

@@ -118,7 +118,7 @@ export default function Editor({ rule, onChange }: EditorProps<'match'>) {
         onLines={(typed) => onChange(paired(rule, typed))}
       />
       <p className="pt-4 text-sm text-quiet">
-        Places, in the order students see them; one that nothing belongs to misleads
+        Places; one that nothing belongs to misleads. Students get both sides mixed
       </p>
       <Things
         what="place"

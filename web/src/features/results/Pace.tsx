@@ -176,7 +176,7 @@ function PaceChart({ students }: { students: Student[] }) {
           ),
         )}
         {rushing.map((d) => (
-          <text key={d.student.studentId} x={d.at + 10} y={d.label + 4} className="fill-ink text-[12px]">
+          <text key={d.student.studentId} x={d.at - 5} y={d.label - 9} className="fill-ink text-[12px]">
             {d.student.name}
           </text>
         ))}
