@@ -36,8 +36,8 @@ export async function join(phone: Page, code: string, name: string, pin: string)
 
 /** Waits for the quiet line to say that the server has the answer. */
 export async function kept(phone: Page) {
-  await expect(phone.getByRole('banner').getByRole('status')).toContainText('kept')
-  await expect(phone.getByRole('banner').getByRole('status')).not.toContainText('device')
+  await expect(phone.getByRole('banner')).toContainText('kept')
+  await expect(phone.getByRole('banner')).not.toContainText('device')
 }
 
 /** Opens a list to choose from and takes what is written there. */

@@ -2,6 +2,7 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query'
 import { useSyncExternalStore } from 'react'
 import { problemOf } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
+import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 
 /** What the screen shows although it could not be fetched anew, the oldest first. */
@@ -19,12 +20,14 @@ export function Stale() {
     (tell) => client.getQueryCache().subscribe(tell),
     () => outOfDate(client)[0]?.state,
   )
+  const words = state
+    ? `What you see is from ${timeOfDay(new Date(state.dataUpdatedAt))}: ${problemOf(state.error).message}`
+    : ''
+  useSaid(state ? 'The screen could not be brought up to date.' : '')
   if (!state) return null
   return (
-    <p role="status" className="no-print flex items-center gap-3 border-b bg-pale px-5 py-1 text-sm">
-      <span className="flex-1">
-        What you see is from {timeOfDay(new Date(state.dataUpdatedAt))}: {problemOf(state.error).message}
-      </span>
+    <p className="no-print flex items-center gap-3 border-b bg-pale px-5 py-1 text-sm">
+      <span className="flex-1">{words}</span>
       <Button
         size="small"
         onClick={() => void client.refetchQueries({ type: 'active', predicate: (q) => q.state.status === 'error' })}

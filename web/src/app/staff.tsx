@@ -6,6 +6,7 @@ import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 
 import { ask } from '@/lib/queries'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
+import { Said } from '@/ui/Said'
 import { Toasts } from '@/ui/Toasts'
 import { applyTheme } from '@/lib/theme'
 import { tellFaults } from './faults'
@@ -139,6 +140,7 @@ createRoot(document.getElementById('root')!).render(
     <QueryClientProvider client={queryClient}>
       <Boundary>
         <RouterProvider router={router} />
+        <Said />
         <Toasts />
       </Boundary>
     </QueryClientProvider>

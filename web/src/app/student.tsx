@@ -8,6 +8,7 @@ import { useFocusKeeper } from '@/lib/focus'
 import { applyTheme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
+import { Said } from '@/ui/Said'
 import { Toasts } from '@/ui/Toasts'
 import { tellFaults } from './faults'
 import { queryClient } from './queries'
@@ -38,6 +39,7 @@ createRoot(document.getElementById('root')!).render(
             </Routes>
           </BrowserRouter>
         </Suspense>
+        <Said />
         <Toasts />
         <FocusKept />
       </Boundary>

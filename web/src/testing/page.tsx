@@ -4,6 +4,7 @@ import userEvent, { type UserEvent } from '@testing-library/user-event'
 import type { ReactNode } from 'react'
 import { expect } from 'vitest'
 import { MemoryRouter, Route, Routes, useLocation } from 'react-router'
+import { Said } from '@/ui/Said'
 import { Toasts } from '@/ui/Toasts'
 
 function Place() {
@@ -28,6 +29,7 @@ export function show(
         </Routes>
         <Place />
       </MemoryRouter>
+      <Said />
       <Toasts />
     </QueryClientProvider>,
   )

@@ -3,11 +3,7 @@ import { problemOf } from '@/lib/api/client'
 import { Button } from './Button'
 
 export function Loading({ what = 'Loading' }: { what?: string }) {
-  return (
-    <p role="status" className="p-6 text-quiet">
-      {what} …
-    </p>
-  )
+  return <p className="p-6 text-quiet">{what} …</p>
 }
 
 /** An empty list tells the next act. */

@@ -11,6 +11,7 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
+import { say } from '@/lib/say'
 import type { InputProps } from '../kinds'
 import { pairsOf, plainOf } from '../parts/values'
 
@@ -20,7 +21,6 @@ type Thing = Schemas['Thing']
 export default function Input({ face, value, onChange, disabled, heading }: InputProps<'match'>) {
   const pairs = pairsOf(value)
   const [held, setHeld] = useState<string | null>(null)
-  const [said, setSaid] = useState('')
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
@@ -30,11 +30,11 @@ export default function Input({ face, value, onChange, disabled, heading }: Inpu
   const put = (thing: string, place: string) => {
     if (disabled) return
     setHeld(null)
-    setSaid(`${nameOf(face.things, thing)} is in ${nameOf(face.places, place)} now.`)
+    say(`${nameOf(face.things, thing)} is in ${nameOf(face.places, place)} now.`)
     onChange({ pairs: [...(face.copies ? pairs : pairs.filter((p) => p[0] !== thing)), [thing, place]] })
   }
   const takeOut = (at: number) => {
-    setSaid(`${nameOf(face.things, pairs[at]?.[0] ?? '')} is taken out.`)
+    say(`${nameOf(face.things, pairs[at]?.[0] ?? '')} is taken out.`)
     onChange({ pairs: pairs.filter((_, i) => i !== at) })
   }
   const left = face.copies ? face.things : face.things.filter((t) => !pairs.some((p) => p[0] === t.id))
@@ -99,9 +99,6 @@ export default function Input({ face, value, onChange, disabled, heading }: Inpu
           ))}
         </div>
       </DndContext>
-      <p role="status" className="sr-only">
-        {said}
-      </p>
     </div>
   )
 }

@@ -7,6 +7,7 @@ import { Draft, keepDraft } from '@/lib/drafts/draft'
 import { useDraft } from '@/lib/drafts/useDraft'
 import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { useSaid } from '@/lib/say'
 import { dropUnsaved } from '@/lib/drafts/device'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
@@ -125,6 +126,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       forPaper ? undefined : { replace: true },
     )
   }, [made, id, forPaper, params, navigate])
+  useSaid(line.kind === 'saved' && line.at ? 'The question is saved.' : '')
   useKeys({
     'Ctrl+s': { label: 'Save the question', run: () => void save(), inFields: true },
     F2: {
@@ -216,7 +218,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
           <FaultLine error={problem} />
           {line.kind === 'apart' ? <Apart draft={draft} line={line} /> : null}
           {back && !turned ? (
-            <p role="status" className="mb-3 flex flex-wrap items-center gap-3">
+            <p className="mb-3 flex flex-wrap items-center gap-3">
               What you had not saved is back.
               <Button size="small" onClick={startAgain}>
                 {id ? 'Take the saved one instead' : 'Start with an empty one'}

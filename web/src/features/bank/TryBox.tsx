@@ -6,6 +6,7 @@ import { Answer } from '@/answers/Answer'
 import type { Item, Value } from '@/answers/kinds'
 import { isBlank } from '@/answers/parts/values'
 import { faceOf, kindOf } from '@/answers/registry'
+import { useSaid } from '@/lib/say'
 
 const WAIT = 250
 
@@ -40,13 +41,16 @@ export function TryBox({ item }: { item: Item }) {
     .some((line) => line.shown)
   const ideas =
     result?.misconceptions.map((id) => terms.data?.misconceptions.find((m) => m.id === id)?.name).filter(Boolean) ?? []
+  useSaid(
+    given && result && !fault ? `${result.verdict}${result.credit === null ? '' : `, credit ${result.credit}`}` : '',
+  )
   return (
     <section>
       <h2 className="text-lg">Try it out</h2>
       <div className="mt-2">
         <Answer face={faceOf(item)} value={value} onChange={setValue} disabled={false} heading="try out" />
       </div>
-      <div role="status" className="mt-2 min-h-12 text-[15px]">
+      <div className="mt-2 min-h-12 text-[15px]">
         {fault ? <p className="text-bad">✕ {fault}</p> : null}
         {given && result && !fault ? (
           <>

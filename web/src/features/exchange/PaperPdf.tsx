@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { DropdownMenu } from 'radix-ui'
 import { api, take } from '@/lib/api/client'
+import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { FaultLine } from '@/ui/States'
@@ -103,6 +104,7 @@ function Making({
     // One print for each time it is asked for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [round])
+  useSaid(step.said)
   return (
     <Dialog
       open
@@ -124,7 +126,7 @@ function Making({
         )
       }
     >
-      <p role="status">{step.said}</p>
+      <p>{step.said}</p>
       <FaultLine error={step.error} />
       {step.error ? null : <p className="mt-1 text-sm text-quiet">It is saved by your browser when it is ready.</p>}
     </Dialog>

@@ -7,6 +7,7 @@ import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useLive, type ToStaff } from '@/lib/live'
 import { roving } from '@/lib/roving'
+import { useSaid } from '@/lib/say'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { ClassPicker } from '@/ui/ClassPicker'
@@ -22,6 +23,8 @@ import { aliases, merged, silent, sorted, type Row, type Sort } from './rows'
 import { Splits } from './Splits'
 import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
+
+const LIVE = { live: 'live', asking: 'asking every 2 s', lost: 'connection lost, trying again' }
 
 export default function LookoutDesk() {
   const { id = '' } = useParams()
@@ -41,6 +44,7 @@ export default function LookoutDesk() {
       return data?.live ?? 0
     },
   )
+  useSaid(live === 'lost' ? 'The picture stands still: no connection.' : 'The picture moves again.')
   // While names are hidden: who is which number, drawn anew each time they are.
   const [hidden, setHidden] = useState<ReadonlyMap<string, number> | null>(null)
   const turnNames = () => setHidden(hidden ? null : aliases(snapshot.data?.rows ?? []))
@@ -169,9 +173,7 @@ export default function LookoutDesk() {
               ]}
             />
             <span className="flex-1" />
-            <span role="status" className="text-sm text-quiet">
-              {live === 'live' ? 'live' : live === 'asking' ? 'asking every 2 s' : 'connection lost, trying again'}
-            </span>
+            <span className="text-sm text-quiet">{LIVE[live]}</span>
             <SelectField
               label="Sort"
               hideLabel

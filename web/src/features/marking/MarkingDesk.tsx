@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
+import { useSaid } from '@/lib/say'
 import { kindOf } from '@/answers/registry'
 import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
@@ -38,6 +39,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
   const set = desk.sets.find((s) => s.answers.includes(at))
   const ahead = order.slice(order.indexOf(at) + 1, order.indexOf(at) + 3)
   const marked = answers.filter(done).length
+  useSaid(open && answers.length > 0 && marked === answers.length ? 'All answers to this question are marked.' : '')
   return (
     <>
       <Head
@@ -111,7 +113,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
             </button>
           ))}
           {marked === answers.length && answers.length > 0 && open ? (
-            <p role="status" className="text-good">
+            <p className="text-good">
               ✓ All {plural(answers.length, 'answer')} to this question are marked{desk.second ? ' a second time' : ''}.{' '}
               {desk.second && mayChangeKey ? (
                 <Link to={`/results/${desk.handoutId}?view=markers`} className="underline">

@@ -5,6 +5,7 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { useKeys, type Acts } from '@/lib/keys'
 import { Again, mayBeSentAgain } from '@/lib/drafts/again'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
+import { say } from '@/lib/say'
 import { toast } from '@/ui/Toasts'
 import { done, inSets, nameOf, nextWaiting, type Answer } from './order'
 
@@ -133,6 +134,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
           }),
         )
         become({ levels: given, byHand: true })
+        say(`${before.student} is marked.`)
         return true
       }
       const { event, ...mark } = await take(
@@ -149,6 +151,7 @@ export function useMarking(desk: Schemas['MarkingDeskView'], onAccept: ((answer:
         }),
       )
       become((old) => ({ ...mark, history: [event, ...old.history] }))
+      say(`${before.student} is marked.`)
       void client.invalidateQueries({ queryKey: ['marking'] })
       return true
     } catch (thrown) {

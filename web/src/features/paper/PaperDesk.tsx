@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { useSaid } from '@/lib/say'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
@@ -142,6 +143,8 @@ export default function PaperDesk({ stored, question, printing }: Props) {
           : draft.save.at
             ? `saved ${timeOfDay(draft.save.at)}`
             : 'saved'
+  useSaid(draft.save.kind === 'saved' && draft.save.at ? 'The draft is saved.' : '')
+  useSaid(draft.back ? 'Unsaved changes have come back.' : '')
   return (
     <>
       <Head
@@ -182,7 +185,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
       ) : null}
       {draft.save.kind === 'apart' ? <Apart draft={draft.draft} line={draft.save} /> : null}
       {draft.back ? (
-        <p role="status" className="flex items-center gap-3 border-b bg-sheet px-5 py-2">
+        <p className="flex items-center gap-3 border-b bg-sheet px-5 py-2">
           What you had not saved is back, and is being saved.
           <Button size="small" onClick={draft.undo}>
             Take the saved one instead

@@ -7,9 +7,10 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core'
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useRef, type KeyboardEvent } from 'react'
 import { percent, plural } from '@/lib/format'
 import { focusItem } from '@/lib/roving'
+import { say } from '@/lib/say'
 import { boardStep, measureOf, type Group, type Member } from './groups'
 
 type Props = {
@@ -26,7 +27,6 @@ type Props = {
  */
 export function Board({ groups, chosen, onChoose, onMove }: Props) {
   const board = useRef<HTMLDivElement>(null)
-  const [said, setSaid] = useState('')
   const moved = useRef<string | null>(null)
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
@@ -43,7 +43,7 @@ export function Board({ groups, chosen, onChoose, onMove }: Props) {
     const target = groups[to]
     if (!target || target.members.some((m) => m.studentId === id)) return
     moved.current = id
-    setSaid(`${nameOf(id)} is in “${target.name}” now.`)
+    say(`${nameOf(id)} is in “${target.name}” now.`)
     onMove(id, to)
   }
   const onKeyDown = (event: KeyboardEvent) => {
@@ -104,9 +104,6 @@ export function Board({ groups, chosen, onChoose, onMove }: Props) {
           </Column>
         ))}
       </div>
-      <p role="status" className="sr-only">
-        {said}
-      </p>
     </DndContext>
   )
 }

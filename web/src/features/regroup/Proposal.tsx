@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
+import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
@@ -190,10 +191,11 @@ const shown = (fit: Fit, value: number) => (fit.better === 'less' ? `${(100 * va
 
 /** How good the groups are, and what they do not keep. */
 function FitLines({ fit }: { fit: Fit }) {
+  useSaid(`${shown(fit, fit.value)} ${fit.measure}`)
   return (
     <section className="border-t pt-3 text-[15px]">
       <h2 className="text-base">How well it meets the aim</h2>
-      <div role="status">
+      <div>
         <p>
           <span className="font-head text-2xl font-semibold tabular-nums">{shown(fit, fit.value)}</span>{' '}
           <span className="text-quiet">

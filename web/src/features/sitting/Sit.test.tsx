@@ -34,7 +34,7 @@ const saved = ({ body }: { body: unknown }) => ({
 })
 const path = (rest = '') => `/api/me/sittings/${id}${rest}`
 const open = () => show(<Sit />, `/my/${id}`, '/my/:id')
-const quiet = () => screen.getAllByRole('status')[0]?.textContent
+const quiet = () => screen.getByRole('banner').querySelector('.text-balance')?.textContent
 
 beforeEach(() => {
   vi.stubGlobal('EventSource', Line)

@@ -3,6 +3,7 @@ import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
+import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
@@ -77,6 +78,8 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const last = at >= here.length - 1
   const mustSettle = Boolean(step?.face && atOnce && step.open && !isByHand(step.face.type) && !isBlank(valueOf(step)))
   const back = at > 0 && !over
+  // Every keystroke is sent and kept; only what is not so is worth a word.
+  useSaid(/^(sending|kept( \d|$))/.test(driver.line) ? '' : driver.line)
   const resize = (next: number) => {
     setSize(next)
     localStorage.setItem(STORE, String(next))
@@ -86,9 +89,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
       <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
         <span className="min-w-20 flex-1 truncate">{view.title}</span>
         <span className="shrink-0">{head}</span>
-        <span role="status" className="text-right leading-tight text-balance">
-          {driver.line}
-        </span>
+        <span className="text-right leading-tight text-balance">{driver.line}</span>
         <button
           className="min-h-11 min-w-11 shrink-0 rounded border border-edge font-semibold text-ink"
           aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
