@@ -1,8 +1,10 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Combobox } from './Combobox'
-import { TermDialog } from './TermDialog'
 import { useTerms } from '@/lib/terms'
+
+// Forms are fetched by whoever makes a new one.
+const TermDialog = lazy(() => import('./TermDialog').then((dialog) => ({ default: dialog.TermDialog })))
 
 /** Picks a skill or misconception of the team's, makes a new one on the spot, or puts the picked one in other words. */
 export function TermSelect({
@@ -46,12 +48,14 @@ export function TermSelect({
         ]}
       />
       {asked ? (
-        <TermDialog
-          kind={kind}
-          term={asked === 'change' ? picked : null}
-          onClose={() => setAsked(null)}
-          onMade={onChange}
-        />
+        <Suspense>
+          <TermDialog
+            kind={kind}
+            term={asked === 'change' ? picked : null}
+            onClose={() => setAsked(null)}
+            onMade={onChange}
+          />
+        </Suspense>
       ) : null}
     </>
   )
