@@ -186,12 +186,12 @@ final class Former
         return $this->cost($other) < $this->cost($one) - 1e-9 ? $other : $one;
     }
 
-    /** @return list<array{float, int}> as {@see best()} takes them; where levels count steps are quick, so there are more */
+    /** @return list<array{float, int}> as {@see best()} takes them; for *alike*, whose best is the hardest to find, there are more */
     private static function runs(string $aim): array
     {
         $runs = array_map(static fn (float $broken): array => [$broken, self::STEPS], self::BROKEN_COSTS);
 
-        return Tally::byLevel($aim) ? [...$runs, ...array_slice($runs, 0, 4)] : $runs;
+        return $aim === Plan::ALIKE ? [...$runs, ...array_slice($runs, 0, 4)] : $runs;
     }
 
     /**
