@@ -65,13 +65,27 @@ final class PublisherTest extends ApiCase
         self::assertSame(['GET'], array_column($this->sent, 0));
     }
 
-    private function publish(string $handout, string $sitting, bool $watched): void
+    public function testWhatWasNeverWatchedIsNotEvenAskedFor(): void
+    {
+        $handout = $this->world->handOut();
+        $this->publish($handout, $this->world->sit('Ada Okafor', $handout, []), null);
+        self::assertSame([], $this->sent);
+        $before = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/lookout")->int('live');
+        $this->as($this->world->teacher)->ask('GET', "/handouts/$handout/live");
+        self::assertSame([0, true], [$before, $this->get('GET', "/handouts/$handout/lookout")->int('live') > 0]);
+    }
+
+    /** @param bool|null $watched null where nobody ever was */
+    private function publish(string $handout, string $sitting, ?bool $watched): void
     {
         $http = new MockHttpClient(function (string $method, string $url, array $options) use ($watched): MockResponse {
             $this->sent[] = [$method, $url, is_string($options['body'] ?? null) ? $options['body'] : ''];
 
-            return new MockResponse($method === 'GET' && $watched ? '{"subscribers": 1}' : '');
+            return new MockResponse($method === 'GET' && $watched === true ? '{"subscribers": 1}' : '');
         });
+        if ($watched !== null) {
+            self::service(ChannelNumbers::class)->open(Push::teachers($handout));
+        }
         $push = new Push(self::service(ChannelNumbers::class), '/nowhere.sock', $http, new NullLogger());
         $publisher = new Publisher(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
         $publisher->onChange(new SittingChanged($handout, $sitting));

@@ -33,6 +33,7 @@ final readonly class LookoutController
         private Work $sittings,
         private Handouts $handouts,
         private SittingReader $reader,
+        private Push $push,
     ) {
     }
 
@@ -68,7 +69,7 @@ final readonly class LookoutController
     {
         $this->handouts->find($who->teamId, $id);
 
-        return self::subscribe('staff', Push::teachers($id), Cookies::read(Sessions::STAFF_COOKIE, $request), $who->id);
+        return $this->subscribe('staff', Push::teachers($id), Cookies::read(Sessions::STAFF_COOKIE, $request), $who->id);
     }
 
     #[Route('/me/sittings/{id}/live', methods: ['GET'])]
@@ -78,12 +79,13 @@ final readonly class LookoutController
     {
         $channel = Push::students($this->reader->ofStudent($who->id, $id)->handoutId);
 
-        return self::subscribe('student', $channel, Cookies::read(Sessions::STUDENT_COOKIE, $request), $who->id);
+        return $this->subscribe('student', $channel, Cookies::read(Sessions::STUDENT_COOKIE, $request), $who->id);
     }
 
     /** A channel, the session whose end ends the stream, and the person, of whose streams nginx allows so many. */
-    private static function subscribe(string $kind, string $channel, string $token, string $person): Response
+    private function subscribe(string $kind, string $channel, string $token, string $person): Response
     {
+        $this->push->open($channel);
         $place = implode('/', ['/internal/live', $kind, $channel, Sessions::channel($token), substr(hash('sha256', $person), 0, 32)]);
 
         return new Response('', 200, ['X-Accel-Redirect' => $place, 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);

@@ -21,7 +21,17 @@ final readonly class ChannelNumbers extends ReadModel
         )[0] ?? 0);
     }
 
-    /** 0 where nothing was sent yet. */
+    /** A channel that somebody is about to listen to has a number from then on. */
+    public function open(string $channel): void
+    {
+        $this->run(
+            'INSERT INTO live_channel (channel, number) VALUES (:channel, (extract(epoch FROM clock_timestamp()) * 1000000)::bigint)
+            ON CONFLICT (channel) DO NOTHING',
+            ['channel' => $channel],
+        );
+    }
+
+    /** 0 where nobody has listened yet, and so nothing was sent. */
     public function last(string $channel): int
     {
         return (int) ($this->texts('SELECT number FROM live_channel WHERE channel = :channel', ['channel' => $channel])[0] ?? 0);
