@@ -46,3 +46,13 @@ export async function pickFrom(field: Locator, label: string | RegExp) {
   await field.page().getByRole('listbox').getByRole('option', { name: label, exact: true }).click()
   await expect(field.page().getByRole('listbox')).toHaveCount(0)
 }
+
+/** A class of one, with what stands on the slip: made by the program where a journey is about other screens. */
+export async function classOfOne(page: Page, className: string, student: string) {
+  const headers = { 'X-Chalk-Ladder': '1' }
+  const { id } = await (await page.request.post('/api/classes', { data: { name: className }, headers })).json()
+  await page.request.post(`/api/classes/${id}/roster`, { data: { text: student }, headers })
+  const { code, students } = await (await page.request.get(`/api/classes/${id}`)).json()
+  const fresh = await page.request.post(`/api/classes/${id}/students/${students[0].id}/pin`, { headers })
+  return { id, code, pin: (await fresh.json()).pin }
+}

@@ -1,7 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
-import { onPhone } from './acts'
+import { classOfOne, onPhone } from './acts'
 
-const headers = { 'X-Chalk-Ladder': '1' }
 const MOST_TABS = 80
 
 /** Goes to a control as somebody without a mouse does, and finds it within reach. */
@@ -27,15 +26,6 @@ async function take(page: Page, option: Locator) {
   await expect(option).toBeChecked()
 }
 const heading = (page: Page) => page.getByRole('heading', { level: 1 })
-
-/** What a teacher has from the slip printer, made by the program so that the journey below is about its screens. */
-async function classOfOne(page: Page, className: string, student: string) {
-  const { id } = await (await page.request.post('/api/classes', { data: { name: className }, headers })).json()
-  await page.request.post(`/api/classes/${id}/roster`, { data: { text: student }, headers })
-  const { code, students } = await (await page.request.get(`/api/classes/${id}`)).json()
-  const fresh = await page.request.post(`/api/classes/${id}/students/${students[0].id}/pin`, { headers })
-  return { code, pin: (await fresh.json()).pin }
-}
 
 test('from the bank to regrouped students without a mouse', async ({ page, browser }) => {
   await page.goto('/bank')

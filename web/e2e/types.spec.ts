@@ -1,16 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
-import { axeClean, join, kept, onPhone, signIn } from './acts'
+import { expect, test } from '@playwright/test'
+import { axeClean, classOfOne, join, kept, onPhone, signIn } from './acts'
 
 const headers = { 'X-Chalk-Ladder': '1' }
-
-/** A class of one, with what stands on the slip. */
-async function classOfOne(page: Page, className: string, student: string) {
-  const { id } = await (await page.request.post('/api/classes', { data: { name: className }, headers })).json()
-  await page.request.post(`/api/classes/${id}/roster`, { data: { text: student }, headers })
-  const { code, students } = await (await page.request.get(`/api/classes/${id}`)).json()
-  const fresh = await page.request.post(`/api/classes/${id}/students/${students[0].id}/pin`, { headers })
-  return { id, code, pin: (await fresh.json()).pin }
-}
 
 test('a question of each kind is written on its sheet, by keys', async ({ page }) => {
   await signIn(page, 'Maren Ostrander')

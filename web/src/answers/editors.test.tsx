@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react'
-import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
+import { edited, Editing, type RuleOf } from '@/testing/editing'
 import { pickFrom, show } from '@/testing/page'
 import { serve } from '@/testing/server'
 import { freshOptionId } from './choice/letters'
@@ -20,19 +20,7 @@ const terms = {
 }
 beforeEach(() => serve({ 'GET /api/bank/terms': terms }))
 
-let rule: unknown
-function Editing<R>({
-  first,
-  editor: Editor,
-}: {
-  first: R
-  editor: (p: { rule: R; onChange: (rule: R) => void }) => React.ReactNode
-}) {
-  const [now, setNow] = useState(first)
-  rule = now
-  return <Editor rule={now} onChange={setNow} />
-}
-const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as Extract<Item, { type: T }>['rule']
+const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as RuleOf<T>
 
 describe('A text rule', () => {
   it('takes forms with their own credit, feedback and misconception', async () => {
@@ -43,7 +31,7 @@ describe('A text rule', () => {
     await user.type(screen.getByLabelText('Feedback for form 2'), 'Watch the spelling.')
     await pickFrom(user, screen.getByLabelText('Misconception behind form 2'), /adds instead of subtracts/)
     await user.click(screen.getByLabelText('Accents do not matter'))
-    expect(rule).toMatchObject({
+    expect(edited()).toMatchObject({
       forms: [
         { text: 'neap', credit: '1', feedback: '', misconception: null },
         { text: 'neep', credit: '1/2', feedback: 'Watch the spelling.', misconception: 'm1' },
@@ -51,7 +39,7 @@ describe('A text rule', () => {
       folding: { case: true, accents: true },
     })
     await user.click(screen.getByRole('button', { name: 'Remove form 1' }))
-    expect((rule as Schemas['TextRule']).forms.map((f) => f.text)).toEqual(['neep'])
+    expect((edited() as Schemas['TextRule']).forms.map((f) => f.text)).toEqual(['neep'])
   })
 })
 
@@ -64,7 +52,7 @@ describe('A number rule', () => {
     await user.type(screen.getByLabelText('Tolerance of value 1'), '0.1')
     await user.type(screen.getByLabelText('Next value'), '4,2{Enter}')
     await user.click(screen.getByRole('button', { name: 'Move value 2 up' }))
-    expect((rule as Schemas['NumberRule']).targets).toMatchObject([
+    expect((edited() as Schemas['NumberRule']).targets).toMatchObject([
       { value: '4.2', credit: '0' },
       { value: '3.9', tolerance: '0.1', credit: '1' },
     ])
@@ -83,19 +71,19 @@ describe('A number rule', () => {
     const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
     expect(screen.queryByLabelText('The student')).toBeNull()
     await pickFrom(user, screen.getByLabelText('Unit'), 'm')
-    expect(rule).toMatchObject({ unit: 'm', unitUse: 'optional' })
+    expect(edited()).toMatchObject({ unit: 'm', unitUse: 'optional' })
     await pickFrom(user, screen.getByLabelText('The student'), 'must write the unit')
     await pickFrom(user, screen.getByLabelText('Unit'), 'km')
-    expect(rule).toMatchObject({ unit: 'km', unitUse: 'required' })
+    expect(edited()).toMatchObject({ unit: 'km', unitUse: 'required' })
     await pickFrom(user, screen.getByLabelText('Unit'), 'no unit')
-    expect(rule).toMatchObject({ unit: '', unitUse: 'none' })
+    expect(edited()).toMatchObject({ unit: '', unitUse: 'none' })
   })
 })
 
 describe('A rubric', () => {
   it('starts with one criterion of three levels, and each can be named', async () => {
     show(<Editing first={ruleOf('open')} editor={RubricEditor} />)
-    expect((rule as Schemas['OpenRule']).criteria[0]?.levels.map((l) => l.points)).toEqual(['0', '1', '2'])
+    expect((edited() as Schemas['OpenRule']).criteria[0]?.levels.map((l) => l.points)).toEqual(['0', '1', '2'])
     expect(screen.getByDisplayValue('Content')).toBeTruthy()
     expect(screen.getByDisplayValue('All of it')).toBeTruthy()
   })

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { edited, Editing, type RuleOf } from '@/testing/editing'
 import { pickFrom, show } from '@/testing/page'
 import { serve } from '@/testing/server'
 import ExpressionEditor from './expression/Editor'
@@ -17,19 +18,7 @@ import TableInput from './table/Input'
 
 beforeEach(() => serve({ 'GET /api/bank/terms': { skills: [], misconceptions: [], units: ['m'] } }))
 
-let rule: unknown
-function Editing<R>({
-  first,
-  editor: Editor,
-}: {
-  first: R
-  editor: (p: { rule: R; onChange: (rule: R) => void }) => React.ReactNode
-}) {
-  const [now, setNow] = useState(first)
-  rule = now
-  return <Editor rule={now} onChange={setNow} />
-}
-const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as Extract<Item, { type: T }>['rule']
+const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as RuleOf<T>
 
 let answer: Value | null = null
 function Answering<T extends Item['type']>({
@@ -57,13 +46,15 @@ describe('Things in order', () => {
     const user = show(<Editing first={{ ...ruleOf('order'), things: [] }} editor={OrderEditor} />)
     await user.click(screen.getByLabelText('Next step'))
     await user.paste('1. ebb\n2. slack\n3. flood')
-    expect(rule).toMatchObject({ things: [{ text: '<p>ebb</p>' }, { text: '<p>slack</p>' }, { text: '<p>flood</p>' }] })
+    expect(edited()).toMatchObject({
+      things: [{ text: '<p>ebb</p>' }, { text: '<p>slack</p>' }, { text: '<p>flood</p>' }],
+    })
     await user.click(screen.getByRole('button', { name: 'Add a wrong order worth knowing' }))
     await pickFrom(user, screen.getByLabelText('Place 1 of wrong order 1'), 'slack')
     await user.type(screen.getByLabelText('Feedback for wrong order 1'), 'No.')
-    expect(rule).toMatchObject({ lines: [{ order: ['t2', 't3', 't1'], credit: '0', feedback: 'No.' }] })
+    expect(edited()).toMatchObject({ lines: [{ order: ['t2', 't3', 't1'], credit: '0', feedback: 'No.' }] })
     await user.click(screen.getByRole('button', { name: 'Move step 3 up' }))
-    expect(rule).toMatchObject({ things: [{ id: 't1' }, { id: 't3' }, { id: 't2' }] })
+    expect(edited()).toMatchObject({ things: [{ id: 't1' }, { id: 't3' }, { id: 't2' }] })
   })
 
   it('are put in order by their buttons, or left as they stand when that is right', async () => {
@@ -88,7 +79,7 @@ describe('Things and places', () => {
     await user.type(screen.getByLabelText('Next pair'), 'ebb = falling{Enter}')
     await user.type(screen.getByLabelText('Next pair'), 'flood = Rising{Enter}')
     await user.type(screen.getByLabelText('Next pair'), 'spring flood = rising{Enter}')
-    expect(rule).toMatchObject({
+    expect(edited()).toMatchObject({
       things: [{ id: 't1' }, { id: 't2' }, { id: 't3' }],
       places: [
         { id: 'p1', text: '<p>falling</p>' },
@@ -102,7 +93,7 @@ describe('Things and places', () => {
     })
     await pickFrom(user, screen.getByLabelText('Where thing 1 belongs'), 'belongs nowhere')
     await user.click(screen.getByRole('button', { name: 'Remove place 2' }))
-    expect(rule).toMatchObject({ key: [], places: [{ id: 'p1' }] })
+    expect(edited()).toMatchObject({ key: [], places: [{ id: 'p1' }] })
   })
 
   it('are kept apart where only a thing is typed', () => {
@@ -140,7 +131,7 @@ describe('Gaps in a passage', () => {
     box.setSelectionRange(15, 18)
     await user.keyboard('{Control>}b{/Control}')
     expect(box.value).toBe('Then comes the [ebb]. It falls [3.1 m].')
-    expect(rule).toMatchObject({ gaps: [{ type: 'text' }, { type: 'number', rule: { unit: 'm' } }] })
+    expect(edited()).toMatchObject({ gaps: [{ type: 'text' }, { type: 'number', rule: { unit: 'm' } }] })
     expect(screen.getByText('Gap 1: ebb, words')).toBeTruthy()
   })
 
@@ -165,13 +156,13 @@ describe('A table', () => {
     const user = show(<Editing first={ruleOf('table')} editor={TableEditor} />)
     await user.type(screen.getByLabelText('Row 1, column 1'), 'Hour')
     await user.type(screen.getByLabelText('Row 2, column 2'), '=3.5')
-    expect(rule).toMatchObject({
+    expect(edited()).toMatchObject({
       given: [{ row: 1, column: 1, text: 'Hour' }],
       cells: [{ row: 2, column: 2, type: 'number', rule: { targets: [{ value: '3.5' }] } }],
     })
     await user.click(screen.getByLabelText('Row 3, column 3'))
     await user.paste('a\tb\nc\td')
-    expect(rule).toMatchObject({ rows: 4, columns: 4 })
+    expect(edited()).toMatchObject({ rows: 4, columns: 4 })
   })
 
   it('is filled where it asks, from one cell to the next by Enter', async () => {
@@ -207,7 +198,7 @@ it('expressions are written one a line, with the shape that is asked for', async
   const names = screen.getByLabelText('Names it may use')
   await user.clear(names)
   await user.type(names, 'x, y{Tab}')
-  expect(rule).toMatchObject({
+  expect(edited()).toMatchObject({
     lines: [
       { expression: '(x+1)^2', credit: '1' },
       { expression: 'x^2+1', credit: '0' },
