@@ -26,4 +26,12 @@ final readonly class Question
         public array $sure = [],
     ) {
     }
+
+    /** The credit that counts for a student: of an answer, or of what was seen and left blank. Null for what was not reached or waits. */
+    public function counts(int $student): ?float
+    {
+        $cell = $this->cells[$student] ?? null;
+
+        return $cell === Cell::Answered || $cell === Cell::Omitted ? $this->credits[$student] : null;
+    }
 }

@@ -30,8 +30,8 @@ final class QuestionAnalysis
             $omitted += $cell === Cell::Omitted ? 1 : 0;
             $notReached += $cell === Cell::NotReached ? 1 : 0;
             $waiting += $cell === Cell::Waiting ? 1 : 0;
-            $credit = $question->credits[$s];
-            if (($cell !== Cell::Answered && $cell !== Cell::Omitted) || $credit === null) {
+            $credit = $question->counts($s);
+            if ($credit === null) {
                 continue;
             }
             $credits[] = $credit;

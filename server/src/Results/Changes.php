@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Difference;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Handout\HandedOut;
@@ -91,9 +90,10 @@ final readonly class Changes
         $reached = $possible = [];
         foreach ($counted->questions as $question) {
             $skill = $handout->edition->item($question->id)->skill ?? '';
-            foreach ($skill === '' ? [] : $question->cells as $s => $cell) {
-                if (($cell === Cell::Answered || $cell === Cell::Omitted) && $question->credits[$s] !== null) {
-                    $reached[$skill][$s] = ($reached[$skill][$s] ?? 0.0) + $question->credits[$s] * $question->points;
+            foreach ($skill === '' ? [] : array_keys($question->cells) as $s) {
+                $credit = $question->counts($s);
+                if ($credit !== null) {
+                    $reached[$skill][$s] = ($reached[$skill][$s] ?? 0.0) + $credit * $question->points;
                     $possible[$skill][$s] = ($possible[$skill][$s] ?? 0.0) + $question->points;
                 }
             }

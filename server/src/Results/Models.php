@@ -69,7 +69,7 @@ final readonly class Models
             $i = $place[$question->id] ?? null;
             $rasch = $i === null ? null : $fit->questions[$i];
             $steps = $graded?->questions[$t];
-            $reached = count(array_filter($question->credits, static fn (?float $c): bool => $c !== null));
+            $reached = count(array_filter(array_map($question->counts(...), array_keys($question->cells)), is_float(...)));
             $difficulty = $steps['difficulty'] ?? $rasch['difficulty'] ?? null;
             // The error of a mean of steps is not that of a step.
             $error = $steps === null ? $rasch['se'] ?? null : (count($steps['se']) === 1 ? $steps['se'][0] : null);
@@ -131,7 +131,7 @@ final readonly class Models
                     : self::estimate(
                         $graded->abilities[$s],
                         $graded->abilityErrors[$s],
-                        count(array_filter($counted->questions, static fn (Question $q): bool => $q->credits[$s] !== null)),
+                        count(array_filter($counted->questions, static fn (Question $q): bool => $q->counts($s) !== null)),
                         'Ability in logits on the scale of the steps, by Warm’s weighted likelihood (1989).',
                         'No question of the map was answered.',
                     )),

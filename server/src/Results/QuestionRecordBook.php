@@ -104,8 +104,9 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
             if ($cell === Cell::Answered || $cell === Cell::Omitted || $cell === Cell::Waiting) {
                 $students[] = $columns->students[$s]->studentId;
             }
-            if (($cell === Cell::Answered || $cell === Cell::Omitted) && $question->credits[$s] !== null) {
-                $credits[] = $question->credits[$s];
+            $credit = $question->counts($s);
+            if ($credit !== null) {
+                $credits[] = $credit;
             }
             if ($cell === Cell::Answered && ($question->seconds[$s] ?? null) !== null) {
                 $seconds[] = $question->seconds[$s];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\KnownSkill;
 use ChalkLadder\Core\Analysis\SkillShare;
 use ChalkLadder\Server\Bank\Terms;
@@ -36,10 +35,11 @@ final readonly class SkillTable
                 continue;
             }
             $of[$skill] = ($of[$skill] ?? 0) + 1;
-            foreach ($question->cells as $s => $cell) {
-                if ($question->credits[$s] !== null && ($cell === Cell::Answered || $cell === Cell::Omitted)) {
-                    $credits[$skill][$s][] = $question->credits[$s];
-                    $own[$s][] = $question->credits[$s];
+            foreach (array_keys($question->cells) as $s) {
+                $credit = $question->counts($s);
+                if ($credit !== null) {
+                    $credits[$skill][$s][] = $credit;
+                    $own[$s][] = $credit;
                 }
             }
         }

@@ -163,18 +163,32 @@ describe('The messages of a channel', () => {
     await settle(5)
     channel.message({ n: 8 })
     channel.message({ n: 9 })
+    await pause(200)
     expect([told, taken.mock.calls.length]).toEqual([[], 2])
     await settle(8)
     expect(told).toEqual([9])
   })
 
-  it('begin with any number where nothing was sent before', async () => {
+  it('that overtake each other are heard in their order, without another look', async () => {
     const channel = make()
     void channel.look()
-    await settle(0)
-    channel.message({ n: 1_700_000 })
-    channel.message({ n: 1_700_001 })
-    expect([told, taken.mock.calls.length]).toEqual([[1_700_000, 1_700_001], 1])
+    await settle(5)
+    channel.message({ n: 7 })
+    expect(told).toEqual([])
+    channel.message({ n: 6 })
+    await pause(1000)
+    expect([told, taken.mock.calls.length]).toEqual([[6, 7], 1])
+  })
+
+  it('do not put off the look for one that stays missing by coming on', async () => {
+    const channel = make()
+    void channel.look()
+    await settle(5)
+    for (const n of [7, 8, 9, 10]) {
+      channel.message({ n })
+      await pause(60)
+    }
+    expect(taken).toHaveBeenCalledTimes(2)
   })
 
   it('look only once however many ask, and look again after a failure', async () => {

@@ -10,15 +10,18 @@ export type LiveState = 'live' | 'asking' | 'lost'
 
 const ASK_EVERY = 2000
 const QUIET_BEFORE_ASKING = 4000
+/** Messages of several workers may overtake each other by so much. */
+const PATIENCE = 200
 
 /**
  * The messages of one channel in their order. A snapshot says which message is the last that it holds: older ones are dropped, the
- * next ones heard, and where one is missing another snapshot is taken. What arrives while one is on its way waits for it.
+ * next ones heard, and where one stays missing another snapshot is taken. What arrives while one is on its way waits for it.
  */
 export class Channel<Message extends { n: number }> {
   private last: number | null = null
   private waiting: Message[] = []
   private taking: Promise<void> | null = null
+  private missing: ReturnType<typeof setTimeout> | undefined
 
   constructor(
     private readonly hear: (message: Message) => void,
@@ -47,22 +50,31 @@ export class Channel<Message extends { n: number }> {
     return this.taking
   }
 
+  stop() {
+    clearTimeout(this.missing)
+    this.missing = undefined
+  }
+
   private drain() {
     const waiting = this.waiting.sort((a, b) => a.n - b.n)
-    this.waiting = []
-    for (const [i, message] of waiting.entries()) {
-      if (this.last !== null && message.n <= this.last) continue
-      // The first message of a channel follows a snapshot that holds none.
-      if (this.last !== null && (message.n === this.last + 1 || this.last === 0)) {
-        this.last = message.n
-        this.hear(message)
-        continue
-      }
-      // One was missed. The look that is taken now holds it, and may hold these too.
-      this.waiting = waiting.slice(i)
-      void this.look().catch(() => undefined)
-      return
+    const last = this.last
+    if (last !== null) {
+      let next = last + 1
+      for (const message of waiting)
+        if (message.n === next) {
+          this.last = next++
+          this.hear(message)
+        }
+      this.waiting = waiting.filter((message) => message.n >= next)
     }
+    if (this.waiting.length === 0) this.stop()
+    else if (last === null) this.lookAnew()
+    else this.missing ??= setTimeout(() => this.lookAnew(), PATIENCE)
+  }
+
+  private lookAnew() {
+    this.stop()
+    void this.look().catch(() => undefined)
   }
 }
 
@@ -117,6 +129,7 @@ export function useLive<Message extends { n: number }>(
     return () => {
       over = true
       clearTimeout(timer)
+      channel.stop()
       source.close()
     }
   }, [url])

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Analysis\Model;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Question;
 
 /** Right or wrong: students × questions, null where a question was not reached, not given, or still waits. */
@@ -29,13 +28,12 @@ final readonly class Binary
     {
         $rows = array_fill(0, $students, []);
         foreach ($questions as $question) {
-            foreach ($question->cells as $s => $cell) {
-                $credit = $question->credits[$s];
-                $known = ($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null;
-                if ($known && $credit !== 0.0 && $credit !== 1.0) {
+            foreach (array_keys($question->cells) as $s) {
+                $credit = $question->counts($s);
+                if (!in_array($credit, [null, 0.0, 1.0], true)) {
                     throw new \DomainException(sprintf('question "%s" has part credit; this model takes right or wrong', $question->id));
                 }
-                $rows[$s][] = $known ? (int) $credit : null;
+                $rows[$s][] = $credit === null ? null : (int) $credit;
             }
         }
 

@@ -24,9 +24,8 @@ final class Enough
     /** Whether it is right or wrong as a whole, as the Rasch model and its fit ask. */
     public static function isRightOrWrong(Question $question): bool
     {
-        foreach ($question->cells as $s => $cell) {
-            $credit = $question->credits[$s];
-            if (($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null && $credit !== 0.0 && $credit !== 1.0) {
+        foreach (array_keys($question->cells) as $s) {
+            if (!in_array($question->counts($s), [null, 0.0, 1.0], true)) {
                 return false;
             }
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Analysis\Model;
 
-use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Question;
 
 /** Columns of credit as steps for the partial credit model: each different credit of a question is one step above the one below it. */
@@ -24,11 +23,9 @@ final class Steps
     {
         $rows = array_fill(0, $students, []);
         foreach ($questions as $question) {
-            foreach ($question->cells as $s => $cell) {
-                $credit = $question->credits[$s];
-                $rows[$s][] = ($cell === Cell::Answered || $cell === Cell::Omitted) && $credit !== null
-                    ? (int) round($credit * self::FINE)
-                    : null;
+            foreach (array_keys($question->cells) as $s) {
+                $credit = $question->counts($s);
+                $rows[$s][] = $credit === null ? null : (int) round($credit * self::FINE);
             }
         }
 

@@ -4,7 +4,8 @@ import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
 import { asHtml, Feedback, Idea, Line, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
-import { freshOptionId, letter } from './letters'
+import { freshOptionId } from './optionId'
+import { letter } from '../parts/letter'
 
 const MOST = 12
 const box = 'inline-block size-7 rounded border text-center leading-7 font-bold'

@@ -2,7 +2,7 @@ import { useId } from 'react'
 import { Rich } from '@/lib/Rich'
 import type { InputProps } from '../kinds'
 import { optionsOf } from '../parts/values'
-import { letter } from './letters'
+import { letter } from '../parts/letter'
 
 /**
  * Options to pick, in the order for this student. The controls are the browser's own: they are lighter for a phone, and

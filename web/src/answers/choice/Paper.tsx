@@ -1,6 +1,6 @@
 import { Rich } from '@/lib/Rich'
 import type { PaperProps } from '../kinds'
-import { letter } from './letters'
+import { letter } from '../parts/letter'
 
 /** Options with a box to mark; the key filled. */
 export default function Paper({ rule, withKey }: PaperProps<'choice'>) {

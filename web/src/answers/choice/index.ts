@@ -1,6 +1,6 @@
 import type { Kind } from '../kinds'
 import { part } from '../parts/part'
-import { letter } from './letters'
+import { letter } from '../parts/letter'
 
 export const choice: Kind<'choice'> = {
   name: 'choice',

@@ -1,19 +1,6 @@
-import { rational } from '@/lib/format'
-import type { Kind, KeyLine, RuleOf } from '../kinds'
+import type { Kind } from '../kinds'
 import { part } from '../parts/part'
-
-const lines = (rule: RuleOf<'expression'>): KeyLine[] =>
-  rule.lines.map((l, i) => ({
-    line: `line ${i + 1}`,
-    mark: String(i + 1),
-    text: l.expression,
-    rich: false,
-    credit: l.credit,
-    isKey: rational(l.credit) === 1,
-    misconception: l.misconception,
-    feedback: l.feedback,
-    shown: false,
-  }))
+import { lines } from './lines'
 
 export const expression: Kind<'expression'> = {
   name: 'expression',

@@ -1,7 +1,6 @@
 import { Rich } from '@/lib/Rich'
 import type { PaperProps } from '../kinds'
-
-const letter = (i: number) => String.fromCharCode(65 + i)
+import { letter } from '../parts/letter'
 
 /** Places by letters, and a box at each thing for the letter of its place. */
 export default function Paper({ rule, withKey }: PaperProps<'match'>) {

@@ -5,8 +5,7 @@ import { NumberField } from '@/ui/NumberField'
 import { SelectField } from '@/ui/Select'
 import type { EditorProps } from '../kinds'
 import { Credit, LEFT_OUT, Line, Meaning, moved, NextLine, replaced, without } from '../parts/Lines'
-
-const number = 'inline-block w-9 pt-1 text-center text-sm text-quiet tabular-nums'
+import { LineNumber } from '../parts/LineNumber'
 
 const EXACTLY = { tolerance: '0', kind: 'absolute' as const }
 
@@ -25,7 +24,7 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
             <Line
               key={i}
               what={name}
-              mark={<span className={number}>{i + 1}</span>}
+              mark={<LineNumber of={i} />}
               onUp={i > 0 ? () => onChange({ ...rule, targets: moved(rule.targets, i, -1) }) : undefined}
               onRemove={() => onChange({ ...rule, targets: without(rule.targets, i) })}
             >
@@ -72,7 +71,7 @@ export default function Editor({ rule, onChange }: EditorProps<'number'>) {
         <NextLine
           label="Next value"
           placeholder="Type another value, right or wrong, or paste a list"
-          mark={<span className={number}>{rule.targets.length + 1}</span>}
+          mark={<LineNumber of={rule.targets.length} />}
           onLines={(lines) =>
             onChange({
               ...rule,

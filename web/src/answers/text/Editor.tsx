@@ -3,8 +3,7 @@ import { TextField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
 import { Credit, LEFT_OUT, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
-
-const number = 'inline-block w-9 pt-1 text-center text-sm text-quiet tabular-nums'
+import { LineNumber } from '../parts/LineNumber'
 
 export default function Editor({ rule, onChange }: EditorProps<'text'>) {
   const folding = (change: Partial<typeof rule.folding>) =>
@@ -22,7 +21,7 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
             <Line
               key={i}
               what={name}
-              mark={<span className={number}>{i + 1}</span>}
+              mark={<LineNumber of={i} />}
               onRemove={() => onChange({ ...rule, forms: without(rule.forms, i) })}
             >
               <div className="flex flex-wrap items-center gap-x-3">
@@ -46,7 +45,7 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
         <NextLine
           label="Next form"
           placeholder="Type another answer, or paste a list"
-          mark={<span className={number}>{rule.forms.length + 1}</span>}
+          mark={<LineNumber of={rule.forms.length} />}
           onLines={(lines) =>
             onChange({
               ...rule,

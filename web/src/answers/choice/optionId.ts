@@ -1,6 +1,3 @@
-/** A, B, C … by the written order. */
-export const letter = (place: number) => String.fromCharCode(65 + place)
-
 /** An option id that no option has yet. */
 export function freshOptionId(used: string[]): string {
   for (let i = 0; ; i++) {
