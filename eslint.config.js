@@ -62,9 +62,10 @@ export default ts.config(
       ],
     },
   },
-  // Arrows run one way: lib ← ui ← answers ← features ← app; features do not know each other, nor do types of answer.
-  { files: ['web/src/lib/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/ui/*', '@/answers/*', '@/features/*', '@/app/*'] }] } },
-  { files: ['web/src/ui/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/answers/*', '@/features/*', '@/app/*', '../features/*'] }] } },
+  // Arrows run one way: lib ← ui ← media ← answers ← features ← app; features do not know each other, nor do types of answer.
+  { files: ['web/src/lib/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/ui/*', '@/media/*', '@/answers/*', '@/features/*', '@/app/*'] }] } },
+  { files: ['web/src/ui/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/media/*', '@/answers/*', '@/features/*', '@/app/*', '../features/*'] }] } },
+  { files: ['web/src/media/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/answers/*', '@/features/*', '@/app/*'] }] } },
   { files: ['web/src/answers/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '@/app/*', '@/answers/*'] }] } },
   ...types.map((type) => ({ files: [`web/src/answers/${type}/*`], ignores: ['**/*.test.tsx'], rules: { 'no-restricted-imports': ['error', { patterns: ['@/features/*', '@/app/*', '@/answers/*', '../*/*', '!../parts/*', '../registry'] }] } })),
   ...features.map((feature) => ({ files: [`web/src/features/${feature}/**`], rules: { 'no-restricted-imports': ['error', { patterns: ['@/app/*', '@/features/*', '../*'] }] } })),

@@ -149,7 +149,7 @@ fill() { # fill TEMPLATE TARGET: puts this instance's values into a settings fil
 
 start_web() {
   # Sockets lie where only the web server's user and root may enter.
-  mkdir -p "$STATE/nginx"; mkdir -m 750 "$RUN" 2>/dev/null
+  mkdir -p "$STATE/nginx" "$STATE/files"; mkdir -m 750 "$RUN" 2>/dev/null
   # Everybody may write where it lies: a folder that somebody else has put there is not ours to use.
   case $(stat -c '%F %U' "$RUN") in "directory $(id -un)" | "directory $WEB_USER") ;; *) fail "$RUN belongs to somebody else; remove it, then run this again" ;; esac
   chmod 750 "$RUN"
@@ -160,7 +160,7 @@ start_web() {
   if [ "$(id -u)" != 0 ]; then sed -i '/^user = /d; /^group = /d; /^listen.owner/d; /^listen.group/d' "$STATE/php-fpm.conf"; fi
   fill "$ROOT/ops/nginx.conf" "$STATE/nginx.conf"
   local part; for part in headers fastcgi stream; do fill "$ROOT/ops/nginx-$part.conf" "$STATE/$part.conf"; done
-  if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
+  if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx" "$STATE/files"; fi
   rm -f "$RUN"/*.sock
   local speed=(-d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
   /usr/sbin/php-fpm8.2 "${speed[@]}" --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }

@@ -17,6 +17,13 @@ use ChalkLadder\Server\Paper\Papers;
 /** Writes the demo's bank and papers through the same services that teachers use. */
 final class BankBuilder
 {
+    /** What the pictures show that questions are laid on, without telling their keys. */
+    private const ALT = [
+        'night.svg' => 'A chart of the approach by night with five lights, each with its letters: Fl R 3s on a pier, Fl(2) W 10s south of it, Oc W 6s on the east shore, and two buoys, Q R and Q G.',
+        'sound.svg' => 'A chart of Kelpwick Sound with the pier, a bank, two marks, two lights and six soundings in metres.',
+        'sound-plain.svg' => 'A chart of a sound without names: land to the west with a pier, a dotted outline in the middle, a red can, a green cone, a light and a rock.',
+    ];
+
     /** @var array<string, string> */
     private array $skills = [];
 
@@ -49,7 +56,7 @@ final class BankBuilder
             )->id;
         }
         foreach ($this->scenario->bank('questions') as $slug => $question) {
-            $this->items[(string) $slug] = $this->bank->create($who, new ItemInput($this->item(Scenario::map($question))))->id;
+            $this->items[(string) $slug] = $this->bank->create($who, new ItemInput($this->item($who, Scenario::map($question))))->id;
         }
         $editions = [];
         foreach ($this->scenario->bank('papers') as $slug => $paper) {
@@ -80,10 +87,10 @@ final class BankBuilder
      *
      * @return array<string, mixed>
      */
-    private function item(array $q): array
+    private function item(StaffUser $who, array $q): array
     {
         [$type, $rule] = match (true) {
-            isset($q['rule']) => [Scenario::text($q['type'] ?? ''), $this->named(Scenario::map($q['rule']))],
+            isset($q['rule']) => [Scenario::text($q['type'] ?? ''), $this->named($who, Scenario::map($q['rule']))],
             isset($q['options']) => ['choice', $this->choice(Scenario::map($q['options']))],
             isset($q['number']) => ['number', $this->number($q)],
             isset($q['forms']) => ['text', $this->formsOf($q)],
@@ -101,23 +108,33 @@ final class BankBuilder
     }
 
     /**
-     * A rule as it is written in docs/formats/question.md, with misconceptions by their slugs.
+     * A rule as it is written in docs/formats/question.md, with misconceptions by their slugs and pictures by their names.
      *
      * @param array<array-key, mixed> $rule
      *
      * @return array<array-key, mixed>
      */
-    private function named(array $rule): array
+    private function named(StaffUser $who, array $rule): array
     {
         foreach ($rule as $key => $value) {
             $rule[$key] = match (true) {
-                is_array($value) => $this->named($value),
+                is_array($value) => $this->named($who, $value),
                 $key === 'misconception' && is_string($value) => $this->ideas[$value] ?? null,
+                $key === 'picture' && is_string($value) => $this->picture($who, $value),
                 default => $value,
             };
         }
 
         return $rule;
+    }
+
+    /** @return array{file: string, width: int|null, height: int|null, alt: string} */
+    private function picture(StaffUser $who, string $name): array
+    {
+        $id = $this->files->store($who->teamId, 'image/svg+xml', $name, $this->scenario->picture($name));
+        $about = $this->files->view($who->teamId, $id);
+
+        return ['file' => $id, 'width' => $about->width, 'height' => $about->height, 'alt' => self::ALT[$name] ?? ''];
     }
 
     /**

@@ -93,6 +93,11 @@ final class History
         $this->sitAll($sheet, 0.93);
         $this->handouts->close($lead, $sheet);
 
+        $this->at($today, '-1 days');
+        $sound = $this->handOut($lead, 'sound', [$classes['8 Kestrel']]);
+        $this->sitAll($sound, 0.94);
+        $this->handouts->close($lead, $sound);
+
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
         $this->handouts->create(

@@ -10,6 +10,8 @@ use Random\Randomizer;
 /** A made-up student: an ability, wrong ideas held, and a way of working. Draws come from a seed, so the story is always the same. */
 final class SimulatedStudent
 {
+    private const FIRST_IDEAS = 18;
+
     private readonly Randomizer $random;
     private readonly Randomizer $habits;
 
@@ -44,10 +46,15 @@ final class SimulatedStudent
         for ($i = 0; $i < 12; ++$i) {
             $ability += ($random->getInt(0, 999_999) / 1e6);
         }
-        $ideas = array_values(array_filter(
-            $allIdeas,
-            static fn (): bool => ($random->getInt(0, 999_999) / 1e6) < 0.16 - 0.05 * max(-1.5, min(1.5, $ability)),
-        ));
+        // Ideas that joined the story later are drawn from a source of their own: what was told before stays as it was.
+        $later = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'later|'.$name, true)));
+        $ideas = [];
+        foreach ($allIdeas as $i => $idea) {
+            $draw = ($i < self::FIRST_IDEAS ? $random : $later)->getInt(0, 999_999) / 1e6;
+            if ($draw < 0.16 - 0.05 * max(-1.5, min(1.5, $ability))) {
+                $ideas[] = $idea;
+            }
+        }
 
         return new self(
             $id,

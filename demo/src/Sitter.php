@@ -18,8 +18,12 @@ use ChalkLadder\Server\Sitting\Sittings;
 /** Lets a simulated student sit, through the same acts as a real one. */
 final readonly class Sitter
 {
-    public function __construct(private Sittings $sittings, private SittingReader $reader, private Scenario $scenario)
-    {
+    public function __construct(
+        private Sittings $sittings,
+        private SittingReader $reader,
+        private Scenario $scenario,
+        private Handwork $handwork,
+    ) {
     }
 
     /**
@@ -112,7 +116,9 @@ final readonly class Sitter
      */
     private function shown(StudentUser $user, SittingView $view, StepView $step, array $value): Response
     {
-        return $this->reader->ofStudent($user->id, $view->id)->covered($step->entry, ResponseReader::fromArray($value));
+        $made = ResponseReader::fromArray($this->handwork->made($value, $user->teamId, $view->id));
+
+        return $this->reader->ofStudent($user->id, $view->id)->covered($step->entry, $made);
     }
 
     /** @return list<StepView> */

@@ -81,6 +81,21 @@ abstract class ApiCase extends WebTestCase
         return $this->browser->getResponse();
     }
 
+    /** A body that is bytes, as pieces of files are. */
+    protected function askBytes(string $method, string $path, string $bytes): Response
+    {
+        $this->browser->request(
+            $method,
+            'http://localhost/api'.$path,
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_X_CHALK_LADDER' => '1'],
+            $bytes,
+        );
+
+        return $this->browser->getResponse();
+    }
+
     /**
      * @param array<array-key, mixed>|null $body
      */

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests;
 
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Media\Content;
 use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Roster\StudentUser;
 use Doctrine\ORM\EntityManagerInterface;
@@ -83,6 +84,12 @@ abstract class RouteCase extends ApiCase
         $other = $world->handOut([], $edition);
         $sitting = $this->open($ada, $handout);
 
+        $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];
+        $sent = $this->get('POST', "/me/sittings/$sitting/uploads", $announced)->text('id');
+        $upload = $this->as($world->teacher)->get('POST', '/uploads', $announced)->text('id');
+        $scan = Pdf::read(1, static fn (Content $c): string => $file->keep($world->lead->teamId, null, 'scan.pdf', $c));
+        $own = Pdf::read(1, static fn (Content $c): string => $file->keep($world->lead->teamId, $sitting, 'mine.pdf', $c));
+
         return [
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
@@ -95,6 +102,7 @@ abstract class RouteCase extends ApiCase
                 "/papers/$world->paperId/pdf",
                 [],
             )->text('id'), 'session' => $this->get('GET', '/account')->text('sessions.0.id'), 'marker' => $world->marker->id,
+            'upload' => $upload, 'sent' => $sent, 'scan' => $scan, 'own' => $own,
             'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
         ];
     }
@@ -102,7 +110,7 @@ abstract class RouteCase extends ApiCase
     /**
      * @param array<string, string> $ids
      *
-     * @return array<string, array<string, mixed>> a body that is good enough, by route
+     * @return array<string, array<string, mixed>|string> a body that is good enough, by route
      */
     protected function bodies(array $ids): array
     {
@@ -110,6 +118,7 @@ abstract class RouteCase extends ApiCase
         $step = ['entry' => 'e-choice', 'try' => 1];
         $slip = $this->as($world->lead)->get('POST', "/classes/{$ids['class']}/slips");
         $fresh = '01900000-0000-7000-8000-000000000001';
+        $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];
 
         return [
             'POST /session' => ['email' => 'lead@test.example', 'password' => 'a long password'],
@@ -176,6 +185,8 @@ abstract class RouteCase extends ApiCase
                 'editionId' => $world->editionId,
                 'requestId' => $fresh,
             ]]],
+            'POST /uploads' => $announced, 'POST /me/sittings/{sitting}/uploads' => $announced,
+            'PUT /uploads/{upload}' => 'RIF', 'PUT /me/sittings/{sitting}/uploads/{sent}' => 'RIF',
             'PUT /me/sittings/{sitting}/responses' => ['saves' => [[
                 'entry' => 'e-text',
                 'try' => 1,

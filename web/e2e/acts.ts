@@ -56,3 +56,43 @@ export async function classOfOne(page: Page, className: string, student: string)
   const fresh = await page.request.post(`/api/classes/${id}/students/${students[0].id}/pin`, { headers })
   return { id, code, pin: (await fresh.json()).pin }
 }
+
+/** A paper of the demo's, handed to a class of one by the program; the handout's id. */
+export async function handTo(page: Page, classId: string, paperTitle: string, change: object = {}) {
+  const { papers } = await (await page.request.get('/api/papers')).json()
+  const paper = papers.find((p: { title: string }) => p.title.startsWith(paperTitle))
+  const made = await page.request.post('/api/handouts', {
+    data: {
+      editionId: paper.editionId,
+      classes: [classId],
+      conditions: {
+        attempts: 1,
+        counts: 'best',
+        shuffleQuestions: false,
+        shuffleOptions: false,
+        feedback: 'after hand-in',
+        ...change,
+      },
+      requestId: crypto.randomUUID(),
+    },
+    headers: { 'X-Chalk-Ladder': '1' },
+  })
+  return ((await made.json()) as { id: string }).id
+}
+
+/** Draws on something, by places in shares of its width and height. */
+export async function drag(on: Locator, ...places: [number, number][]) {
+  const box = (await on.boundingBox())!
+  const at = ([x, y]: [number, number]) => [box.x + x * box.width, box.y + y * box.height] as const
+  const { mouse } = on.page()
+  await mouse.move(...at(places[0]!))
+  await mouse.down()
+  for (const place of places.slice(1)) await mouse.move(...at(place), { steps: 5 })
+  await mouse.up()
+}
+
+/** Presses a place of something, in shares of its width and height. */
+export async function press(on: Locator, x: number, y: number) {
+  const box = (await on.boundingBox())!
+  await on.click({ position: { x: x * box.width, y: y * box.height } })
+}

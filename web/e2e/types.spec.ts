@@ -1,7 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { axeClean, classOfOne, join, kept, onPhone, signIn } from './acts'
-
-const headers = { 'X-Chalk-Ladder': '1' }
+import { axeClean, classOfOne, handTo, join, kept, onPhone, signIn } from './acts'
 
 test('a question of each kind is written on its sheet, by keys', async ({ page }) => {
   await signIn(page, 'Maren Ostrander')
@@ -53,25 +51,8 @@ test('a question of each kind is written on its sheet, by keys', async ({ page }
 
 test('a worksheet of five kinds is sat on a phone, and everything that is right counts', async ({ page, browser }) => {
   await signIn(page, 'Maren Ostrander')
-  const { papers } = await (await page.request.get('/api/papers')).json()
-  const sheet = papers.find((p: { title: string }) => p.title.startsWith('Worksheet'))
   const one = await classOfOne(page, '8 Gannet', 'Ada Wren')
-  const made = await page.request.post('/api/handouts', {
-    data: {
-      editionId: sheet.editionId,
-      classes: [one.id],
-      conditions: {
-        attempts: 1,
-        counts: 'best',
-        shuffleQuestions: false,
-        shuffleOptions: false,
-        feedback: 'after hand-in',
-      },
-      requestId: crypto.randomUUID(),
-    },
-    headers,
-  })
-  const { id: handout } = await made.json()
+  const handout = await handTo(page, one.id, 'Worksheet')
 
   const phone = await onPhone(browser)
   await join(phone, one.code, 'Ada Wren', one.pin)

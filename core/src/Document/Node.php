@@ -135,6 +135,12 @@ final class Node
         return is_array($this->value) && array_key_exists($key, $this->value) && $this->value[$key] !== null;
     }
 
+    /** The same where the part may be left out: then it is empty. */
+    public function childOrEmpty(string $key): self
+    {
+        return $this->has($key) ? $this->child($key) : new self([], $key);
+    }
+
     public function child(string $key): self
     {
         $value = $this->get($key, null);

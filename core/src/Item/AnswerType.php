@@ -18,9 +18,6 @@ interface AnswerType
     /** How long such a question is taken to need, in seconds, while no record says otherwise. */
     public function seconds(): float;
 
-    /** Whether students have something to answer it with. */
-    public function hasInput(): bool;
-
     /** Whether it is scored, so that it must be worth something. */
     public function isScored(): bool;
 

@@ -133,6 +133,16 @@ final readonly class Item
         ] + $this->rule->face($showing);
     }
 
+    /**
+     * The same for staff: under the names as they are written.
+     *
+     * @return array<string, mixed>
+     */
+    public function writtenFace(): array
+    {
+        return $this->face(new Showing(Veil::none(), '', '', false));
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

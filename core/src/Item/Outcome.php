@@ -36,6 +36,12 @@ final readonly class Outcome
         return new self(null, Verdict::ByHand, readAs: $readAs);
     }
 
+    /** An answer that is not scored. */
+    public static function said(string $readAs): self
+    {
+        return new self(BigRational::zero(), Verdict::Said, readAs: $readAs);
+    }
+
     /** @param list<string> $misconceptions */
     public static function of(BigRational $credit, string $line, string $readAs, string $feedback = '', array $misconceptions = []): self
     {

@@ -72,4 +72,9 @@ abstract readonly class PlainRule implements Rule
     {
         return [];
     }
+
+    public function files(): array
+    {
+        return [];
+    }
 }

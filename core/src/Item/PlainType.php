@@ -15,11 +15,6 @@ abstract class PlainType implements AnswerType
         return [TextResponse::class];
     }
 
-    public function hasInput(): bool
-    {
-        return false;
-    }
-
     public function isScored(): bool
     {
         return true;

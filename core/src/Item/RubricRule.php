@@ -7,7 +7,6 @@ namespace ChalkLadder\Core\Item;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Formula\NumberText;
-use ChalkLadder\Core\Item\Response\FilesResponse;
 use ChalkLadder\Core\Item\Response\TextResponse;
 
 /** An open answer, drawn working, recording or upload: words or files, marked by hand with a rubric. */
@@ -17,13 +16,14 @@ abstract readonly class RubricRule extends PlainRule implements Rubric
     private const MOST_LEVELS = 10;
 
     /** @param list<Criterion> $criteria */
-    final public function __construct(private array $criteria)
+    public function __construct(private array $criteria)
     {
     }
 
-    public static function read(Node $node): static
+    /** @return list<Criterion> */
+    protected static function criteriaOf(Node $node): array
     {
-        return new static(array_map(self::criterion(...), $node->children('criteria', self::MOST_CRITERIA)));
+        return array_map(self::criterion(...), $node->children('criteria', self::MOST_CRITERIA));
     }
 
     private static function criterion(Node $node): Criterion
@@ -54,19 +54,27 @@ abstract readonly class RubricRule extends PlainRule implements Rubric
             return Outcome::nothing();
         }
 
-        return Outcome::byHand($response instanceof FilesResponse ? self::files($response) : self::words(TextResponse::textOf($response)));
+        return Outcome::byHand($this->measure($response));
     }
 
-    private static function files(FilesResponse $response): string
+    /** How much was given, in a few words. */
+    protected function measure(Response $response): string
     {
-        return sprintf('%d %s', count($response->files), count($response->files) === 1 ? 'file' : 'files');
+        return $response instanceof HoldsFiles && $response->files() !== []
+            ? self::counted(count($response->files()), 'file', 'files')
+            : self::words(TextResponse::textOf($response));
+    }
+
+    protected static function counted(int $n, string $one, string $several): string
+    {
+        return $n.' '.($n === 1 ? $one : $several);
     }
 
     private static function words(string $text): string
     {
         $words = preg_match_all('/[\p{L}\p{N}][\p{L}\p{N}\'’-]*/u', $text);
 
-        return sprintf('%d %s', (int) $words, $words === 1 ? 'word' : 'words');
+        return self::counted((int) $words, 'word', 'words');
     }
 
     public function creditFor(array $levels): ?BigRational
@@ -205,9 +213,19 @@ abstract readonly class RubricRule extends PlainRule implements Rubric
 
     public function inWords(Response $response): string
     {
-        return $response instanceof FilesResponse
-            ? trim($response->text.($response->files === [] ? '' : ' ('.self::files($response).')'))
-            : TextResponse::textOf($response);
+        $text = TextResponse::textOf($response);
+
+        if (!$response instanceof HoldsFiles || $response->isBlank()) {
+            return $text;
+        }
+
+        return $text === '' ? $this->measure($response) : $text.' ('.$this->measure($response).')';
+    }
+
+    /** What was drawn, said or photographed is like nothing else, however few words it takes to name it. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return $response instanceof HoldsFiles ? hash('sha256', ResponseReader::key($response)) : $this->inWords($response);
     }
 
     public function accepting(Response $response, BigRational $credit, string $feedback): Rule

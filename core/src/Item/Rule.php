@@ -72,4 +72,7 @@ interface Rule
 
     /** @return list<string> HTML that a student reads besides the prompt */
     public function texts(): array;
+
+    /** @return list<string> ids of the files that a student sees with it */
+    public function files(): array;
 }

@@ -16,6 +16,8 @@ enum Verdict: string
     case None = 'none';
     /** Waits for a marker. */
     case ByHand = 'by hand';
+    /** Answered where nothing is scored. */
+    case Said = 'said';
 
     public static function ofCredit(BigRational $credit): self
     {

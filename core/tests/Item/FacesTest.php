@@ -68,7 +68,7 @@ final class FacesTest extends TestCase
                 'mode' => 'labels', 'labels' => $things, 'key' => ['keyid' => 'r1'],
                 'regions' => [['id' => 'r1', 'ellipse' => ['7788', '88', '5', '5'], 'feedback' => self::SECRET]],
             ]],
-            ['labels' => ['keyid' => ['10', '20']]], 'Ebb at (10, 20)', '',
+            ['labels' => ['keyid' => ['10', '20']]], 'Ebb at (10, 20)', 'Ebb – r1',
         ];
         yield 'plot' => [
             ['type' => 'plot', 'rule' => ['targets' => [['kind' => 'line', 'slope' => '7', 'intercept' => '8', 'feedback' => self::SECRET]]]],

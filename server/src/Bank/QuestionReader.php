@@ -11,6 +11,7 @@ use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Json;
 use Symfony\Contracts\Cache\CacheInterface;
@@ -21,8 +22,13 @@ final readonly class QuestionReader
     /** What a check may name besides the variables and earlier questions of the section. */
     private const NAMES = ['answer', 'text', 'table', 'true', 'false', 'pi'];
 
-    public function __construct(private RichQuestion $rich, private Terms $terms, private Teams $teams, private CacheInterface $cache)
-    {
+    public function __construct(
+        private RichQuestion $rich,
+        private Terms $terms,
+        private Teams $teams,
+        private Files $files,
+        private CacheInterface $cache,
+    ) {
     }
 
     /** @param array<array-key, mixed> $json */
@@ -34,14 +40,14 @@ final readonly class QuestionReader
             : $json));
         $item = $template->sample();
         $fields = self::unknownNames($item, $template);
-        if (!$item->type()->definition()->hasInput()) {
-            $fields['type'] = 'Questions of this type cannot be put before students yet.';
-        }
         if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
             $fields['skill'] = 'This skill is not one of the team’s.';
         }
         if (array_diff($item->misconceptions(), array_keys($this->terms->misconceptionNames($teamId))) !== []) {
             $fields['rule'] = 'A misconception named here is not one of the team’s.';
+        }
+        if (!$this->files->hasAll($teamId, array_values(array_unique($item->rule->files())))) {
+            $fields['rule'] = 'A picture of this question is not one of the team’s files.';
         }
 
         return $fields === [] ? $template : throw Problem::invalid($fields);

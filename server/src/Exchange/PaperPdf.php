@@ -46,7 +46,8 @@ final readonly class PaperPdf
     {
         $edition = $this->papers->draft($teamId, $paperId);
         $pictures = [];
-        foreach ($edition->paper()->pictures() as $id) {
+        $shown = array_map(static fn (Item $i): array => $i->rule->files(), array_values($edition->items()));
+        foreach (array_unique(array_merge($edition->paper()->pictures(), ...$shown)) as $id) {
             $picture = $this->files->dataUri($teamId, $id);
             if ($picture !== null) {
                 $pictures[$id] = $picture;

@@ -5,17 +5,21 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Exchange;
 
 use ChalkLadder\Server\Exchange\ReadModel\TeamCopy;
+use ChalkLadder\Server\Platform\Storage\TeamBytes;
 
 /**
- * A team with all that is theirs in one file: a line of JSON each row, and a last line with the checksum of those before.
+ * A team with all that is theirs in one file: a line of JSON each row, then what their files hold in parts, and a last line
+ * with the checksum of those before.
  * The same rows give the same file, so a restored team's backup is the backup it was restored from. Sessions are left out.
  */
 final readonly class TeamBackup
 {
     private const FORMAT = 'chalk-ladder-team-1';
     private const LONGEST_LINE = 20_000_000;
+    /** Bytes of a file in one line. */
+    private const PART = 6_000_000;
 
-    public function __construct(private TeamCopy $copy)
+    public function __construct(private TeamCopy $copy, private TeamBytes $bytes)
     {
     }
 
@@ -36,6 +40,12 @@ final readonly class TeamBackup
             $put('{"table":"'.$table.'","row":'.$row."}\n");
             ++$count;
         }
+        foreach ($this->bytes->ofTeam($teamId) as $name => $bytes) {
+            foreach (str_split($bytes, self::PART) as $i => $part) {
+                $put(json_encode(['file' => $name, 'part' => $i, 'bytes' => base64_encode($part)], JSON_THROW_ON_ERROR)."\n");
+                ++$count;
+            }
+        }
         $checksum = hash_final($hash);
         fwrite($file, json_encode(['rows' => $count, 'checksum' => $checksum], JSON_THROW_ON_ERROR)."\n");
         fclose($file);
@@ -46,11 +56,14 @@ final readonly class TeamBackup
         return [$count, $checksum];
     }
 
-    /** Reads the file twice: once to prove it, once to put it back. */
+    /** Reads the file several times: once to prove it, once to put rows back, once for what files hold. */
     public function restore(string $path): int
     {
         $count = $this->prove($path);
         $this->copy->restore($this->rows($path));
+        foreach ($this->files($path) as $name => $bytes) {
+            $this->bytes->put($name, $bytes);
+        }
 
         return $count;
     }
@@ -87,6 +100,25 @@ final readonly class TeamBackup
             if (preg_match('/^\{"table":"([a-z_]+)","row":(.*)\}$/Ds', rtrim($line, "\n"), $m) === 1) {
                 yield [$m[1], $m[2]];
             }
+        }
+        fclose($file);
+    }
+
+    /** @return iterable<string, string> */
+    private function files(string $path): iterable
+    {
+        $file = self::open($path, 'r');
+        $name = null;
+        $bytes = '';
+        while (($line = fgets($file, self::LONGEST_LINE)) !== false) {
+            $json = str_starts_with($line, '{"file":') ? json_decode($line, true) : null;
+            $at = is_array($json) && is_string($json['file'] ?? null) ? $json['file'] : null;
+            if ($name !== null && $name !== $at) {
+                yield $name => $bytes;
+                $bytes = '';
+            }
+            $name = $at;
+            $bytes .= is_array($json) && is_string($json['bytes'] ?? null) ? (string) base64_decode($json['bytes'], true) : '';
         }
         fclose($file);
     }

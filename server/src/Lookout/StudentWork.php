@@ -110,6 +110,8 @@ final readonly class StudentWork
             $answer === null || $answer->savedAt === '' ? null : $answer->savedAt,
             $answer?->millis === null ? null : $answer->millis / 1000,
             $answer?->confidence,
+            $item->writtenFace(),
+            $answer?->response->toArray(),
         );
     }
 }

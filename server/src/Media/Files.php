@@ -4,57 +4,96 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Media;
 
-use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Media\Api\View\FileView;
 use ChalkLadder\Server\Media\Entity\MediaFile;
 use ChalkLadder\Server\Media\ReadModel\FileList;
+use ChalkLadder\Server\Media\ReadModel\Forgetting;
 use ChalkLadder\Server\Media\Repository\FileRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Uid\Uuid;
 
-/** Pictures, kept in the database so that no machine's disk is the only copy. */
+/** What people have uploaded, drawn and recorded: described in the database, their bytes once per hash on the {@see Shelf}. */
 final readonly class Files
 {
-    private const LARGEST = 2_000_000;
+    /** Where nginx finds the shelf; nobody can ask for it (ops/nginx.conf). */
+    private const INTERNAL = '/internal/files/';
 
     public function __construct(
         private FileRepository $files,
         private FileList $list,
+        private Forgetting $forgetting,
+        private Shelf $shelf,
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
     }
 
-    public function add(StaffUser $who, string $name, string $bytes): FileView
+    /** A drawing of our own. */
+    public function store(string $teamId, string $mediaType, string $name, string $bytes): string
     {
-        if (strlen($bytes) > self::LARGEST) {
-            throw new Problem(413, 'The picture is too large.', 'At most 2 MB. Make it smaller and try again.');
+        $path = (string) tempnam(sys_get_temp_dir(), 'chalk');
+        file_put_contents($path, $bytes);
+        try {
+            return $this->keep($teamId, null, $name, Content::ofOurOwn($path, $mediaType));
+        } finally {
+            unlink($path);
         }
-        $picture = Picture::read($bytes);
-
-        return new FileView($this->store($who->teamId, $picture->mediaType, $name, $picture->bytes), $picture->mediaType);
     }
 
     /**
-     * Keeps bytes whose type is known to be true: an upload that was drawn anew, or a drawing of our own. What the team has
-     * already is not kept a second time.
+     * Keeps what has been looked at. What the team has already is not kept a second time; a student's file is their own,
+     * though its bytes may lie there already.
      */
-    public function store(string $teamId, string $mediaType, string $name, string $bytes): string
+    public function keep(string $teamId, ?string $sittingId, string $name, Content $content): string
     {
-        $known = $this->list->holding($teamId, $bytes);
+        $hash = (string) hash_file('sha256', $content->path);
+        $known = $sittingId === null ? $this->list->holding($teamId, $hash) : null;
         if ($known !== null) {
             return $known;
         }
 
-        return $this->transaction->run(function () use ($teamId, $mediaType, $name, $bytes): string {
-            $file = new MediaFile($teamId, $mediaType, mb_substr($name, 0, 200), $bytes, $this->clock->now());
+        return $this->transaction->run(function () use ($teamId, $sittingId, $name, $content, $hash): string {
+            $file = new MediaFile(
+                $teamId,
+                $sittingId,
+                mb_substr($name, 0, 200),
+                $hash,
+                (int) filesize($content->path),
+                $content,
+                $this->clock->now(),
+            );
+            $this->shelf->keep($file->key(), $content->path);
+            foreach ($content->pages as $i => $page) {
+                $this->shelf->keep($file->pageKey($i + 1), $page);
+            }
             $this->files->add($file);
 
             return $file->id();
         });
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<FileView> in the order asked for; those that are not there are left out
+     */
+    public function about(string $teamId, array $ids): array
+    {
+        $found = [];
+        foreach ($this->files->all($teamId, array_values(array_filter($ids, Uuid::isValid(...)))) as $file) {
+            $found[$file->id()] = FileView::of($file);
+        }
+
+        return array_values(array_filter(array_map(static fn (string $id): ?FileView => $found[$id] ?? null, $ids)));
+    }
+
+    public function view(string $teamId, string $id): FileView
+    {
+        return FileView::of($this->found($teamId, $id));
     }
 
     /** @param list<string> $ids each once */
@@ -67,25 +106,73 @@ final readonly class Files
         return $ids === [] || $this->files->hasAll($teamId, $ids);
     }
 
+    /**
+     * Whether these were all sent in a sitting.
+     *
+     * @param list<string> $ids
+     */
+    public function areOf(string $sittingId, array $ids): bool
+    {
+        $ids = array_values(array_unique($ids));
+
+        return array_filter($ids, Uuid::isValid(...)) === $ids && $this->files->hasAllOfSitting($sittingId, $ids);
+    }
+
+    public function sittingOf(string $teamId, string $id): ?string
+    {
+        return $this->files->find($teamId, $id)?->sittingId();
+    }
+
     /** A picture inside a page that is printed; null when the team has no such file. */
     public function dataUri(string $teamId, string $id): ?string
     {
         $file = $this->files->find($teamId, $id);
 
-        return $file === null ? null : 'data:'.$file->mediaType().';base64,'.base64_encode($file->bytes());
+        return $file === null ? null : 'data:'.$file->mediaType().';base64,'.base64_encode($this->shelf->bytes($file->key()));
     }
 
     /** Whether the asker may see it has been settled. */
     public function send(string $teamId, string $id): Response
     {
-        $file = $this->files->find($teamId, $id) ?? throw Problem::notFound('The file');
+        $file = $this->found($teamId, $id);
+        $name = trim($file->name()) === '' ? 'file' : trim($file->name());
 
-        return new Response($file->bytes(), 200, [
-            'Content-Type' => $file->mediaType(),
+        return $this->sent($file->key(), $file->mediaType(), HeaderUtils::makeDisposition(
+            $file->kind()->isShown() ? HeaderUtils::DISPOSITION_INLINE : HeaderUtils::DISPOSITION_ATTACHMENT,
+            strtr($name, '/\\', '--'),
+            (string) preg_replace('/[^A-Za-z0-9._ -]/', '-', $name),
+        ));
+    }
+
+    /** The picture of one page of a PDF. */
+    public function page(string $teamId, string $id, int $page): Response
+    {
+        $file = $this->found($teamId, $id);
+
+        return $page >= 1 && $page <= $file->pages()
+            ? $this->sent($file->pageKey($page), 'image/png', HeaderUtils::DISPOSITION_INLINE)
+            : throw Problem::notFound('The page');
+    }
+
+    /** nginx sends it, with ranges, so that films can be wound. */
+    private function sent(string $key, string $mediaType, string $disposition): Response
+    {
+        return new Response('', 200, [
+            'Content-Type' => $mediaType,
+            'Content-Disposition' => $disposition,
             'Cache-Control' => 'private, max-age=86400, immutable',
-            'X-Content-Type-Options' => 'nosniff',
-            // Opened on its own, a drawing must not run anything.
-            'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+            'X-Accel-Redirect' => self::INTERNAL.$key,
         ]);
+    }
+
+    /** @param list<string> $sittingIds */
+    public function forgetSittings(array $sittingIds): void
+    {
+        $this->forgetting->forget($sittingIds);
+    }
+
+    private function found(string $teamId, string $id): MediaFile
+    {
+        return $this->files->find($teamId, $id) ?? throw Problem::notFound('The file');
     }
 }

@@ -29,7 +29,7 @@ final readonly class Picture
     /** Quarter turns against the clock, by the orientation that a camera wrote (Exif 2.32, tag 0x0112). */
     private const TURNS = [3 => 180, 6 => 270, 8 => 90];
 
-    private function __construct(public string $mediaType, public string $bytes)
+    private function __construct(public string $mediaType, public string $bytes, public int $width, public int $height)
     {
     }
 
@@ -141,6 +141,6 @@ final readonly class Picture
         };
         $bytes = (string) ob_get_clean();
 
-        return $done && $bytes !== '' ? new self($format, $bytes) : throw self::refused('The picture could not be drawn anew.');
+        return $done && $bytes !== '' ? new self($format, $bytes, imagesx($drawn), imagesy($drawn)) : throw self::refused('The picture could not be drawn anew.');
     }
 }

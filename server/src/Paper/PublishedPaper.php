@@ -105,7 +105,10 @@ final class PublishedPaper
     /** @return list<string> entries whose answers a machine marks */
     public function machineMarked(): array
     {
-        return array_keys(array_filter($this->items(), static fn (Item $i): bool => !$i->rule->waitsForMarker()));
+        return array_keys(array_filter(
+            $this->items(),
+            static fn (Item $i): bool => !$i->rule->waitsForMarker() && $i->type()->definition()->isScored(),
+        ));
     }
 
     /** @return array<string, int> question numbers by entry id, in written order from 1 */

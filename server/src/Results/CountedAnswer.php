@@ -25,4 +25,16 @@ final readonly class CountedAnswer
         public ?int $confidence,
     ) {
     }
+
+    /**
+     * What was picked of these: options by their ids, places by the line of the rule that they fired.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<string>
+     */
+    public function picksOf(array $ids): array
+    {
+        return $this->options !== [] ? $this->options : array_values(array_intersect(explode('+', $this->line), $ids));
+    }
 }

@@ -8,6 +8,7 @@ use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Evidence;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\Report;
+use ChalkLadder\Core\Item\Alternative;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
@@ -41,7 +42,12 @@ final readonly class Counting
     {
         $of = $class === '' ? [] : $this->classes->now($handout->id);
         $paper = $handout->edition->paper();
-        $items = $handout->edition->items();
+        // What is not scored has no figure of its own; that it was reached still counts for those before it.
+        $items = array_filter($handout->edition->items(), static fn (Item $i): bool => $i->type()->definition()->isScored());
+        $picked = array_map(
+            static fn (Item $i): array => array_map(static fn (Alternative $a): string => $a->id, $i->rule->alternatives()),
+            $items,
+        );
         $points = array_map(static fn (Item $i): float => $i->points->toFloat(), $items);
         $offers = array_map(static fn (Item $i): array => $i->misconceptions(), $items);
         $byStudent = $counting = [];
@@ -81,7 +87,7 @@ final readonly class Counting
                 }
                 $columns[$entry]['cells'][] = $cell;
                 $columns[$entry]['credits'][] = $credit;
-                $columns[$entry]['picks'][] = $answer->options ?? [];
+                $columns[$entry]['picks'][] = $answer?->picksOf($picked[$entry]) ?? [];
                 $columns[$entry]['seconds'][] = $answer?->millis === null ? null : $answer->millis / 1000.0;
                 $columns[$entry]['sure'][] = $answer?->confidence;
                 if ($answer !== null) {

@@ -150,7 +150,7 @@ final readonly class Results
             $report->notReached,
             $report->waiting,
             array_map(static fn (OptionReport $o): OptionView => self::option($item, $o, $names), $report->options),
-            self::lines($counted->columns->answered[$report->id] ?? []),
+            $report->options === [] ? self::lines($counted->columns->answered[$report->id] ?? []) : [],
             array_map(static fn (Flag $f): FlagView => new FlagView($f->kind, self::evidence($item, $f), $f->option), $report->flags),
             FigureView::of($report->medianTime),
             self::sure($report->confidence),
@@ -244,8 +244,8 @@ final readonly class Results
     {
         $counts = [];
         foreach ($answered as $answer) {
-            // Picks are told option by option; what a person marks is no line of a key.
-            if ($answer->options === [] && $answer->verdict !== Verdict::ByHand->value) {
+            // What a person marks is no line of a key.
+            if ($answer->verdict !== Verdict::ByHand->value) {
                 $key = $answer->verdict."\0".$answer->readAs;
                 $counts[$key] = ($counts[$key] ?? 0) + 1;
             }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
+use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Deadlines;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
@@ -43,6 +45,7 @@ final readonly class Sittings
         private Handouts $handouts,
         private Deadlines $deadlines,
         private SittingPage $page,
+        private Files $files,
         private Push $push,
         private Transaction $transaction,
         private EventDispatcherInterface $events,
@@ -109,6 +112,7 @@ final readonly class Sittings
 
     public function save(StudentUser $who, string $id, SavesInput $input): AnswersSavedView
     {
+        $this->refuseFilesOfOthers($id, $input);
         $kept = $this->saveAtOnce($who, $id, $input);
         if ($kept !== null) {
             return new AnswersSavedView($kept, SittingState::Open->value, Moment::iso($this->clock->now()));
@@ -233,6 +237,17 @@ final readonly class Sittings
             ),
             $input->saves,
         );
+    }
+
+    /** A file that is named in an answer was sent in this sitting. */
+    private function refuseFilesOfOthers(string $id, SavesInput $input): void
+    {
+        foreach ($input->saves as $i => $save) {
+            $files = $save->value instanceof HoldsFiles ? $save->value->files() : [];
+            if ($files !== [] && !$this->files->areOf($id, $files)) {
+                throw Problem::invalid(["saves.$i.value.files" => 'A file of this answer was not sent here.']);
+            }
+        }
     }
 
     /** The answer as it is to be stored; null when the paper has no such question. */

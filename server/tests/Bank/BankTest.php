@@ -34,7 +34,18 @@ final class BankTest extends ApiCase
         $this->as($this->world->teacher);
         $plot = ['type' => 'plot', 'rule' => ['targets' => [['kind' => 'point', 'x' => '2', 'y' => '3', 'tolerance' => '1/4']]]]
             + $this->world->itemDocuments()['choice'];
-        self::assertArrayHasKey('type', $this->refused(422, 'POST', '/items', ['item' => $plot])->map('fields'));
+        $picture = ['file' => '01900000-0000-7000-8000-000000000001', 'width' => 10, 'height' => 10, 'alt' => ''];
+        $spot = static fn (string $file): array => ['type' => 'spot', 'rule' => [
+            'picture' => ['file' => $file] + $picture,
+            'regions' => [['id' => 'a', 'ellipse' => [1, 1, 1, 1]]],
+        ]];
+        foreach ([$picture['file'], 'x'] as $file) {
+            self::assertSame(
+                'A picture of this question is not one of the team’s files.',
+                $this->refused(422, 'POST', '/items', ['item' => $spot($file) + $this->world->itemDocuments()['choice']])
+                    ->map('fields')['rule'] ?? null,
+            );
+        }
         self::assertSame(
             'right',
             $this->get('POST', '/items/try', ['item' => $plot, 'response' => ['points' => [[2, 3]]]])->text('verdict'),

@@ -6,7 +6,10 @@ namespace ChalkLadder\Server\Tests\Exchange;
 
 use ChalkLadder\Server\Exchange\ReadModel\TeamCopy;
 use ChalkLadder\Server\Exchange\TeamBackup;
+use ChalkLadder\Server\Media\Content;
+use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Pdf;
 use Doctrine\ORM\EntityManagerInterface;
 
 final class BackupTest extends ApiCase
@@ -45,13 +48,23 @@ final class BackupTest extends ApiCase
                 'requestId' => '01900000-0000-7000-8000-000000000009',
             ]]],
         );
+        $files = self::service(Files::class);
+        $scan = Pdf::read(2, static fn (Content $c): string => $files->keep($team, null, 'scan.pdf', $c));
+        $lies = fn (): string => getenv('CHALK_STATE').'/files/'.substr(
+            (string) $this->as($this->world->lead)->ask('GET', "/files/$scan/pages/2")->headers->get('X-Accel-Redirect'),
+            strlen('/internal/files/'),
+        );
+        $page = $lies();
+        $bytes = file_get_contents($page);
         $backup = self::service(TeamBackup::class);
         $first = $backup->write($team, $this->file);
 
         $this->remove($team);
+        unlink($page);
         self::assertNull($this->tables->row('SELECT 1 FROM team WHERE id = :id', ['id' => $team]));
         self::assertSame($first[0], $backup->restore($this->file));
         self::assertSame($first, $backup->write($team, $this->file));
+        self::assertSame($bytes, file_get_contents($lies()));
         self::assertSame('G', $this->as($this->world->lead)->get('GET', '/groupings')->text('groupings.0.name'));
     }
 

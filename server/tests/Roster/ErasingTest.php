@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Roster;
 
+use ChalkLadder\Server\Media\Content;
+use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Media\Uploads;
 use ChalkLadder\Server\Roster\Erasing;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Pdf;
 
 final class ErasingTest extends ApiCase
 {
@@ -47,5 +51,34 @@ final class ErasingTest extends ApiCase
         $this->as(null);
         $this->browser->getCookieJar()->set($cookie);
         $this->refused(401, 'GET', '/me/work');
+    }
+
+    public function testFilesGoWithTheirBytesUnlessSomebodyElseHasTheSame(): void
+    {
+        $handout = $this->world->handOut();
+        $team = $this->world->teacher->teamId;
+        $files = self::service(Files::class);
+        $sitting = fn (string $name): string => $this->as($this->world->students[$name])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $ada = $sitting('Ada Okafor');
+        $keep = static fn (int $pages, string $of): string => Pdf::read(
+            $pages,
+            static fn (Content $c): string => $files->keep($team, $of, 'scan.pdf', $c),
+        );
+        [$own, $shared, $other] = [$keep(1, $ada), $keep(2, $ada), $keep(2, $sitting('Cleo Marsh'))];
+        $lies = fn (string $id): bool => is_file(getenv('CHALK_STATE').'/files/'.substr(
+            (string) $this->as($this->world->teacher)->ask('GET', "/files/$id")->headers->get('X-Accel-Redirect'),
+            strlen('/internal/files/'),
+        ));
+        $key = substr((string) $this->as($this->world->teacher)->ask('GET', "/files/$own")->headers->get('X-Accel-Redirect'), strlen('/internal/files/'));
+
+        self::service(Erasing::class)->erase($team, $this->world->students['Ada Okafor']->id);
+        self::service(Uploads::class)->tidy();
+
+        $this->as($this->world->teacher);
+        $this->refused(404, 'GET', "/files/$own");
+        $this->refused(404, 'GET', "/files/$shared");
+        self::assertTrue($lies($other));
+        self::assertFileDoesNotExist(getenv('CHALK_STATE').'/files/'.$key);
+        self::assertFileDoesNotExist(getenv('CHALK_STATE').'/files/'.$key.'-1.png');
     }
 }

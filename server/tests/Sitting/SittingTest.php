@@ -37,13 +37,19 @@ final class SittingTest extends ApiCase
         $see = function (string $method, string $route, string $id = '', ?array $body = null) use (&$bodies, &$routes): string {
             $routes["$method /api$route"] = true;
 
-            return $bodies[] = (string) $this->ask($method, str_replace('{id}', $id, $route), $body)->getContent();
+            return $bodies[] = (string) $this->ask($method, str_replace(['{id}', '{upload}', '{page}'], [$id, $id, '1'], $route), $body)->getContent();
         };
         $see('GET', '/me');
         $see('GET', '/me/work');
         $id = \ChalkLadder\Server\Tests\Json::of($see('POST', '/me/handouts/{id}/open', $handout))->text('id');
         $see('GET', '/me/sittings/{id}/live', $id);
         $see('GET', '/me/files/{id}', $this->world->items['choice']);
+        $see('GET', '/me/files/{id}/pages/{page}', $this->world->items['choice']);
+        $see('GET', '/me/files');
+        $see('POST', '/me/sittings/{id}/uploads', $id, ['name' => 'x.wav', 'size' => 9, 'kinds' => ['sound']]);
+        foreach (['GET', 'PUT', 'DELETE'] as $method) {
+            $see($method, '/me/sittings/{id}/uploads/{upload}', $id);
+        }
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
                 $see(

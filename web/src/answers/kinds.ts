@@ -55,6 +55,8 @@ export type Kind<T extends ItemType> = {
   criteria: (rule: RuleOf<T>) => Schemas['Criterion'][]
   /** Marked by a person. */
   byHand: boolean
+  /** What was given is more than words: a picture, a drawing, a file. */
+  drawn?: boolean
   /** What taking an answer into the key does, and whether it may earn a part; null where there is no key. */
   accepting: { says: string; inPart: boolean } | null
   Editor: Part<EditorProps<T>>

@@ -1,13 +1,19 @@
 import { choice } from './choice'
 import { expression } from './expression'
+import { floor } from './floor'
 import { gaps } from './gaps'
 import type { Face, Item, ItemType, Kind } from './kinds'
 import { match } from './match'
 import { number } from './number'
 import { open } from './open'
 import { order } from './order'
+import { plot } from './plot'
+import { recording } from './recording'
+import { spot } from './spot'
 import { table } from './table'
 import { text } from './text'
+import { upload } from './upload'
+import { working } from './working'
 
 /** The one place that lists the types; all else is asked of the kind. */
 const KINDS: { [T in ItemType]: Kind<T> } = {
@@ -18,8 +24,14 @@ const KINDS: { [T in ItemType]: Kind<T> } = {
   gaps,
   order,
   match,
+  spot,
+  plot,
   table,
   open,
+  working,
+  recording,
+  upload,
+  floor,
 }
 
 export const TYPES = (Object.keys(KINDS) as ItemType[]).map((id) => ({
@@ -36,6 +48,9 @@ export const typeName = (type: string) => (isType(type) ? KINDS[type].name : typ
 export const answerOf = (type: string) => (isType(type) ? KINDS[type].answer : type)
 /** Whether a person marks answers of this type. */
 export const isByHand = (type: string) => isType(type) && KINDS[type].byHand
+
+/** Whether what was given has to be seen, words being too little. */
+export const isDrawn = (type: string) => isType(type) && KINDS[type].drawn === true
 
 /** A new question of a type. */
 export const blankItem = <T extends ItemType>(type: T) =>

@@ -40,7 +40,8 @@ async function answer(request: Request): Promise<Response> {
   const url = new URL(request.url)
   const path = url.pathname + url.search
   const text = await request.text()
-  const body: unknown = text === '' ? undefined : JSON.parse(text)
+  const isJson = request.headers.get('Content-Type')?.includes('json') ?? false
+  const body: unknown = text === '' ? undefined : isJson ? JSON.parse(text) : text
   asked.push({ method: request.method, path, body })
   const reply = replies[`${request.method} ${path}`] ?? replies[`${request.method} ${url.pathname}`]
   if (reply === undefined) return problem(new Refusal(404, `Nothing answers ${request.method} ${path} in this test.`))

@@ -1,5 +1,7 @@
-/** The one code for an answer, everywhere: full right, half part, hollow wrong, dashed waits, dot blank, caret is here now. */
-export type BarCode = 'right' | 'part' | 'wrong' | 'waits' | 'blank' | 'here' | 'none'
+/**
+ * The one code for an answer, everywhere: full right, half part, hollow wrong, dashed waits, dot blank, caret is here now;
+ * a stroke beneath is said where nothing is scored. */
+export type BarCode = 'right' | 'part' | 'wrong' | 'waits' | 'blank' | 'here' | 'none' | 'said'
 
 const WORDS: Record<BarCode, string> = {
   right: 'right',
@@ -9,6 +11,7 @@ const WORDS: Record<BarCode, string> = {
   blank: 'left blank',
   here: 'is here now',
   none: 'not reached',
+  said: 'said, not scored',
 }
 
 export const barOf = (verdict: string): BarCode =>
@@ -38,6 +41,7 @@ export function Bar({ code, label, width = 28 }: { code: BarCode; label?: string
       {code === 'wrong' ? <rect {...common} className="fill-none stroke-edge" /> : null}
       {code === 'waits' ? <rect {...common} strokeDasharray="3 2.4" className="fill-none stroke-r3" /> : null}
       {code === 'blank' ? <circle cx={width / 2} cy={h / 2} r={2} className="fill-quiet" /> : null}
+      {code === 'said' ? <path d={`M1 ${h / 2}h${width - 2}`} strokeWidth={1.5} className="stroke-r3" /> : null}
       {code === 'here' ? <path d={`M${width / 2 - 5} ${h} l5 -9 l5 9z`} className="fill-rung" /> : null}
     </svg>
   )

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item\Response;
 
 use ChalkLadder\Core\Document\Node;
-use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\HoldsFiles;
 
 /** Files by their ids, with words beside them. */
-final readonly class FilesResponse implements Response
+final readonly class FilesResponse implements HoldsFiles
 {
-    private const MOST = 20;
+    public const MOST = 20;
 
     /** @param list<string> $files ids */
     public function __construct(public array $files, public string $text = '')
@@ -25,6 +25,16 @@ final readonly class FilesResponse implements Response
     public static function read(Node $node): self
     {
         return new self($node->texts('files', self::MOST, 40), $node->text('text', TextResponse::LONGEST, ''));
+    }
+
+    public function files(): array
+    {
+        return $this->files;
+    }
+
+    public function said(): string
+    {
+        return $this->text;
     }
 
     public function isBlank(): bool

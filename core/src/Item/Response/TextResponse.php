@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item\Response;
 
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Item\Response;
 
 /** What was typed: a word, a number, an expression, an essay. */
@@ -16,10 +17,14 @@ final readonly class TextResponse implements Response
     {
     }
 
-    /** Of a response of another kind, nothing. */
+    /** Of a response with files, what was written beside them; of another kind, nothing. */
     public static function textOf(Response $response): string
     {
-        return $response instanceof self ? $response->text : '';
+        return match (true) {
+            $response instanceof self => $response->text,
+            $response instanceof HoldsFiles => $response->said(),
+            default => '',
+        };
     }
 
     /** No letter, figure or sign: spaces and what cannot be seen. */

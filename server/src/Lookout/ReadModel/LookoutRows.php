@@ -69,6 +69,7 @@ final readonly class LookoutRows extends ReadModel
             $cells[$entry][$try] = match (true) {
                 $value === null => 'waits',
                 $verdict === Verdict::None->value && !$byHand => 'blank',
+                $verdict === Verdict::Said->value => Verdict::Said->value,
                 default => Verdict::ofCredit($value)->value,
             };
         }

@@ -4,19 +4,78 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Media\ReadModel;
 
+use ChalkLadder\Server\Media\Owner;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 
 final readonly class FileList extends ReadModel
 {
-    /** The team's file that holds these very bytes; an index keeps it quick, however many there are. */
-    public function holding(string $teamId, string $bytes): ?string
+    /** The team's own file that holds these very bytes. */
+    public function holding(string $teamId, string $hash): ?string
     {
-        /** @var list<array{id: string}> $rows */
-        $rows = $this->rows(
-            "SELECT id::text FROM file WHERE team_id = :team AND encode(sha256(bytes), 'hex') = :hash LIMIT 1",
-            ['team' => $teamId, 'hash' => hash('sha256', $bytes)],
-        );
+        return $this->texts(
+            'SELECT id::text FROM file WHERE team_id = :team AND hash = :hash AND sitting_id IS NULL LIMIT 1',
+            ['team' => $teamId, 'hash' => $hash],
+        )[0] ?? null;
+    }
 
-        return $rows[0]['id'] ?? null;
+    /** @return array<string, string> pages by hash, of all files of a team */
+    public function hashes(string $teamId): array
+    {
+        return $this->pairs(
+            'SELECT hash, max(coalesce(pages, 0))::text FROM file WHERE team_id = :team GROUP BY hash ORDER BY hash COLLATE "C"',
+            ['team' => $teamId],
+        );
+    }
+
+    /**
+     * What a sitting, or a member of staff, has sent and is sending; until the act ends nobody else asks for it.
+     *
+     * @return array{int, int} files, bytes
+     */
+    public function sentBy(Owner $owner): array
+    {
+        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:who, 0))', ['who' => $owner->sittingId ?? $owner->staffId]);
+        /** @var array{n: int, bytes: int} $row */
+        $row = $owner->sittingId === null
+            ? $this->row(
+                'SELECT count(*) AS n, coalesce(sum(size), 0)::bigint AS bytes FROM upload WHERE staff_id = :who
+                    AND file_id IS NULL AND refused IS NULL',
+                ['who' => $owner->staffId],
+            )
+            : $this->row(
+                'SELECT count(*) AS n, coalesce(sum(size), 0)::bigint AS bytes FROM (
+                    SELECT size FROM file WHERE sitting_id = :who
+                    UNION ALL SELECT size FROM upload WHERE sitting_id = :who AND file_id IS NULL AND refused IS NULL) AS sent',
+                ['who' => $owner->sittingId],
+            );
+
+        return [(int) $row['n'], (int) $row['bytes']];
+    }
+
+    /**
+     * Forgets uploads that were begun before a moment, and says which.
+     *
+     * @return list<string> ids
+     */
+    public function forgetUploads(string $before): array
+    {
+        return $this->texts('DELETE FROM upload WHERE begun_at < :before RETURNING id::text', ['before' => $before]);
+    }
+
+    /**
+     * Takes bytes off the list that no file holds any more, and says which.
+     *
+     * @return list<array{team: string, hash: string}>
+     */
+    public function dropped(): array
+    {
+        /** @var list<array{team: string, hash: string, held: bool}> $rows */
+        $rows = $this->rows('DELETE FROM file_dropped d RETURNING d.team_id::text AS team, d.hash,
+            EXISTS (SELECT 1 FROM file f WHERE f.team_id = d.team_id AND f.hash = d.hash) AS held');
+
+        return array_map(
+            static fn (array $r): array => ['team' => $r['team'], 'hash' => $r['hash']],
+            array_values(array_filter($rows, static fn (array $r): bool => !$r['held'])),
+        );
     }
 }

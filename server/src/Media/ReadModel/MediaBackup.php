@@ -16,6 +16,7 @@ final readonly class MediaBackup implements TeamTables
     public function ofTeam(): array
     {
         return [
+            // Its sitting comes later; the constraint waits for the end. What is on its way is not kept.
             'file' => 't.team_id = :team',
         ];
     }

@@ -77,8 +77,12 @@ class Edition implements Root, TeamOwned
         foreach ($paper->content()->questions() as $entry) {
             $this->items->add(new EditionItem($this, $entry->id, $entry->item ?? ''));
         }
-        foreach ($paper->content()->pictures() as $picture) {
-            $this->files->add(new EditionFile($this, $picture));
+        $shown = [$paper->content()->pictures()];
+        foreach ($paper->content()->questions() as $entry) {
+            $shown[] = isset($items[$entry->item]) ? $items[$entry->item]->sample()->rule->files() : [];
+        }
+        foreach (array_unique(array_merge(...$shown)) as $file) {
+            $this->files->add(new EditionFile($this, $file));
         }
         $this->note(new Acted($this->teamId, $madeBy, 'publish', 'paper', $paper->id(), ['edition' => $number]));
     }

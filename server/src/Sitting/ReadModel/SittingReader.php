@@ -64,6 +64,17 @@ final readonly class SittingReader extends ReadModel
         return $this->stored($row);
     }
 
+    public function isOf(string $studentId, string $id): bool
+    {
+        return $this->row('SELECT 1 FROM sitting WHERE id = :id AND student_id = :who', ['id' => $id, 'who' => $studentId]) !== null;
+    }
+
+    /** @return list<string> ids of all that a student has ever begun */
+    public function idsOf(string $studentId): array
+    {
+        return $this->texts('SELECT id::text FROM sitting WHERE student_id = :who', ['who' => $studentId]);
+    }
+
     public function forget(string $studentId, string $id): void
     {
         $this->memory->deleteItem(self::place($studentId, $id));

@@ -1,128 +1,32 @@
-import type { Schemas } from '@/lib/api/client'
-import { Button } from '@/ui/Button'
-import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
 import type { EditorProps } from '../kinds'
-import { Idea, Line, NextLine, replaced, without } from '../parts/Lines'
+import { listed } from '../parts/Lines'
+import { RubricEditor } from '../parts/RubricEditor'
+import { WholeField } from '../parts/WholeField'
+import { useState } from 'react'
 
-const LEVELS = 10
-const CRITERIA = 8
-type Level = Schemas['Level']
-
+/** How much is to be written, beginnings to go on from, and the rubric. */
 export default function Editor({ rule, onChange }: EditorProps<'open'>) {
+  const [starters, setStarters] = useState<string | null>(null)
   return (
-    <fieldset className="flex flex-col gap-5">
-      <legend className="text-sm text-quiet">Rubric: the levels’ points are added and scaled to the marks</legend>
-      {rule.criteria.map((criterion, i) => {
-        const set = (next: Schemas['Criterion']) => onChange({ criteria: replaced(rule.criteria, i, next) })
-        const level = (descriptor: string, n: number): Level => ({ points: String(n), descriptor, misconception: null })
-        return (
-          <div key={i}>
-            <div className="flex items-center gap-3">
-              <div className="flex-1">
-                <TextField
-                  label={`Criterion ${i + 1}`}
-                  hideLabel
-                  inPlace
-                  className="font-head text-lg font-semibold"
-                  placeholder="what is looked for, such as: cause"
-                  value={criterion.name}
-                  onChange={(e) => set({ ...criterion, name: e.target.value })}
-                />
-              </div>
-              <Button
-                kind="quiet"
-                size="small"
-                onClick={() => onChange({ criteria: without(rule.criteria, i) })}
-                aria-label={`Remove criterion ${i + 1}`}
-              >
-                Remove
-              </Button>
-            </div>
-            <div className="mt-1">
-              {criterion.levels.map((one, j) => {
-                const name = `level ${j + 1} of ${criterion.name}`
-                const setLevel = (change: Partial<Level>) =>
-                  set({ ...criterion, levels: replaced(criterion.levels, j, { ...one, ...change }) })
-                return (
-                  <Line
-                    key={j}
-                    what={name}
-                    onRemove={() => set({ ...criterion, levels: without(criterion.levels, j) })}
-                    mark={
-                      <span className="w-12">
-                        <NumberField
-                          label={`Points of ${name}`}
-                          hideLabel
-                          inPlace
-                          className="text-center font-bold"
-                          value={one.points}
-                          onChange={(points) => setLevel({ points })}
-                        />
-                      </span>
-                    }
-                  >
-                    <div className="flex flex-wrap items-center gap-x-3">
-                      <div className="min-w-48 flex-1">
-                        <TextField
-                          label={`Descriptor of ${name}`}
-                          hideLabel
-                          inPlace
-                          placeholder="what such work looks like"
-                          value={one.descriptor}
-                          onChange={(e) => setLevel({ descriptor: e.target.value })}
-                        />
-                      </div>
-                      <Idea
-                        what={name}
-                        misconception={one.misconception}
-                        onMisconception={(misconception) => setLevel({ misconception })}
-                      />
-                    </div>
-                  </Line>
-                )
-              })}
-              {criterion.levels.length < LEVELS ? (
-                <NextLine
-                  label={`Next level of ${criterion.name || `criterion ${i + 1}`}`}
-                  placeholder="Type what the next level looks like, or paste a list"
-                  mark={<span className="w-12 pt-1 text-center text-quiet">{criterion.levels.length}</span>}
-                  onLines={(lines) =>
-                    set({
-                      ...criterion,
-                      levels: [
-                        ...criterion.levels,
-                        ...lines.map((line, k) => level(line, criterion.levels.length + k)),
-                      ].slice(0, LEVELS),
-                    })
-                  }
-                />
-              ) : null}
-            </div>
-          </div>
-        )
-      })}
-      <div>
-        <Button
-          disabled={rule.criteria.length >= CRITERIA}
-          onClick={() =>
-            onChange({
-              criteria: [
-                ...rule.criteria,
-                {
-                  name: '',
-                  levels: [
-                    { points: '0', descriptor: '', misconception: null },
-                    { points: '1', descriptor: '', misconception: null },
-                  ],
-                },
-              ],
-            })
-          }
-        >
-          Add a criterion
-        </Button>
+    <div className="flex flex-col gap-5">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+        <WholeField label="At least, words" value={rule.least} onChange={(least) => onChange({ ...rule, least })} />
+        <WholeField label="At most, words" value={rule.most} onChange={(most) => onChange({ ...rule, most })} />
+        <div className="min-w-64 flex-1">
+          <TextField
+            label="Beginnings to go on from, parted by /"
+            placeholder="The tide rises because / At neaps"
+            value={starters ?? rule.starters.join(' / ')}
+            onChange={(e) => {
+              setStarters(e.target.value)
+              onChange({ ...rule, starters: listed(e.target.value.replace(/\s*\/\s*/g, '\n')).slice(0, 12) })
+            }}
+            onBlur={() => setStarters(null)}
+          />
+        </div>
       </div>
-    </fieldset>
+      <RubricEditor criteria={rule.criteria} onChange={(criteria) => onChange({ ...rule, criteria })} />
+    </div>
   )
 }

@@ -1,30 +1,20 @@
-import { decimal } from '@/lib/format'
 import type { PaperProps } from '../kinds'
+import { RubricOnPaper } from '../parts/RubricOnPaper'
 import { WritingLines } from '../parts/WritingLines'
 
 const LINES = 6
+/** Words that fit on a line as people write. */
+const WORDS_A_LINE = 10
+const MOST_LINES = 24
 
-/** Lines to write on, or the rubric. */
+/** Lines to write on, as many as are asked for; or the rubric. */
 export default function Paper({ rule, withKey }: PaperProps<'open'>) {
-  return withKey ? (
-    <table className="mt-2 w-full border-collapse text-sm">
-      <caption className="sr-only">The rubric</caption>
-      <tbody>
-        {rule.criteria.map((c) => (
-          <tr key={c.name} className="border border-black/50">
-            <th scope="row" className="p-1 text-left align-top">
-              {c.name}
-            </th>
-            {c.levels.map((l, i) => (
-              <td key={i} className="border border-black/50 p-1 align-top">
-                <b>{decimal(l.points)}</b> {l.descriptor}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  ) : (
-    <WritingLines count={LINES} />
+  if (withKey) return <RubricOnPaper criteria={rule.criteria} />
+  const words = rule.most ?? rule.least ?? 0
+  return (
+    <>
+      {rule.starters.length > 0 ? <p className="mt-2 text-sm">Begin with: {rule.starters.join(' · ')}</p> : null}
+      <WritingLines count={Math.min(MOST_LINES, Math.max(LINES, Math.ceil(words / WORDS_A_LINE)))} />
+    </>
   )
 }

@@ -1,26 +1,13 @@
 import type { Kind } from '../kinds'
 import { part } from '../parts/part'
+import { byRubric, namesOf, startRubric } from '../parts/rubric'
 
 export const open: Kind<'open'> = {
   name: 'open',
   answer: 'explained',
-  blank: () => ({
-    criteria: [
-      {
-        name: 'Content',
-        levels: [
-          { points: '0', descriptor: 'Nothing of it', misconception: null },
-          { points: '1', descriptor: 'Part of it', misconception: null },
-          { points: '2', descriptor: 'All of it', misconception: null },
-        ],
-      },
-    ],
-  }),
-  face: (rule) => ({ criteria: rule.criteria.map((c) => c.name) }),
-  keyLines: () => [],
-  criteria: (rule) => rule.criteria,
-  byHand: true,
-  accepting: null,
+  blank: () => ({ criteria: startRubric('Content'), least: null, most: null, starters: [] }),
+  face: (rule) => ({ criteria: namesOf(rule), least: rule.least, most: rule.most, starters: rule.starters }),
+  ...byRubric,
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('../parts/TypedGiven')),

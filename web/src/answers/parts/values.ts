@@ -16,6 +16,9 @@ const isEmpty = (part: unknown): boolean =>
 export const orderOf = (value: Value | null) => (value && 'order' in value ? value.order : [])
 export const pairsOf = (value: Value | null) => (value && 'pairs' in value ? value.pairs : [])
 export const gapsOf = (value: Value | null) => (value && 'gaps' in value ? value.gaps : {})
+export const filesOf = (value: Value | null) => (value && 'files' in value ? value.files : [])
+export const strokesOf = (value: Value | null) => (value && 'strokes' in value ? value.strokes : [])
+export const pointsOf = (value: Value | null) => (value && 'points' in value ? (value.points ?? []) : [])
 export const cellsOf = (value: Value | null) => (value && 'cells' in value ? value.cells : [])
 
 /** The words of rich text, to name something by. */

@@ -7,8 +7,11 @@ import type { Item, Value } from '@/answers/kinds'
 import { isBlank } from '@/answers/parts/values'
 import { faceOf, kindOf } from '@/answers/registry'
 import { useSaid } from '@/lib/say'
+import { MediaProvider, placeOf } from '@/media/place'
 
 const WAIT = 250
+/** What is tried stays in this page. */
+const PLACE = placeOf('/api/files', null, 'try')
 
 /** Enter a response, see what the rule makes of it as it stands in the editor. */
 export function TryBox({ item }: { item: Item }) {
@@ -48,7 +51,9 @@ export function TryBox({ item }: { item: Item }) {
     <section>
       <h2 className="text-lg">Try it out</h2>
       <div className="mt-2">
-        <Answer face={faceOf(item)} value={value} onChange={setValue} disabled={false} heading="try out" />
+        <MediaProvider value={PLACE}>
+          <Answer face={faceOf(item)} value={value} onChange={setValue} disabled={false} heading="try out" />
+        </MediaProvider>
       </div>
       <div className="mt-2 min-h-12 text-[15px]">
         {fault ? <p className="text-bad">✕ {fault}</p> : null}

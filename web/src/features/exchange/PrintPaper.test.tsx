@@ -38,6 +38,9 @@ const items = {
     prompt: '<p>Why?</p>',
     points: '2',
     rule: {
+      least: null,
+      most: null,
+      starters: [],
       criteria: [
         {
           name: 'Cause',

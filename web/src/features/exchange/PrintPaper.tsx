@@ -1,3 +1,4 @@
+import { MediaProvider, printedPlace } from '@/media/place'
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
 import { OnPaper } from '@/answers/OnPaper'
@@ -28,63 +29,65 @@ export default function PrintPaper() {
   const { paper: doc, items, pictures, points } = paper.data
   let number = 0
   return (
-    <main className="mx-auto max-w-[700px] bg-white p-2 text-[15px] text-black">
-      <header className="mb-5 flex items-end gap-6 border-b-2 border-black pb-2">
-        <div className="flex-1">
-          <h1 className="text-2xl">{doc.title}</h1>
-          <p>
-            {withKey ? 'Key · ' : ''}
-            {points} marks
-          </p>
-        </div>
-        {withKey ? null : <p className="w-64 border-b border-black">Name</p>}
-      </header>
-      {doc.sections.map((section) => (
-        <section key={section.id} className="mb-4">
-          {doc.sections.length > 1 ? <h2 className="mb-2 text-lg">{section.title}</h2> : null}
-          {section.entries.map((entry) => {
-            if (entry.kind === 'source') {
-              const picture = entry.source.picture ? pictures[entry.source.picture] : undefined
-              return (
-                <figure key={entry.id} className="mb-4 break-inside-avoid border border-black/40 p-3">
-                  <figcaption className="font-semibold">{entry.source.title}</figcaption>
-                  {picture ? (
-                    <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
-                  ) : null}
-                  <Rich html={entry.source.html} />
-                </figure>
-              )
-            }
-            const item = items[entry.id]
-            number += 1
-            return item ? (
-              <article key={entry.id} className="mb-5 flex break-inside-avoid gap-3">
-                <b className="w-6 shrink-0 text-right font-head text-lg">{number}</b>
-                <div className="min-w-0 flex-1">
-                  <div className="flex gap-4">
-                    <Rich html={item.prompt} className="flex-1" />
-                    <span className="text-sm whitespace-nowrap">
-                      {short(item.points)} {short(item.points) === '1' ? 'mark' : 'marks'}
-                    </span>
+    <MediaProvider value={printedPlace(pictures)}>
+      <main className="mx-auto max-w-[700px] bg-white p-2 text-[15px] text-black">
+        <header className="mb-5 flex items-end gap-6 border-b-2 border-black pb-2">
+          <div className="flex-1">
+            <h1 className="text-2xl">{doc.title}</h1>
+            <p>
+              {withKey ? 'Key · ' : ''}
+              {points} marks
+            </p>
+          </div>
+          {withKey ? null : <p className="w-64 border-b border-black">Name</p>}
+        </header>
+        {doc.sections.map((section) => (
+          <section key={section.id} className="mb-4">
+            {doc.sections.length > 1 ? <h2 className="mb-2 text-lg">{section.title}</h2> : null}
+            {section.entries.map((entry) => {
+              if (entry.kind === 'source') {
+                const picture = entry.source.picture ? pictures[entry.source.picture] : undefined
+                return (
+                  <figure key={entry.id} className="mb-4 break-inside-avoid border border-black/40 p-3">
+                    <figcaption className="font-semibold">{entry.source.title}</figcaption>
+                    {picture ? (
+                      <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
+                    ) : null}
+                    <Rich html={entry.source.html} />
+                  </figure>
+                )
+              }
+              const item = items[entry.id]
+              number += 1
+              return item ? (
+                <article key={entry.id} className="mb-5 flex break-inside-avoid gap-3">
+                  <b className="w-6 shrink-0 text-right font-head text-lg">{number}</b>
+                  <div className="min-w-0 flex-1">
+                    <div className="flex gap-4">
+                      <Rich html={item.prompt} className="flex-1" />
+                      <span className="text-sm whitespace-nowrap">
+                        {short(item.points)} {short(item.points) === '1' ? 'mark' : 'marks'}
+                      </span>
+                    </div>
+                    <OnPaper item={item} withKey={withKey} />
+                    {item.confidence && !withKey ? (
+                      <p className="mt-3 flex gap-5 text-sm">
+                        How sure are you?
+                        {SURE.map((word) => (
+                          <span key={word} className="flex items-center gap-1.5">
+                            <span aria-hidden className="inline-block size-3.5 border border-black" /> {word}
+                          </span>
+                        ))}
+                      </p>
+                    ) : null}
                   </div>
-                  <OnPaper item={item} withKey={withKey} />
-                  {item.confidence && !withKey ? (
-                    <p className="mt-3 flex gap-5 text-sm">
-                      How sure are you?
-                      {SURE.map((word) => (
-                        <span key={word} className="flex items-center gap-1.5">
-                          <span aria-hidden className="inline-block size-3.5 border border-black" /> {word}
-                        </span>
-                      ))}
-                    </p>
-                  ) : null}
-                </div>
-              </article>
-            ) : null
-          })}
-        </section>
-      ))}
-    </main>
+                </article>
+              ) : null
+            })}
+          </section>
+        ))}
+      </main>
+    </MediaProvider>
   )
 }
 

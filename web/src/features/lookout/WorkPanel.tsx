@@ -1,4 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Given } from '@/answers/Answer'
+import { isDrawn } from '@/answers/registry'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
@@ -76,7 +78,13 @@ export function WorkPanel({
                   </span>
                   <Bar code={barOf(a.verdict)} />
                 </p>
-                <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
+                {isDrawn(a.type) && a.response && a.given ? (
+                  <div className="mt-1 pl-5">
+                    <Given face={a.face} value={a.response} />
+                  </div>
+                ) : (
+                  <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
+                )}
                 {a.seconds !== null || a.confidence !== null ? (
                   <p className="pl-5 text-sm text-quiet">
                     {[a.seconds === null ? '' : `in ${duration(a.seconds)}`, SURE[(a.confidence ?? 0) - 1] ?? '']

@@ -1,9 +1,12 @@
 import { Link } from 'react-router'
+import { Given } from '@/answers/Answer'
+import { faceOf, isDrawn } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 import { Bar, barOf } from '@/ui/Bar'
 import { done, type Answer } from './order'
 
 type Props = {
+  item: Schemas['Item']
   number: number
   answer: Answer
   set: Schemas['MarkingLookAlikeView'] | undefined
@@ -14,7 +17,7 @@ type Props = {
 }
 
 /** The answer at hand, as the student wrote it. */
-export function AnswerSheet({ number, answer, set, at, open, work }: Props) {
+export function AnswerSheet({ item, number, answer, set, at, open, work }: Props) {
   const place = set ? set.answers.indexOf(at) : -1
   return (
     <article className="rung-top rounded border bg-sheet p-6" aria-label="The answer at hand">
@@ -38,7 +41,13 @@ export function AnswerSheet({ number, answer, set, at, open, work }: Props) {
             .join(' · ')}
         </span>
       </p>
-      <p className="mt-2 text-lg leading-relaxed whitespace-pre-wrap">{answer.given}</p>
+      {isDrawn(item.type) ? (
+        <div className="mt-3">
+          <Given face={faceOf(item)} value={answer.response} />
+        </div>
+      ) : (
+        <p className="mt-2 text-lg leading-relaxed whitespace-pre-wrap">{answer.given}</p>
+      )}
       {done(answer) && open ? (
         <p className="mt-3 border-t pt-2 text-[15px]">
           <Bar code={barOf(answer.verdict)} /> marked

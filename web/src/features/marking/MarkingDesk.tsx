@@ -88,6 +88,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           </Fold>
           {answer ? (
             <AnswerSheet
+              item={item}
               number={desk.number}
               answer={answer}
               set={set}

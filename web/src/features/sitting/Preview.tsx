@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Returned } from './Returned'
@@ -9,6 +10,8 @@ import { keyOf, type Step, type Value } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
 const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }
+
+const PLACE = placeOf('/api/files', null, 'preview')
 
 /** Sits the draft as a student would, really answering. Nothing is stored. */
 export default function Preview({ paperId }: { paperId: string }) {
@@ -64,7 +67,7 @@ export default function Preview({ paperId }: { paperId: string }) {
     sure,
     line: 'preview, nothing is kept',
     busy,
-    pictures: '/api/files/',
+    media: PLACE,
     answer: (step, value) => setValues((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), value)),
     saySure: (step, level) => setSure((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), level)),
     moveTo: () => undefined,

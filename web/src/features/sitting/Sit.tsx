@@ -2,9 +2,10 @@ import { useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
-import { timeOfDay } from '@/lib/format'
+import { plural, timeOfDay } from '@/lib/format'
 import { useLive, type ToStudents } from '@/lib/live'
 import { useSessionEnded } from '@/lib/session'
+import { placeOf, MediaProvider } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/Toasts'
 import { Keeper, wordsOf, type Line } from './keeper'
@@ -34,6 +35,7 @@ export default function Sit() {
   const keeper = useRef<Keeper | null>(null)
   const watch = useRef(new Stopwatch())
   const path = useMemo(() => ({ params: { path: { id } } }), [id])
+  const media = useMemo(() => placeOf('/api/me/files', `/api/me/sittings/${id}/uploads`, id), [id])
 
   useEffect(() => {
     let over = false
@@ -74,7 +76,12 @@ export default function Sit() {
   if (error instanceof Problem && error.status === 401) return <ToJoin />
   if (error) return <Failed error={error} retry={() => location.reload()} />
   if (!view) return <Loading what="Opening your work" />
-  if (view.state !== 'open') return <Returned view={view} onReplied={setView} />
+  if (view.state !== 'open')
+    return (
+      <MediaProvider value={media}>
+        <Returned view={view} onReplied={setView} />
+      </MediaProvider>
+    )
 
   const act = async (work: () => Promise<View>) => {
     setBusy(true)
@@ -94,13 +101,27 @@ export default function Sit() {
       setBusy(false)
     }
   }
+  // Answers are kept by themselves; a file that has not arrived belongs to no answer yet.
+  const handIn = async (visit: number) => {
+    const { waiting } = await import('@/media/waiting')
+    const left = await waiting()
+      .count(id)
+      .catch(() => 0)
+    if (left > 0) {
+      toast(`${plural(left, 'file')} not sent yet. Go back to the question: it is sent there, or can be given up.`, {
+        bad: true,
+      })
+      return
+    }
+    await act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit } })))
+  }
   const driver: Driver = {
     view,
     values,
     sure,
     line: wordsOf(line, timeOfDay),
     busy,
-    pictures: '/api/me/files/',
+    media,
     answer: (step: Step, value: Value) => {
       const key = keyOf(id, step.entry, step.try)
       setValues((old) => new Map(old).set(key, value))
@@ -122,7 +143,7 @@ export default function Sit() {
     hint: (step) =>
       act(() => take(api.POST('/api/me/sittings/{id}/hint', { ...path, body: { entry: step.entry, try: step.try } }))),
     goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
-    handIn: () => act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit: view.visit } }))),
+    handIn: () => handIn(view.visit),
   }
   return (
     <>

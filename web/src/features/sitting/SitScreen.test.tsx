@@ -4,6 +4,7 @@ import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { loadInputs } from '@/answers/registry'
 import { show } from '@/testing/page'
 import { face, sitting as view, step } from '@/testing/sitting'
+import { placeOf } from '@/media/place'
 import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value } from './store'
 
@@ -17,7 +18,16 @@ function Sitting({ view: given }: { view: Driver['view'] }) {
   }
   return (
     <SitScreen
-      driver={{ ...acts, view: given, values, sure: new Map(), line: 'kept', busy: false, pictures: '/files/', answer }}
+      driver={{
+        ...acts,
+        view: given,
+        values,
+        sure: new Map(),
+        line: 'kept',
+        busy: false,
+        media: placeOf('/api/me/files', null, 'test'),
+        answer,
+      }}
     />
   )
 }
@@ -176,7 +186,7 @@ describe('A student at work', () => {
       ],
     })
     expect(screen.getByRole('heading', { name: 'The chart' })).toBeTruthy()
-    expect(screen.getByAltText('Kelpwick harbour chart').getAttribute('src')).toBe('/files/f1')
+    expect(screen.getByAltText('Kelpwick harbour chart').getAttribute('src')).toBe('/api/me/files/f1')
   })
 
   it('sets its own text size, and finds it again', async () => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
@@ -7,6 +7,7 @@ import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
+import { MediaProvider, useMedia, type MediaPlace } from '@/media/place'
 import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value } from './store'
 import { HowSure } from './HowSure'
@@ -20,7 +21,8 @@ export type Driver = {
   sure: Map<string, number>
   line: string
   busy: boolean
-  pictures: string
+  /** Where files of this sitting come from and go to. */
+  media: Omit<MediaPlace, 'scope'>
   answer: (step: Step, value: Value) => void
   saySure: (step: Step, level: number) => void
   /** What is in front of the student now; null while they look over. */
@@ -84,120 +86,126 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     setSize(next)
     localStorage.setItem(STORE, String(next))
   }
+  const place = useMemo(
+    () => ({ ...driver.media, scope: step ? keyOf(view.id, step.entry, step.try) : view.id }),
+    [driver.media, view.id, step],
+  )
   return (
-    <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
-      <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
-        <span className="min-w-20 flex-1 truncate">{view.title}</span>
-        <span className="shrink-0">{head}</span>
-        <span className="text-right leading-tight text-balance">{driver.line}</span>
-        <button
-          className="min-h-11 min-w-11 shrink-0 rounded border border-edge font-semibold text-ink"
-          aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
-          onClick={() => resize((size + 1) % SIZES.length)}
-        >
-          A{size === SIZES.length - 1 ? '−' : '+'}
-        </button>
-      </header>
-      <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
-        {looking ? (
-          <LookOver
-            driver={driver}
-            questions={questions}
-            blank={blank.length}
-            valueOf={valueOf}
-            onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
-            heading={top}
-          />
-        ) : (
-          <>
-            <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
-            <div className="mt-3 flex items-baseline gap-4">
-              <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
-                {step.source ? step.source.title : step.number}
-                {step.try > 1 ? (
-                  <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+    <MediaProvider value={place}>
+      <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
+        <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
+          <span className="min-w-20 flex-1 truncate">{view.title}</span>
+          <span className="shrink-0">{head}</span>
+          <span className="text-right leading-tight text-balance">{driver.line}</span>
+          <button
+            className="min-h-11 min-w-11 shrink-0 rounded border border-edge font-semibold text-ink"
+            aria-label={size === SIZES.length - 1 ? 'Smallest text' : 'Larger text'}
+            onClick={() => resize((size + 1) % SIZES.length)}
+          >
+            A{size === SIZES.length - 1 ? '−' : '+'}
+          </button>
+        </header>
+        <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
+          {looking ? (
+            <LookOver
+              driver={driver}
+              questions={questions}
+              blank={blank.length}
+              valueOf={valueOf}
+              onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
+              heading={top}
+            />
+          ) : (
+            <>
+              <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
+              <div className="mt-3 flex items-baseline gap-4">
+                <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
+                  {step.source ? step.source.title : step.number}
+                  {step.try > 1 ? (
+                    <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+                  ) : null}
+                </h1>
+                <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
+                {step.face ? (
+                  <span className="text-[0.85em] whitespace-nowrap text-quiet">
+                    {step.points} {step.points === '1' ? 'mark' : 'marks'}
+                  </span>
                 ) : null}
-              </h1>
-              <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
-              {step.face ? (
-                <span className="text-[0.85em] whitespace-nowrap text-quiet">
-                  {step.points} {step.points === '1' ? 'mark' : 'marks'}
-                </span>
-              ) : null}
-            </div>
-            {step.source ? <SourceSheet source={step.source} pictures={driver.pictures} /> : null}
-            {step.face ? (
-              <div className="mt-2 flex flex-col gap-5">
-                <Rich html={step.face.prompt} className="text-[1.1em]" />
-                <Answer
-                  key={`${step.entry}-${step.try}`}
-                  face={step.face}
-                  heading={`question ${step.number}`}
-                  value={valueOf(step)}
-                  disabled={!step.open || driver.busy}
-                  onChange={(value) => driver.answer(step, value)}
-                />
-                {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
-                  <HowSure
-                    level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
-                    disabled={!step.open || driver.busy}
-                    onSay={(level) => driver.saySure(step, level)}
-                  />
-                ) : null}
-                {step.hint ? (
-                  <div className="rounded border border-blue p-3">
-                    <b className="text-blue">Hint</b> <Rich html={step.hint} />
-                  </div>
-                ) : null}
-                <Told step={step} />
               </div>
-            ) : null}
-          </>
+              {step.source ? <SourceSheet source={step.source} /> : null}
+              {step.face ? (
+                <div className="mt-2 flex flex-col gap-5">
+                  <Rich html={step.face.prompt} className="text-[1.1em]" />
+                  <Answer
+                    key={`${step.entry}-${step.try}`}
+                    face={step.face}
+                    heading={`question ${step.number}`}
+                    value={valueOf(step)}
+                    disabled={!step.open || driver.busy}
+                    onChange={(value) => driver.answer(step, value)}
+                  />
+                  {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
+                    <HowSure
+                      level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
+                      disabled={!step.open || driver.busy}
+                      onSay={(level) => driver.saySure(step, level)}
+                    />
+                  ) : null}
+                  {step.hint ? (
+                    <div className="rounded border border-blue p-3">
+                      <b className="text-blue">Hint</b> <Rich html={step.hint} />
+                    </div>
+                  ) : null}
+                  <Told step={step} />
+                </div>
+              ) : null}
+            </>
+          )}
+        </main>
+        {looking ? null : (
+          <footer className="sticky bottom-0 border-t bg-sheet">
+            <div className="mx-auto flex max-w-2xl items-center gap-2 px-4 py-3">
+              <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
+                Back
+              </Button>
+              {step.face?.hasHint && !step.hint && step.open ? (
+                <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
+                  Hint
+                </Button>
+              ) : null}
+              <span className="flex-1" />
+              {mustSettle ? (
+                <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
+                  Check
+                </Button>
+              ) : !last ? (
+                <Button
+                  kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
+                  size="large"
+                  onClick={() => turn(at + 1)}
+                >
+                  {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
+                </Button>
+              ) : view.mayGoOn ? (
+                <Button
+                  kind="do"
+                  size="large"
+                  disabled={driver.busy}
+                  // Whoever goes on cannot come back: where anything could still be changed, that is said first.
+                  onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
+                >
+                  Go on
+                </Button>
+              ) : (
+                <Button kind="do" size="large" onClick={() => setOver(true)}>
+                  Look over
+                </Button>
+              )}
+            </div>
+          </footer>
         )}
-      </main>
-      {looking ? null : (
-        <footer className="sticky bottom-0 border-t bg-sheet">
-          <div className="mx-auto flex max-w-2xl items-center gap-2 px-4 py-3">
-            <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
-              Back
-            </Button>
-            {step.face?.hasHint && !step.hint && step.open ? (
-              <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
-                Hint
-              </Button>
-            ) : null}
-            <span className="flex-1" />
-            {mustSettle ? (
-              <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
-                Check
-              </Button>
-            ) : !last ? (
-              <Button
-                kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
-                size="large"
-                onClick={() => turn(at + 1)}
-              >
-                {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
-              </Button>
-            ) : view.mayGoOn ? (
-              <Button
-                kind="do"
-                size="large"
-                disabled={driver.busy}
-                // Whoever goes on cannot come back: where anything could still be changed, that is said first.
-                onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
-              >
-                Go on
-              </Button>
-            ) : (
-              <Button kind="do" size="large" onClick={() => setOver(true)}>
-                Look over
-              </Button>
-            )}
-          </div>
-        </footer>
-      )}
-    </div>
+      </div>
+    </MediaProvider>
   )
 }
 
@@ -236,10 +244,11 @@ function Progress({
   )
 }
 
-function SourceSheet({ source, pictures }: { source: NonNullable<Step['source']>; pictures: string }) {
+function SourceSheet({ source }: { source: NonNullable<Step['source']> }) {
+  const { urlOf } = useMedia()
   return (
     <div className="mt-2 rounded border bg-ground p-4">
-      {source.picture ? <img src={`${pictures}${source.picture}`} alt={source.alt} className="w-full rounded" /> : null}
+      {source.picture ? <img src={urlOf(source.picture)} alt={source.alt} className="w-full rounded" /> : null}
       <Rich html={source.html} />
     </div>
   )

@@ -299,9 +299,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["fileAbout"];
         put?: never;
-        post: operations["fileAdd"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -316,6 +316,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["fileShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["filePage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -900,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studentFileAbout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/files/{id}": {
         parameters: {
             query?: never;
@@ -908,6 +940,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["studentFileShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/files/{id}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studentFilePage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1055,6 +1103,38 @@ export interface paths {
         put?: never;
         post: operations["sittingSettle"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sittings/{id}/uploads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["studentFileBegin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sittings/{id}/uploads/{upload}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["studentFileState"];
+        put: operations["studentFileTake"];
+        post?: never;
+        delete: operations["studentFileCancel"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1327,6 +1407,38 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/uploads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fileBegin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/uploads/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fileState"];
+        put: operations["fileTake"];
+        post?: never;
+        delete: operations["fileCancel"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1634,6 +1746,8 @@ export interface components {
             savedAt: string | null;
             seconds: number | null;
             confidence: number | null;
+            face: components["schemas"]["Face"];
+            response: components["schemas"]["Response"] | null;
         };
         MarkingDeskView: {
             handoutId: string;
@@ -1818,6 +1932,27 @@ export interface components {
         MediaFileView: {
             id: string;
             mediaType: string;
+            kind: string;
+            name: string;
+            size: number;
+            width: number | null;
+            height: number | null;
+            pages: number;
+        };
+        MediaFilesView: {
+            files: components["schemas"]["MediaFileView"][];
+        };
+        MediaUploadInput: {
+            name?: string;
+            size?: number;
+            kinds?: string[];
+        };
+        MediaUploadView: {
+            id: string;
+            size: number;
+            received: number;
+            piece: number;
+            file: components["schemas"]["MediaFileView"] | null;
         };
         PaperAbilityView: {
             students: number;
@@ -2524,6 +2659,9 @@ export interface components {
         };
         OpenRule: {
             criteria: components["schemas"]["Criterion"][];
+            least: number | null;
+            most: number | null;
+            starters: string[];
         };
         OrderLine: {
             order: string[];
@@ -2762,7 +2900,7 @@ export interface components {
                 unitUse?: "none" | "optional" | "required";
             }[];
         };
-        AnyRule: components["schemas"]["ChoiceRule"] | components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["OpenRule"] | components["schemas"]["OrderRule"] | components["schemas"]["MatchRule"] | components["schemas"]["ExpressionRule"] | components["schemas"]["GapsRule"] | components["schemas"]["TableRule"];
+        AnyRule: components["schemas"]["ChoiceRule"] | components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["OpenRule"] | components["schemas"]["OrderRule"] | components["schemas"]["MatchRule"] | components["schemas"]["ExpressionRule"] | components["schemas"]["GapsRule"] | components["schemas"]["TableRule"] | components["schemas"]["SpotRule"] | components["schemas"]["PlotRule"] | components["schemas"]["FloorRule"] | components["schemas"]["WorkingRule"] | components["schemas"]["RecordingRule"] | components["schemas"]["UploadRule"];
         ChoiceItem: {
             /** @constant */
             version: 1;
@@ -2827,7 +2965,7 @@ export interface components {
             confidence?: boolean;
             rule: components["schemas"]["OpenRule"];
         };
-        Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ExpressionItem"] | components["schemas"]["GapsItem"] | components["schemas"]["TableItem"];
+        Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ExpressionItem"] | components["schemas"]["GapsItem"] | components["schemas"]["TableItem"] | components["schemas"]["SpotItem"] | components["schemas"]["PlotItem"] | components["schemas"]["FloorItem"] | components["schemas"]["WorkingItem"] | components["schemas"]["RecordingItem"] | components["schemas"]["UploadItem"];
         ItemMap: {
             [key: string]: components["schemas"]["Item"];
         };
@@ -2837,7 +2975,7 @@ export interface components {
         ChoiceResponse: {
             options: string[];
         };
-        Response: components["schemas"]["ChoiceResponse"] | components["schemas"]["TextResponse"] | components["schemas"]["OrderResponse"] | components["schemas"]["MatchResponse"] | components["schemas"]["GapsResponse"] | components["schemas"]["TableResponse"];
+        Response: components["schemas"]["ChoiceResponse"] | components["schemas"]["TextResponse"] | components["schemas"]["OrderResponse"] | components["schemas"]["MatchResponse"] | components["schemas"]["GapsResponse"] | components["schemas"]["TableResponse"] | components["schemas"]["PointsResponse"] | components["schemas"]["RingsResponse"] | components["schemas"]["LabelsResponse"] | components["schemas"]["PlotResponse"] | components["schemas"]["FilesResponse"] | components["schemas"]["WorkingResponse"];
         Thing: {
             id: string;
             text: string;
@@ -2875,8 +3013,11 @@ export interface components {
             hasHint: boolean;
             asksConfidence: boolean;
             criteria: string[];
+            least: number | null;
+            most: number | null;
+            starters: string[];
         };
-        Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"] | components["schemas"]["OrderFace"] | components["schemas"]["MatchFace"] | components["schemas"]["ExpressionFace"] | components["schemas"]["GapsFace"] | components["schemas"]["TableFace"];
+        Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"] | components["schemas"]["OrderFace"] | components["schemas"]["MatchFace"] | components["schemas"]["ExpressionFace"] | components["schemas"]["GapsFace"] | components["schemas"]["TableFace"] | components["schemas"]["SpotFace"] | components["schemas"]["PlotFace"] | components["schemas"]["FloorFace"] | components["schemas"]["WorkingFace"] | components["schemas"]["RecordingFace"] | components["schemas"]["UploadFace"];
         Source: {
             title: string;
             html: string;
@@ -2931,6 +3072,292 @@ export interface components {
             shuffleOptions: boolean;
             /** @enum {unknown} */
             feedback: "on return" | "nothing" | "at once" | "after hand-in";
+        };
+        Picture: {
+            file: string;
+            width: number;
+            height: number;
+            alt: string;
+        };
+        Region: {
+            id: string;
+            name?: string;
+            /** @description x, y of a polygon's corners */
+            corners?: string[][];
+            /** @description cx, cy, rx, ry */
+            ellipse?: string[];
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
+        };
+        SpotRule: {
+            /** @enum {unknown} */
+            mode: "points" | "rings" | "labels";
+            regions: components["schemas"]["Region"][];
+            asked: number;
+            labels: components["schemas"]["Thing"][];
+            key: {
+                [key: string]: string;
+            } | string[];
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            overlap: string;
+            picture: components["schemas"]["Picture"] | null;
+        };
+        Axis: {
+            label: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            from: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            to: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            step: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            snap: string;
+        };
+        Grid: {
+            across: components["schemas"]["Axis"];
+            up?: components["schemas"]["Axis"];
+            line?: boolean;
+            curve: boolean;
+        };
+        PlotTarget: {
+            /** @enum {unknown} */
+            kind: "point" | "line" | "upright" | "interval";
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            x?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            y?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            slope?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            intercept?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            from?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            to?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            tolerance: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
+        };
+        PlotRule: {
+            ground: components["schemas"]["Grid"];
+            targets: components["schemas"]["PlotTarget"][];
+        };
+        FloorRule: Record<string, never> | string[];
+        WorkingRule: {
+            criteria: components["schemas"]["Criterion"][];
+            /** @enum {unknown} */
+            ground: "blank" | "squared" | "graph" | "isometric" | "picture";
+            picture: components["schemas"]["Picture"] | null;
+            photo: boolean;
+        };
+        RecordingRule: {
+            criteria: components["schemas"]["Criterion"][];
+            /** @enum {unknown} */
+            medium: "sound" | "film";
+            seconds: number;
+        };
+        UploadRule: {
+            criteria: components["schemas"]["Criterion"][];
+            kinds: ("picture" | "pdf" | "sound" | "film" | "document")[];
+            most: number;
+            megabytes: number;
+        };
+        Stroke: {
+            /** @enum {unknown} */
+            tool: "pen" | "line" | "ring" | "words";
+            colour: number;
+            width: number;
+            at: number;
+            points: string;
+            text?: string;
+        };
+        PointsResponse: {
+            points: string[][];
+        };
+        RingsResponse: {
+            rings: string[][];
+        };
+        LabelsResponse: {
+            labels: {
+                [key: string]: string[];
+            };
+        };
+        PlotResponse: {
+            points?: string[][];
+            lines?: string[][];
+            intervals?: string[][];
+        };
+        FilesResponse: {
+            files: string[];
+            text: string;
+        };
+        WorkingResponse: {
+            strokes: components["schemas"]["Stroke"][];
+            files: string[];
+            text: string;
+        };
+        SpotFace: {
+            /** @constant */
+            type: "spot";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            /** @enum {unknown} */
+            mode: "points" | "rings" | "labels";
+            asked: number;
+            labels: components["schemas"]["Thing"][];
+            picture: components["schemas"]["Picture"] | null;
+        };
+        PlotFace: {
+            /** @constant */
+            type: "plot";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            ground: components["schemas"]["Grid"];
+            tools: ("point" | "line" | "interval")[];
+        };
+        FloorFace: {
+            /** @constant */
+            type: "floor";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+        };
+        WorkingFace: {
+            /** @constant */
+            type: "working";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            criteria: string[];
+            /** @enum {unknown} */
+            ground: "blank" | "squared" | "graph" | "isometric" | "picture";
+            picture: components["schemas"]["Picture"] | null;
+            photo: boolean;
+        };
+        RecordingFace: {
+            /** @constant */
+            type: "recording";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            criteria: string[];
+            /** @enum {unknown} */
+            medium: "sound" | "film";
+            seconds: number;
+        };
+        UploadFace: {
+            /** @constant */
+            type: "upload";
+            prompt: string;
+            hasHint: boolean;
+            asksConfidence: boolean;
+            criteria: string[];
+            kinds: ("picture" | "pdf" | "sound" | "film" | "document")[];
+            most: number;
+            megabytes: number;
+        };
+        SpotItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "spot";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["SpotRule"];
+        };
+        PlotItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "plot";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["PlotRule"];
+        };
+        FloorItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "floor";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["FloorRule"];
+        };
+        WorkingItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "working";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["WorkingRule"];
+        };
+        RecordingItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "recording";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["RecordingRule"];
+        };
+        UploadItem: {
+            /** @constant */
+            version: 1;
+            /** @constant */
+            type: "upload";
+            title: string;
+            prompt: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            points: string;
+            skill: string | null;
+            hint: string;
+            explanation: string;
+            /** @description Students are asked how sure they are. */
+            confidence?: boolean;
+            rule: components["schemas"]["UploadRule"];
         };
     };
     responses: never;
@@ -3618,9 +4045,11 @@ export interface operations {
             };
         };
     };
-    fileAdd: {
+    fileAbout: {
         parameters: {
-            query?: never;
+            query?: {
+                ids?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3633,7 +4062,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MediaFileView"];
+                    "application/json": components["schemas"]["MediaFilesView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -3653,6 +4082,36 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file or stream. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    filePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                page: string;
             };
             cookie?: never;
         };
@@ -5146,12 +5605,73 @@ export interface operations {
             };
         };
     };
+    studentFileAbout: {
+        parameters: {
+            query?: {
+                ids?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaFilesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     studentFileShow: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file or stream. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studentFilePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                page: string;
             };
             cookie?: never;
         };
@@ -5464,6 +5984,137 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SittingSittingView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studentFileBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MediaUploadInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studentFileState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studentFileTake: {
+        parameters: {
+            query?: {
+                at?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studentFileCancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                upload: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -6183,6 +6834,132 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["IdentityTrailView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MediaUploadInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileTake: {
+        parameters: {
+            query?: {
+                at?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MediaUploadView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fileCancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -26,11 +26,6 @@ final class ChoiceType extends PlainType
         return 30.0;
     }
 
-    public function hasInput(): bool
-    {
-        return true;
-    }
-
     public function cleaned(array $rule, \Closure $clean): array
     {
         return self::cleanedList($rule, 'options', $clean);

@@ -25,9 +25,4 @@ final class ExpressionType extends PlainType
     {
         return $rule + ['style' => $style->value];
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

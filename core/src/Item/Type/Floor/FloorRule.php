@@ -8,6 +8,7 @@ use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Response\TextResponse;
 
 /** An open floor: a text that is not scored. Answers are shared after the teacher lets them through. */
 final readonly class FloorRule extends PlainRule
@@ -19,7 +20,7 @@ final readonly class FloorRule extends PlainRule
 
     public function check(Response $response): Outcome
     {
-        return Outcome::nothing();
+        return $response->isBlank() ? Outcome::nothing() : Outcome::said(mb_substr(TextResponse::textOf($response), 0, 200));
     }
 
     public function misconceptions(): array

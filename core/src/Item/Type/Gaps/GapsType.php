@@ -29,9 +29,4 @@ final class GapsType extends ComposedType
     {
         return 'gaps';
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

@@ -29,9 +29,4 @@ final class MatchType extends PlainType
     {
         return self::cleanedList(self::cleanedList($rule, 'things', $clean), 'places', $clean);
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

@@ -22,11 +22,6 @@ final class NumberType extends PlainType
         return 60.0;
     }
 
-    public function hasInput(): bool
-    {
-        return true;
-    }
-
     public function styled(array $rule, Style $style): array
     {
         return $rule + ['style' => $style->value];

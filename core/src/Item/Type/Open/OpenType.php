@@ -26,9 +26,4 @@ final class OpenType extends PlainType
     {
         return 240.0;
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

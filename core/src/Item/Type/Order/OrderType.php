@@ -29,9 +29,4 @@ final class OrderType extends PlainType
     {
         return self::cleanedList($rule, 'things', $clean);
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

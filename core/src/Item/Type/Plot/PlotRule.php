@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item\Type\Plot;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Defect;
@@ -13,6 +14,7 @@ use ChalkLadder\Core\Item\Line;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Showing;
 
 /**
  * Points and lines on a coordinate grid, or points and intervals on a number line, each within a tolerance in grid units.
@@ -27,8 +29,10 @@ final readonly class PlotRule extends PlainRule
      * @param list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> $targets
      *
      *            point: x, y; line: slope, intercept; upright: x; interval: from, to
+     * @param Axis|null $up    null: a number line
+     * @param bool      $curve a smooth curve is drawn through the points, for the eye alone
      */
-    public function __construct(public array $targets)
+    public function __construct(public array $targets, public Axis $across, public ?Axis $up, public bool $curve = false)
     {
     }
 
@@ -49,7 +53,16 @@ final readonly class PlotRule extends PlainRule
             $target->rejectUnknown();
         }
 
-        return new self($targets);
+        $ground = $node->childOrEmpty('ground');
+        $rule = new self(
+            $targets,
+            Axis::read($ground->childOrEmpty('across')),
+            $ground->bool('line', false) ? null : Axis::read($ground->childOrEmpty('up')),
+            $ground->bool('curve', false),
+        );
+        $ground->rejectUnknown();
+
+        return $rule;
     }
 
     public function type(): ItemType
@@ -77,7 +90,7 @@ final readonly class PlotRule extends PlainRule
                 $met[$at] = $this->targets[$at]['line'];
             }
         }
-        $asked = count(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
+        $asked = count($this->right());
         $credit = $asked === 0 ? BigRational::zero() : $sum->minus($false)->dividedBy($asked);
         $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
         ksort($met);
@@ -151,7 +164,7 @@ final readonly class PlotRule extends PlainRule
 
         return match ($mark['kind']) {
             'point' => "($n[0], $n[1])",
-            'line' => "y = $n[0] x + $n[1]",
+            'line' => 'y = '.$n[0].' x '.(str_starts_with($n[1], '-') ? '− '.substr($n[1], 1) : '+ '.$n[1]),
             'upright' => "x = $n[0]",
             default => "$n[0] to $n[1]",
         };
@@ -164,9 +177,7 @@ final readonly class PlotRule extends PlainRule
 
     public function key(): string
     {
-        $right = array_values(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
-
-        return htmlspecialchars(implode('; ', array_map(self::words(...), $right)));
+        return htmlspecialchars(implode('; ', array_map(self::words(...), $this->right())));
     }
 
     public function accepted(): array
@@ -175,6 +186,72 @@ final readonly class PlotRule extends PlainRule
             static fn (array $t): string => self::words($t).' for credit '.$t['line']->credit->simplified(),
             $this->targets,
         );
+    }
+
+    /**
+     * What there is to plot with is what some target is made of: which of them earns something is not said by it.
+     */
+    public function face(Showing $showing): array
+    {
+        $kinds = array_column($this->targets, 'kind');
+
+        return ['ground' => $this->ground(), 'tools' => array_values(array_filter([
+            in_array('point', $kinds, true) ? 'point' : null,
+            in_array('line', $kinds, true) || in_array('upright', $kinds, true) ? 'line' : null,
+            in_array('interval', $kinds, true) ? 'interval' : null,
+        ]))];
+    }
+
+    /** @return array<string, mixed> */
+    private function ground(): array
+    {
+        return ['across' => $this->across->toArray()]
+            + ($this->up === null ? ['line' => true] : ['up' => $this->up->toArray()])
+            + ['curve' => $this->curve];
+    }
+
+    /** @return list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> */
+    private function right(): array
+    {
+        return array_values(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
+    }
+
+    /** @param array{kind: string, numbers: list<BigRational>, tolerance: BigRational} $target */
+    private function holds(array $target): bool
+    {
+        $across = $this->across->holds(...);
+
+        return match ($target['kind']) {
+            'point' => $across($target['numbers'][0]) && ($this->up === null || $this->up->holds($target['numbers'][1])),
+            'interval' => $across($target['numbers'][0]) && $across($target['numbers'][1]),
+            'upright' => $across($target['numbers'][0]),
+            default => $this->up !== null,
+        };
+    }
+
+    /**
+     * Whether a mark that snaps comes within the tolerance. Lines go through two such marks, and nearly always can.
+     *
+     * @param array{kind: string, numbers: list<BigRational>, tolerance: BigRational} $target
+     */
+    private function canBeMade(array $target): bool
+    {
+        $near = static function (BigRational $value, ?Axis $axis) use ($target): bool {
+            if ($axis === null) {
+                return true;
+            }
+            $steps = $value->minus($axis->from)->dividedBy($axis->snap);
+            $nearest = $steps->plus('1/2')->toScale(0, RoundingMode::FLOOR);
+
+            return $steps->minus($nearest)->abs()->multipliedBy($axis->snap)->isLessThanOrEqualTo($target['tolerance']);
+        };
+
+        return match ($target['kind']) {
+            'point' => $near($target['numbers'][0], $this->across) && $near($target['numbers'][1], $this->up),
+            'interval' => $near($target['numbers'][0], $this->across) && $near($target['numbers'][1], $this->across),
+            'upright' => $near($target['numbers'][0], $this->across),
+            default => true,
+        };
     }
 
     public function misconceptions(): array
@@ -186,7 +263,7 @@ final readonly class PlotRule extends PlainRule
     {
         $names = ['point' => ['x', 'y'], 'line' => ['slope', 'intercept'], 'upright' => ['x'], 'interval' => ['from', 'to']];
 
-        return ['targets' => array_map(
+        return ['ground' => $this->ground(), 'targets' => array_map(
             static fn (array $t): array => ['kind' => $t['kind']] + array_combine(
                 $names[$t['kind']],
                 array_map(strval(...), $t['numbers']),
@@ -197,9 +274,15 @@ final readonly class PlotRule extends PlainRule
 
     public function defects(): array
     {
-        return array_filter(
-            $this->targets,
-            static fn (array $t): bool => $t['line']->credit->isEqualTo(1),
-        ) === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
+        $defects = $this->right() === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
+        foreach ($this->right() as $target) {
+            if (!$this->holds($target)) {
+                $defects[] = Defect::blocking(sprintf('%s of the key lies outside of the grid.', ucfirst(self::words($target))));
+            } elseif (!$this->canBeMade($target)) {
+                $defects[] = Defect::advice(sprintf('%s of the key is not where marks snap to.', ucfirst(self::words($target))));
+            }
+        }
+
+        return $defects;
     }
 }

@@ -21,9 +21,21 @@ final readonly class Region
     /**
      * @param list<list<BigRational>> $corners [x, y] of a polygon; empty for an ellipse
      * @param list<BigRational>       $ellipse cx, cy, rx, ry; empty for a polygon
+     * @param string                  $name    what is there, for teachers and in the key
      */
-    public function __construct(public string $id, public array $corners, public array $ellipse, public Line $line)
+    public function __construct(
+        public string $id,
+        public array $corners,
+        public array $ellipse,
+        public Line $line,
+        public string $name = '',
+    ) {
+    }
+
+    /** As a person speaks of it. */
+    public function called(): string
     {
+        return $this->name === '' ? $this->id : $this->name;
     }
 
     public static function read(Node $node): self
@@ -51,7 +63,7 @@ final readonly class Region
                 $node->fault('corners', 'A polygon needs at least three corners.');
             }
         }
-        $region = new self($id, $corners, $ellipse, Line::read($node));
+        $region = new self($id, $corners, $ellipse, Line::read($node), $node->text('name', 80, ''));
         $node->rejectUnknown();
 
         return $region;
@@ -60,7 +72,7 @@ final readonly class Region
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id] + ($this->ellipse === []
+        return ['id' => $this->id] + ($this->name === '' ? [] : ['name' => $this->name]) + ($this->ellipse === []
             ? ['corners' => array_map(self::written(...), $this->corners)]
             : ['ellipse' => self::written($this->ellipse)]) + $this->line->toArray();
     }

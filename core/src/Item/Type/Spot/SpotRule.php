@@ -6,10 +6,12 @@ namespace ChalkLadder\Core\Item\Type\Spot;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\Alternative;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Line;
 use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Picture;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Renaming;
 use ChalkLadder\Core\Item\Response;
@@ -27,6 +29,8 @@ use ChalkLadder\Core\Item\Thing;
  */
 final readonly class SpotRule extends PlainRule
 {
+    private const NOWHERE = 'nothing named';
+
     /**
      * @param 'points'|'rings'|'labels' $mode
      * @param list<Region>              $regions
@@ -41,6 +45,7 @@ final readonly class SpotRule extends PlainRule
         public array $labels,
         public array $key,
         public BigRational $overlap,
+        public ?Picture $picture = null,
     ) {
     }
 
@@ -67,6 +72,7 @@ final readonly class SpotRule extends PlainRule
             $labels,
             $key,
             $node->rational('overlap', '0', '1', '1/3'),
+            Picture::readOrNull($node, 'picture'),
         );
     }
 
@@ -90,11 +96,12 @@ final readonly class SpotRule extends PlainRule
         if ($marks === []) {
             return Outcome::nothing();
         }
-        $found = [];
+        $found = $read = [];
         $sum = BigRational::zero();
         $false = 0;
         foreach ($marks as $mark) {
             $region = $this->regionOf($mark);
+            $read[] = $region === null ? self::NOWHERE : $region->called();
             if ($region === null || isset($found[$region->id]) || $region->line->credit->isZero()) {
                 ++$false;
             } else {
@@ -110,7 +117,7 @@ final readonly class SpotRule extends PlainRule
         return $this->told(
             $credit,
             implode('+', array_map(strval(...), array_keys($found))),
-            sprintf('%d %s, %d found', count($marks), $this->mode, count($found)),
+            implode(', ', $read),
             $lines,
         );
     }
@@ -123,11 +130,11 @@ final readonly class SpotRule extends PlainRule
             return Outcome::nothing();
         }
         $sum = BigRational::zero();
-        $lines = [];
-        $names = [];
+        $lines = $names = $read = [];
         foreach ($placed as $id => $mark) {
             $region = $this->regionOf($mark);
             $names[] = $id.':'.($region->id ?? '–');
+            $read[] = Thing::named($this->labels, (string) $id).' – '.($region?->called() ?? self::NOWHERE);
             if ($region !== null && $region->id === $this->key[$id]) {
                 $sum = $sum->plus($region->line->credit);
             } elseif ($region !== null) {
@@ -138,7 +145,7 @@ final readonly class SpotRule extends PlainRule
         return $this->told(
             $sum->dividedBy(max(1, count($this->key))),
             implode('+', $names),
-            sprintf('%d labels placed', count($labels)),
+            implode(', ', $read),
             $lines,
         );
     }
@@ -176,6 +183,7 @@ final readonly class SpotRule extends PlainRule
             'mode' => $this->mode,
             'asked' => $this->asked,
             'labels' => $showing->things($this->labels, 'labels'),
+            'picture' => $this->picture?->toArray(),
         ];
     }
 
@@ -199,19 +207,73 @@ final readonly class SpotRule extends PlainRule
     {
         $words = [];
         foreach ($response instanceof LabelsResponse ? $response->labels : [] as $id => $mark) {
-            $words[] = Thing::named($this->labels, (string) $id).' at '.Marks::place($mark);
+            $words[] = Thing::named($this->labels, (string) $id).' at '.$this->placeOf($mark);
         }
 
-        return implode(', ', [...$words, ...array_map(Marks::place(...), match (true) {
+        return implode(', ', [...$words, ...array_map($this->placeOf(...), match (true) {
             $response instanceof PointsResponse => $response->points,
             $response instanceof RingsResponse => $response->rings,
             default => [],
         })]);
     }
 
+    /** @param list<BigRational> $mark */
+    private function placeOf(array $mark): string
+    {
+        $name = $this->regionOf($mark)->name ?? '';
+
+        return $name === '' ? Marks::place($mark) : $name;
+    }
+
     public function texts(): array
     {
         return array_map(static fn (Thing $t): string => $t->text, $this->labels);
+    }
+
+    public function files(): array
+    {
+        return $this->picture === null ? [] : [$this->picture->file];
+    }
+
+    public function key(): string
+    {
+        $named = array_column(array_map(static fn (Region $r): array => [$r->id, $r->called()], $this->regions), 1, 0);
+        $right = $this->mode === 'labels'
+            ? array_map(
+                fn (string|int $label): string => Thing::named($this->labels, (string) $label).' – '.($named[$this->key[$label]] ?? '?'),
+                array_keys($this->key),
+            )
+            : array_map(static fn (Region $r): string => $r->called(), $this->right());
+
+        return htmlspecialchars(implode(', ', $right));
+    }
+
+    /** Two marks in the same places are alike, wherever in them they stand. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return $outcome->readAs;
+    }
+
+    /** Places that can be pointed at; labels are laid, not picked. */
+    public function alternatives(): array
+    {
+        return $this->mode === 'labels' ? [] : array_map(
+            static fn (Region $r, int $i): Alternative => new Alternative(
+                $r->id,
+                (string) ($i + 1),
+                htmlspecialchars($r->called()),
+                $r->line->credit->isEqualTo(1),
+                $r->line->misconception,
+            ),
+            $this->regions,
+            array_keys($this->regions),
+        );
+    }
+
+    /** @return list<Region> */
+    private function right(): array
+    {
+        return array_values(array_filter($this->regions, static fn (Region $r): bool => $r->line->credit->isPositive()));
     }
 
     public function misconceptions(): array
@@ -228,20 +290,20 @@ final readonly class SpotRule extends PlainRule
             'labels' => Thing::write($this->labels),
             'key' => $this->key,
             'overlap' => (string) $this->overlap,
+            'picture' => $this->picture?->toArray(),
         ];
     }
 
     public function defects(): array
     {
-        $right = array_filter($this->regions, static fn (Region $r): bool => $r->line->credit->isGreaterThan(0));
-        if ($right === [] || ($this->mode === 'labels' && $this->key === [])) {
-            return [Defect::blocking('No region is right, so there is no key.')];
+        $defects = $this->picture === null ? [Defect::blocking('There is no picture to point at.')] : [];
+        $right = count($this->right());
+        if ($right === 0 || ($this->mode === 'labels' && $this->key === [])) {
+            $defects[] = Defect::blocking('No region is right, so there is no key.');
+        } elseif ($this->mode !== 'labels' && $this->asked > $right) {
+            $defects[] = Defect::blocking(sprintf('%d marks are asked for, but only %d regions are right.', $this->asked, $right));
         }
 
-        return $this->mode !== 'labels' && $this->asked > count($right) ? [Defect::blocking(sprintf(
-            '%d marks are asked for, but only %d regions are right.',
-            $this->asked,
-            count($right),
-        ))] : [];
+        return $defects;
     }
 }

@@ -29,9 +29,4 @@ final class TableType extends ComposedType
     {
         return 'cells';
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

@@ -19,9 +19,4 @@ final class TextType extends PlainType
     {
         return 30.0;
     }
-
-    public function hasInput(): bool
-    {
-        return true;
-    }
 }

@@ -18,7 +18,7 @@ final class WorkingType extends PlainType
 
     public function responses(): array
     {
-        return [FilesResponse::class];
+        return [WorkingResponse::class, FilesResponse::class];
     }
 
     public function seconds(): float

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Lookout\Api\View;
 
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
 /** One answer of a student's work, as a teacher reads it. */
 final readonly class WorkAnswerView
 {
@@ -13,6 +15,8 @@ final readonly class WorkAnswerView
      * @param list<string> $misconceptions names
      * @param float|null   $seconds        how long the question was in front of the student
      * @param int|null     $confidence     1 guessing, 2 fairly sure, 3 sure
+     * @param array<string, mixed>      $face     what it was answered with, under the names as they are written
+     * @param array<string, mixed>|null $response
      */
     public function __construct(
         public string $entry,
@@ -35,6 +39,10 @@ final readonly class WorkAnswerView
         public ?string $savedAt,
         public ?float $seconds,
         public ?int $confidence,
+        #[Shape('Face')]
+        public array $face,
+        #[Shape('Response')]
+        public ?array $response,
     ) {
     }
 }

@@ -1,0 +1,65 @@
+import { ChevronLeft, ChevronRight, Download } from 'lucide-react'
+import { useState } from 'react'
+import { Button } from '@/ui/Button'
+import { localOf } from './local'
+import { useMedia, type FileAbout } from './place'
+import { sizeOf } from './words'
+
+/** A file where it is read: a picture, a player, the pages of a PDF; what cannot be shown is fetched. */
+export function Shown({ file, alt }: { file: FileAbout; alt?: string }) {
+  const { urlOf } = useMedia()
+  const url = localOf(file.id)?.url ?? urlOf(file.id)
+  const name = alt ?? file.name
+  if (file.kind === 'picture')
+    return <img src={url} alt={name} className="max-h-[70vh] max-w-full rounded border bg-white" />
+  if (file.kind === 'sound')
+    return <audio controls preload="metadata" src={url} aria-label={name} className="w-full max-w-lg" />
+  if (file.kind === 'film')
+    return <video controls preload="metadata" src={url} aria-label={name} className="max-h-[60vh] max-w-full rounded" />
+  if (file.pages > 0) return <Pages file={file} />
+  return (
+    <p>
+      <a href={url} className="inline-flex min-h-11 items-center gap-2 font-semibold text-blue underline">
+        <Download aria-hidden className="size-4" /> {file.name || 'the file'} ({sizeOf(file.size)})
+      </a>
+    </p>
+  )
+}
+
+/** The pages of a PDF as faithful pictures, one at a time. */
+function Pages({ file }: { file: FileAbout }) {
+  const { urlOf } = useMedia()
+  const [page, setPage] = useState(1)
+  return (
+    <figure>
+      <img
+        src={urlOf(file.id, page)}
+        alt={`Page ${page} of ${file.name}`}
+        className="max-h-[75vh] max-w-full rounded border bg-white"
+      />
+      <figcaption className="mt-2 flex flex-wrap items-center gap-3 text-[15px] text-quiet">
+        {file.pages > 1 ? (
+          <>
+            <Button size="small" aria-label="Page before" disabled={page === 1} onClick={() => setPage(page - 1)}>
+              <ChevronLeft aria-hidden className="size-4" />
+            </Button>
+            <span className="tabular-nums">
+              page {page} of {file.pages}
+            </span>
+            <Button
+              size="small"
+              aria-label="Next page"
+              disabled={page === file.pages}
+              onClick={() => setPage(page + 1)}
+            >
+              <ChevronRight aria-hidden className="size-4" />
+            </Button>
+          </>
+        ) : null}
+        <a href={urlOf(file.id)} className="text-blue underline">
+          {file.name || 'the PDF'} ({sizeOf(file.size)})
+        </a>
+      </figcaption>
+    </figure>
+  )
+}
