@@ -141,6 +141,7 @@ abstract class RouteCase extends ApiCase
                 'explanation' => '',
                 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
             ]],
+            'POST /items/draws' => ['item' => $world->itemDocuments()['number'] + ['variables' => [['name' => 'h', 'from' => '1', 'to' => '3']]]],
             'POST /items/try' => [
                 'item' => [
                     'version' => 1,

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Formula\Effort;
 use ChalkLadder\Core\Item\Distinctness;
+use ChalkLadder\Core\Item\Draws;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response\TextResponse;
 use Eris\Generators;
@@ -266,5 +267,29 @@ final class VariablesTest extends TestCase
         $report = (new Distinctness($template))->report();
         self::assertFalse($report['exhaustive']);
         self::assertLessThan(10_000, $report['walked'], 'the walk ends before its usual length, and says so');
+    }
+
+    public function testDrawsAreSpreadOverAllCombinationsWithTheirFaults(): void
+    {
+        $template = ItemTemplate::read([
+            'version' => 1, 'type' => 'number', 'title' => 'Range', 'prompt' => '<p>From {l} to {h}?</p>', 'points' => '1',
+            'variables' => [
+                ['name' => 'l', 'choices' => ['1', '2']],
+                ['name' => 'r', 'choices' => ['0', '2', '4']],
+                ['name' => 'h', 'is' => 'l + r'],
+            ],
+            'constraints' => ['h < 6'],
+            'rule' => ['targets' => [['value' => '= h - l'], ['value' => '= h + l', 'credit' => '0'], ['value' => '= h / r', 'credit' => '0']]],
+        ]);
+        $draws = Draws::of($template);
+
+        self::assertSame([6, 6], [$draws->combinations, $draws->looked]);
+        self::assertCount(5, $draws->seen, 'one breaks the constraint');
+        $first = $draws->seen[0];
+        self::assertSame(['l' => '1', 'r' => '0', 'h' => '1'], array_map(strval(...), $first->numbers));
+        self::assertSame([' h - l' => '0', ' h + l' => '2'], array_map(strval(...), array_diff_key($first->values, ['l' => 1, 'h' => 1])));
+        self::assertNotSame([], $first->faults, 'nothing is divided by nought');
+        $plain = array_diff_key($template->toArray(), ['variables' => 1, 'constraints' => 1]);
+        self::assertSame([], Draws::of(ItemTemplate::read(['rule' => ['targets' => [['value' => '1']]], 'prompt' => '<p>?</p>'] + $plain))->seen);
     }
 }

@@ -37,6 +37,7 @@ final class AccessTest extends RouteCase
         'GET /bank/terms' => self::TEACHERS, 'POST /bank/skills' => self::TEACHERS, 'POST /bank/misconceptions' => self::TEACHERS,
         'PUT /bank/skills/{skill}' => self::TEAM, 'PUT /bank/misconceptions/{idea}' => self::TEAM,
         'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS,
+        'POST /items/draws' => self::TEACHERS,
         'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM,
         'POST /items/{item}/restore' => self::TEAM,
         'GET /files' => self::STAFF, 'GET /files/{file}' => self::STAFF_OF_TEAM, 'GET /files/{own}' => self::STAFF_OF_TEAM,

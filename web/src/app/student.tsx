@@ -3,7 +3,6 @@ import { QueryClientProvider } from '@tanstack/react-query'
 import { lazy, StrictMode, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import Join from '@/features/sitting/Join'
 import { useFocusKeeper } from '@/lib/focus'
 import { applyTheme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
@@ -13,6 +12,7 @@ import { Toasts } from '@/ui/Toasts'
 import { tellFaults } from './faults'
 import { queryClient } from './queries'
 
+const Join = lazy(() => import('@/features/sitting/Join'))
 const MyWork = lazy(() => import('@/features/sitting/MyWork'))
 const Sit = lazy(() => import('@/features/sitting/Sit'))
 

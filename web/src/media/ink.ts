@@ -35,7 +35,7 @@ export function read(points: string): Point[] {
   return all
 }
 
-export const lengthOf = (stroke: Stroke) => (stroke.points.split(' ').length + 1) / 3
+export const lengthOf = (stroke: Stroke) => stroke.points.split(' ').length / 3
 
 /** Fewer points that lie no further off than so much (Ramer 1972, Douglas and Peucker 1973); their times stay. */
 export function thinned(points: readonly Point[], off: number): Point[] {

@@ -1,6 +1,12 @@
-import { mergeAttributes, Node } from '@tiptap/core'
-import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react'
-import StarterKit from '@tiptap/starter-kit'
+import { Bold } from '@tiptap/extension-bold'
+import { Document } from '@tiptap/extension-document'
+import { HardBreak } from '@tiptap/extension-hard-break'
+import { Italic } from '@tiptap/extension-italic'
+import { BulletList, ListItem, ListKeymap, OrderedList } from '@tiptap/extension-list'
+import { Paragraph } from '@tiptap/extension-paragraph'
+import { Text } from '@tiptap/extension-text'
+import { UndoRedo } from '@tiptap/extensions'
+import { EditorContent, Mark, mergeAttributes, Node, useEditor, useEditorState, type Editor } from '@tiptap/react'
 import { Toolbar } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { MathsDialog } from './MathsDialog'
@@ -45,6 +51,37 @@ const Maths = Node.create<{ ask: Ask }>({
   },
 })
 
+/** Letters that stand lower or higher: H₂O, m². One puts out the other. */
+const shifted = (name: 'sub' | 'sup', key: string) =>
+  Mark.create({
+    name,
+    excludes: 'sub sup',
+    parseHTML: () => [{ tag: name }],
+    renderHTML: ({ HTMLAttributes }) => [name, HTMLAttributes, 0],
+    addKeyboardShortcuts() {
+      return { [key]: () => this.editor.commands.toggleMark(name) }
+    },
+  })
+const Lower = shifted('sub', 'Mod-,')
+const Upper = shifted('sup', 'Mod-.')
+
+// What a prompt is made of, and no more: each part is fetched with the editor.
+const PARTS = [
+  Document,
+  Paragraph,
+  Text,
+  HardBreak,
+  Bold,
+  Italic,
+  Lower,
+  Upper,
+  BulletList,
+  OrderedList,
+  ListItem,
+  ListKeymap,
+  UndoRedo,
+]
+
 const empty = (html: string) => (html === '<p></p>' ? '' : html)
 
 type Props = {
@@ -77,19 +114,7 @@ export function RichEditor({
     latest.current = onChange
   })
   const editor = useEditor({
-    extensions: [
-      StarterKit.configure({
-        heading: false,
-        codeBlock: false,
-        code: false,
-        link: false,
-        horizontalRule: false,
-        strike: false,
-        underline: false,
-        blockquote: false,
-      }),
-      Maths.configure({ ask: (latex, put) => setAsked({ latex, put }) }),
-    ],
+    extensions: [...PARTS, Maths.configure({ ask: (latex, put) => setAsked({ latex, put }) })],
     content: value,
     autofocus: focused ? 'end' : false,
     editorProps: {
@@ -163,6 +188,8 @@ function Tools({
     selector: ({ editor: e }) => ({
       bold: e.isActive('bold'),
       italic: e.isActive('italic'),
+      lower: e.isActive('sub'),
+      upper: e.isActive('sup'),
       bullets: e.isActive('bulletList'),
       numbers: e.isActive('orderedList'),
     }),
@@ -192,6 +219,8 @@ function Tools({
     >
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}
       {tool('Italics', on.italic, () => editor.chain().focus().toggleItalic().run(), 'I', 'italic')}
+      {tool('Lower, as in H₂O', on.lower, () => editor.chain().focus().toggleMark('sub').run(), 'x₂')}
+      {tool('Higher, as in m²', on.upper, () => editor.chain().focus().toggleMark('sup').run(), 'x²')}
       {small
         ? null
         : tool('Bulleted list', on.bullets, () => editor.chain().focus().toggleBulletList().run(), '• list')}

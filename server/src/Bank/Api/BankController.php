@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank\Api;
 
+use ChalkLadder\Server\Bank\Api\Input\DrawsInput;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Api\Input\TryInput;
+use ChalkLadder\Server\Bank\Api\View\DrawsView;
 use ChalkLadder\Server\Bank\Api\View\ItemListView;
 use ChalkLadder\Server\Bank\Api\View\ItemSavedView;
 use ChalkLadder\Server\Bank\Api\View\ItemView;
@@ -14,6 +16,7 @@ use ChalkLadder\Server\Bank\Api\View\TermsView;
 use ChalkLadder\Server\Bank\Api\View\TermView;
 use ChalkLadder\Server\Bank\Api\View\TryView;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\QuestionDraws;
 use ChalkLadder\Server\Bank\ReadModel\Order;
 use ChalkLadder\Server\Bank\ReadModel\Search;
 use ChalkLadder\Server\Bank\Terms;
@@ -30,7 +33,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class BankController
 {
-    public function __construct(private Bank $bank, private Terms $terms, private TryOut $tryOut)
+    public function __construct(private Bank $bank, private Terms $terms, private TryOut $tryOut, private QuestionDraws $draws)
     {
     }
 
@@ -111,6 +114,13 @@ final readonly class BankController
     public function restore(#[CurrentUser] StaffUser $who, string $id): void
     {
         $this->bank->restore($who, $id);
+    }
+
+    /** Bounded in effort, and asked for while one types. */
+    #[Route('/items/draws', methods: ['POST'])]
+    public function draws(#[MapRequestPayload] DrawsInput $input): DrawsView
+    {
+        return $this->draws->show($input->item);
     }
 
     #[Dear]

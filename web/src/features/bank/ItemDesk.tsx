@@ -19,6 +19,7 @@ import { toast } from '@/ui/Toasts'
 import { AsStudent, FACES, Printed, type Face } from './Faces'
 import { ItemForm } from './ItemForm'
 import { ItemSettings } from './ItemSettings'
+import { OwnNumbers } from './OwnNumbers'
 import { TryBox } from './TryBox'
 import type { Item, ItemType } from '@/answers/kinds'
 import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry'
@@ -96,7 +97,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     setBack(false)
   }
   const turnInto = (next: ItemType) => {
-    const { title, prompt, points, skill, hint, explanation, confidence } = draft.value
+    const { title, prompt, points, skill, hint, explanation, confidence, variables, constraints, decimals } =
+      draft.value
     keepDraft(`new-${next}`, blankItem(next), {
       ...blankItem(next),
       ...turned?.rules[next],
@@ -107,6 +109,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       hint,
       explanation,
       confidence,
+      ...(variables ? { variables, constraints, decimals } : {}),
     } as Item)
     dropUnsaved(place)
     const state: Turned = { rules: { ...turned?.rules, [draft.value.type]: { rule: draft.value.rule } } }
@@ -196,6 +199,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
         right={
           <div className="flex flex-col gap-6">
             <ItemSettings item={item} onChange={change} faults={problem?.fields} />
+            <OwnNumbers item={item} onChange={change} />
             <TryBox item={item} />
             <section>
               <h2 className="text-lg">Defects</h2>

@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import { RuleEditor } from '@/answers/RuleEditor'
 import type { Item } from '@/answers/kinds'
+import { isByHand } from '@/answers/registry'
 import { decimal } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { RichEditor } from '@/ui/RichEditor'
+import { CheckLines } from './CheckLines'
 
 type Change = Partial<Pick<Item, 'prompt' | 'points' | 'hint' | 'explanation'>>
 
@@ -59,6 +61,7 @@ export function ItemForm({
           : {message}
         </p>
       ))}
+      <Checks item={item} onChange={onChange} faults={faults} />
       <div className="flex flex-col items-start gap-2">
         <Further label="Hint, opened on asking" add="Add a hint" value={item.hint} onChange={(hint) => set({ hint })} />
         <Further
@@ -69,6 +72,20 @@ export function ItemForm({
         />
       </div>
     </div>
+  )
+}
+
+/** Checks, there once they are asked for; what a person marks has none. */
+function Checks(props: { item: Item; onChange: (item: Item) => void; faults: Record<string, string> }) {
+  const [open, setOpen] = useState(false)
+  const any = (props.item.checks ?? []).length > 0
+  if (isByHand(props.item.type) && !any) return null
+  return any || open ? (
+    <CheckLines {...props} />
+  ) : (
+    <Button kind="quiet" size="small" className="-ml-2 self-start" onClick={() => setOpen(true)}>
+      Add a check
+    </Button>
   )
 }
 

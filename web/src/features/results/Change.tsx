@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Moved } from '@/ui/chart/small'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, percent, plural } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
@@ -143,22 +144,7 @@ function Moves({ students }: { students: Schemas['ResultsStudentMoveView'][] }) 
               {s.name}
             </th>
             <td className="pr-4">
-              <svg aria-hidden viewBox="0 0 200 12" className="h-3 w-[200px]">
-                <path d="M0 6H200" className="stroke-line" strokeWidth="1.5" />
-                <path
-                  d={`M${5 + s.before * 190} 6H${5 + s.after * 190}`}
-                  className={s.after < s.before ? 'stroke-rung' : 'stroke-r3'}
-                  strokeWidth="3"
-                />
-                <circle
-                  cx={5 + s.before * 190}
-                  cy="6"
-                  r="3.5"
-                  className={`fill-pale ${s.after < s.before ? 'stroke-rung' : 'stroke-r3'}`}
-                  strokeWidth="1.5"
-                />
-                <circle cx={5 + s.after * 190} cy="6" r="4" className={s.after < s.before ? 'fill-rung' : 'fill-r3'} />
-              </svg>
+              <Moved before={s.before} after={s.after} />
             </td>
             <td className="pr-4 text-right tabular-nums">{percent(s.before)}</td>
             <td className="pr-4 text-right tabular-nums">{percent(s.after)}</td>

@@ -1,71 +1,51 @@
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
 import { apart } from './figures'
+import { scaleBand, scaleLinear, scalePoint } from '@visx/scale'
+import { Bar, LinePath } from '@visx/shape'
+import { FootOfNames, Side } from '@/ui/chart/axes'
+import { Chart } from '@/ui/chart/Chart'
+
+const THIRDS = ['lower third', 'middle', 'upper third']
 
 /** Where do the students stand? Marks in bins; the same counts stand below as text. */
 export function Distribution({ bins }: { bins: Schemas['ResultsBinView'][] }) {
-  const most = Math.max(1, ...bins.map((b) => b.students))
-  const w = 300
-  const h = 96
-  const step = w / bins.length
+  const [width, foot] = [300, 96]
+  const named = (b: (typeof bins)[number], i: number) =>
+    b.to - b.from <= 1 && i < bins.length - 1 ? String(b.from) : `${b.from}–${b.to}`
+  const names = bins.map(named)
+  const x = scaleBand<string>({ domain: names, range: [0, width], padding: 0.1 })
+  const y = scaleLinear<number>({ domain: [0, Math.max(1, ...bins.map((b) => b.students))], range: [foot, 16] })
   return (
-    <figure>
-      <figcaption className="font-head font-semibold">How are the marks spread?</figcaption>
-      <svg
-        viewBox={`0 0 ${w} ${h + 18}`}
-        className="mt-1 w-full"
-        role="img"
-        aria-label={`Students by marks: ${bins.map((b) => `${b.from} to ${b.to}: ${b.students}`).join('; ')}`}
-      >
-        {bins.map((b, i) => (
+    <Chart
+      title="How are the marks spread?"
+      says={`Students by marks: ${bins.map((b) => `${b.from} to ${b.to}: ${b.students}`).join('; ')}`}
+      width={width}
+      height={foot + 18}
+    >
+      {bins.map((b, i) => {
+        const [left, top] = [x(names[i] ?? '') ?? 0, y(b.students)]
+        return (
           <g key={b.from}>
-            <rect
-              x={i * step + 1.5}
-              y={h - (b.students / most) * (h - 16)}
-              width={step - 3}
-              height={(b.students / most) * (h - 16)}
-              className="fill-r2"
-            />
+            <Bar x={left} y={top} width={x.bandwidth()} height={foot - top} className="fill-r2" />
             {b.students > 0 ? (
-              <text
-                x={i * step + step / 2}
-                y={h - (b.students / most) * (h - 16) - 3}
-                textAnchor="middle"
-                className="fill-ink text-[11px]"
-              >
+              <text x={left + x.bandwidth() / 2} y={top - 3} textAnchor="middle" className="fill-ink text-[11px]">
                 {b.students}
               </text>
             ) : null}
-            <text x={i * step + step / 2} y={h + 13} textAnchor="middle" className="fill-quiet text-[11px]">
-              {b.to - b.from <= 1 && i < bins.length - 1 ? b.from : `${b.from}–${b.to}`}
-            </text>
           </g>
-        ))}
-        <path d={`M0 ${h}H${w}`} className="stroke-ink" />
-      </svg>
-    </figure>
-  )
-}
-
-/** A share with its 95 % interval on a line from 0 to 1. */
-export function Whisker({ figure }: { figure: Schemas['ResultsFigureView'] }) {
-  if (figure.value === null) return null
-  return (
-    <svg aria-hidden viewBox="0 0 120 10" className="inline-block h-2.5 w-[120px] align-middle">
-      <path d="M0 5H120" className="stroke-line" strokeWidth="1.5" />
-      {figure.low !== null && figure.high !== null ? (
-        <path d={`M${figure.low * 120} 5H${figure.high * 120}`} className="stroke-r2" strokeWidth="5" />
-      ) : null}
-      <circle cx={figure.value * 120} cy="5" r="4" className="fill-r3" />
-    </svg>
+        )
+      })}
+      <FootOfNames scale={x} top={foot} says={(name) => name} />
+    </Chart>
   )
 }
 
 /** Which options rival the key, and among whom? A line an option over the thirds, named at its end. */
 export function OptionLines({ options }: { options: Schemas['ResultsOptionView'][] }) {
   const top = Math.min(1, Math.ceil(Math.max(0.2, ...options.flatMap((o) => [o.lower, o.middle, o.upper])) * 5) / 5)
-  const x = [40, 140, 240] as const
-  const y = (share: number) => 12 + (1 - share / top) * 150
+  const x = scalePoint<string>({ domain: THIRDS, range: [40, 240] })
+  const y = scaleLinear<number>({ domain: [0, top], range: [162, 12] })
   const rival = [...options].filter((o) => !o.key).sort((a, b) => b.upper - a.upper)[0]
   // Names at the line ends are moved apart so that each can be read, and stay above the names of the thirds.
   const ends = [...options].sort((a, b) => b.upper - a.upper)
@@ -75,34 +55,30 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
     170,
   )
   return (
-    <svg
-      viewBox="0 0 300 200"
-      className="w-full"
-      role="img"
-      aria-label="Share of each third that took each option; the same values stand in the table below"
+    <Chart
+      says="Share of each third that took each option; the same values stand in the table below"
+      width={300}
+      height={200}
     >
-      {[0, top / 2, top].map((share) => (
-        <g key={share}>
-          <path d={`M36 ${y(share)}H246`} className="stroke-line" />
-          <text x="30" y={y(share) + 4} textAnchor="end" className="fill-quiet text-[11px]">
-            {percent(share)}
-          </text>
-        </g>
-      ))}
+      <Side scale={y} left={36} at={[0, top / 2, top]} says={percent} until={246} />
       {options.map((o) => {
-        const points = [o.lower, o.middle, o.upper].map((share, i) => [x[i as 0 | 1 | 2], y(share)] as const)
-        const style = o.key ? 'stroke-r3' : o === rival ? 'stroke-rung' : 'stroke-edge'
+        const points = [o.lower, o.middle, o.upper].map((share, i) => ({ x: x(THIRDS[i] ?? '') ?? 0, y: y(share) }))
+        const strong = o.key || o === rival
         return (
-          <g key={o.id} className={style} strokeWidth={o.key || o === rival ? 2.4 : 1.3} fill="none">
-            <polyline
-              points={points.map((p) => p.join(',')).join(' ')}
-              strokeDasharray={o.key || o === rival ? undefined : '3 3'}
+          <g key={o.id} className={o.key ? 'stroke-r3' : o === rival ? 'stroke-rung' : 'stroke-edge'}>
+            <LinePath
+              data={points}
+              x={(p) => p.x}
+              y={(p) => p.y}
+              stroke=""
+              strokeWidth={strong ? 2.4 : 1.3}
+              strokeDasharray={strong ? undefined : '3 3'}
             />
-            {points.map(([cx, cy], i) =>
+            {points.map((p, i) =>
               o.key ? (
-                <rect key={i} x={cx - 4} y={cy - 4} width="8" height="8" className="fill-r3" />
+                <rect key={i} x={p.x - 4} y={p.y - 4} width="8" height="8" className="fill-r3" />
               ) : (
-                <circle key={i} cx={cx} cy={cy} r="4" className="fill-pale" />
+                <circle key={i} cx={p.x} cy={p.y} r="4" className="fill-pale" strokeWidth={strong ? 2.4 : 1.3} />
               ),
             )}
           </g>
@@ -114,11 +90,11 @@ export function OptionLines({ options }: { options: Schemas['ResultsOptionView']
           {o.key ? ' key' : ''}
         </text>
       ))}
-      {['lower third', 'middle', 'upper third'].map((name, i) => (
-        <text key={name} x={x[i as 0 | 1 | 2]} y="190" textAnchor="middle" className="fill-quiet text-[11px]">
+      {THIRDS.map((name) => (
+        <text key={name} x={x(name)} y="190" textAnchor="middle" className="fill-quiet text-[11px]">
           {name}
         </text>
       ))}
-    </svg>
+    </Chart>
   )
 }

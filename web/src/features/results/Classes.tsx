@@ -3,7 +3,8 @@ import { api, take } from '@/lib/api/client'
 import { percent, plural } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { Failed, Loading } from '@/ui/States'
-import { Whisker } from './Charts'
+import {} from './Charts'
+import { Whisker } from '@/ui/chart/small'
 import { points, two } from './figures'
 
 /** How do the classes differ? Whole marks first, then questions that differ among students of the same score. */

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Explained } from '@/ui/Explained'
 import { ToWork } from '@/ui/ToWork'
-import { Whisker } from './Charts'
+import {} from './Charts'
+import { Whisker } from '@/ui/chart/small'
 import { two } from './figures'
 
 export function Misconceptions({ results: r }: { results: Schemas['ResultsResultsView'] }) {

@@ -1,3 +1,7 @@
+import { scaleLinear } from '@visx/scale'
+import { Line } from '@visx/shape'
+import { Foot, Side } from '@/ui/chart/axes'
+import { Chart } from '@/ui/chart/Chart'
 import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
@@ -107,8 +111,8 @@ function PaceChart({ students }: { students: Student[] }) {
   const logs = students.map((s) => Math.log2(s.pace.value ?? 1))
   const from = Math.min(-1, Math.floor(Math.min(...logs)))
   const to = Math.max(1, Math.ceil(Math.max(...logs)))
-  const x = (log: number) => LEFT + ((log - from) / (to - from)) * (RIGHT - LEFT)
-  const y = (share: number) => FOOT - share * (FOOT - TOP)
+  const x = scaleLinear<number>({ domain: [from, to], range: [LEFT, RIGHT] })
+  const y = scaleLinear<number>({ domain: [0, 1], range: [FOOT, TOP] })
   const dots = students.map((s, i) => ({
     student: s,
     at: x(logs[i] ?? 0),
@@ -127,28 +131,24 @@ function PaceChart({ students }: { students: Student[] }) {
   const lagging = named('lagging')
   const ticks = Array.from({ length: to - from + 1 }, (_, i) => from + i)
   return (
-    <figure className="max-w-3xl">
-      <figcaption className="font-head font-semibold">Who rushes, who lags, and what comes of it?</figcaption>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="mt-1 w-full"
-        role="img"
-        aria-label={`Students by pace and share of the marks; the same values stand in the table below. Rushing: ${rushing.map((d) => d.student.name).join(', ') || 'nobody'}. Lagging: ${lagging.map((d) => d.student.name).join(', ') || 'nobody'}.`}
+    <div className="max-w-3xl">
+      <Chart
+        title="Who rushes, who lags, and what comes of it?"
+        says={`Students by pace and share of the marks; the same values stand in the table below. Rushing: ${rushing.map((d) => d.student.name).join(', ') || 'nobody'}. Lagging: ${lagging.map((d) => d.student.name).join(', ') || 'nobody'}.`}
+        width={WIDTH}
+        height={HEIGHT}
       >
         {ticks.map((t) => (
-          <g key={t}>
-            <path d={`M${x(t)} ${TOP}V${FOOT}`} className={t === 0 ? 'stroke-edge' : 'stroke-line'} />
-            <text x={x(t)} y={FOOT + 14} textAnchor="middle" className="fill-quiet text-[11px]">
-              {t < 0 ? `1/${2 ** -t}` : 2 ** t}
-            </text>
-          </g>
+          <Line
+            key={t}
+            from={{ x: x(t), y: TOP }}
+            to={{ x: x(t), y: FOOT }}
+            className={t === 0 ? 'stroke-edge' : 'stroke-line'}
+            stroke=""
+          />
         ))}
-        {[0, 0.5, 1].map((share) => (
-          <text key={share} x={LEFT - 6} y={y(share) + 4} textAnchor="end" className="fill-quiet text-[11px]">
-            {percent(share)}
-          </text>
-        ))}
-        <path d={`M${LEFT} ${FOOT}H${RIGHT}`} className="stroke-ink" />
+        <Foot scale={x} top={FOOT} at={ticks} says={(t) => (t < 0 ? `1/${2 ** -t}` : String(2 ** t))} />
+        <Side scale={y} left={LEFT} at={[0, 0.5, 1]} says={percent} />
         <text x={(LEFT + RIGHT) / 2} y={HEIGHT - 4} textAnchor="middle" className="fill-quiet text-[11px]">
           time beside the others: 1/2 is twice as fast, 2 twice as slow
         </text>
@@ -188,8 +188,8 @@ function PaceChart({ students }: { students: Student[] }) {
             </text>
           </g>
         ))}
-      </svg>
+      </Chart>
       <p className="text-sm text-quiet">Up: share of the marks. A diamond rushes, a square lags.</p>
-    </figure>
+    </div>
   )
 }

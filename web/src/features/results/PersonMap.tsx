@@ -1,3 +1,6 @@
+import { scaleLinear } from '@visx/scale'
+import { Side } from '@/ui/chart/axes'
+import { Chart } from '@/ui/chart/Chart'
 import { useQuery } from '@tanstack/react-query'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
@@ -58,50 +61,45 @@ function Scale({ model }: { model: Model }) {
   const low = Math.floor(Math.min(...places))
   const high = Math.ceil(Math.max(...places))
   const height = Math.max(300, questions.length * 17)
-  const y = (logit: number) => TOP + ((high - logit) / (high - low)) * height
+  const y = scaleLinear<number>({ domain: [low, high], range: [TOP + height, TOP] })
   const bins = new Map<number, number>()
   for (const a of abilities) {
     const bin = Math.floor(a / BIN)
     bins.set(bin, (bins.get(bin) ?? 0) + 1)
   }
-  const most = Math.max(1, ...bins.values())
+  const wide = scaleLinear<number>({ domain: [0, Math.max(1, ...bins.values())], range: [0, 220] })
   const names = apart(
     questions.map((q) => y(q.at)),
     16,
     TOP + height + 8,
   )
   return (
-    <svg
-      viewBox={`0 0 640 ${height + 2 * TOP + 12}`}
+    <Chart
+      says="Students and questions on one scale of logits; the same values stand in the table beside it"
+      width={640}
+      height={height + 2 * TOP + 12}
       className="mt-1 w-full max-w-3xl"
-      role="img"
-      aria-label="Students and questions on one scale of logits; the same values stand in the table beside it"
     >
-      {Array.from({ length: high - low + 1 }, (_, i) => high - i).map((logit) => (
-        <g key={logit}>
-          <path d={`M40 ${y(logit)}H330`} className="stroke-line" />
-          <text x="34" y={y(logit) + 4} textAnchor="end" className="fill-quiet text-[12px]">
-            {logit > 0 ? `+${logit}` : String(logit).replace('-', '−')}
-          </text>
-        </g>
-      ))}
+      <Side
+        scale={y}
+        left={40}
+        at={Array.from({ length: high - low + 1 }, (_, i) => high - i)}
+        says={(logit) => (logit > 0 ? `+${logit}` : String(logit).replace('-', '−'))}
+        until={330}
+      />
       {[...bins].map(([bin, count]) => {
-        const bar = Math.max(1.5, (BIN / (high - low)) * height - 1.5)
+        // A gap between the bars, however thin they are.
+        const bar = Math.max(1, (BIN / (high - low)) * height - 1.5)
         return (
           <g key={bin}>
             <rect
-              x={310 - (count / most) * 220}
+              x={310 - wide(count)}
               y={y((bin + 1) * BIN) + 0.75}
-              width={(count / most) * 220}
+              width={wide(count)}
               height={bar}
               className="fill-r2"
             />
-            <text
-              x={304 - (count / most) * 220}
-              y={y((bin + 0.5) * BIN) + 4}
-              textAnchor="end"
-              className="fill-ink text-[11px]"
-            >
+            <text x={304 - wide(count)} y={y((bin + 0.5) * BIN) + 4} textAnchor="end" className="fill-ink text-[11px]">
               {count}
             </text>
           </g>
@@ -130,7 +128,7 @@ function Scale({ model }: { model: Model }) {
       <text x="330" y={TOP + height + 20} className="fill-quiet text-[12px]">
         questions
       </text>
-    </svg>
+    </Chart>
   )
 }
 

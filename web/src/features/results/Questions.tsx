@@ -5,7 +5,8 @@ import type { Schemas } from '@/lib/api/client'
 import { duration, percent, plural, SURE, typeset } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
 import { Word } from '@/ui/Word'
-import { OptionLines, Whisker } from './Charts'
+import { OptionLines } from './Charts'
+import { Whisker } from '@/ui/chart/small'
 import { two } from './figures'
 
 type Question = Schemas['ResultsQuestionView']

@@ -788,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/draws": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bankDraws"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items/try": {
         parameters: {
             query?: never;
@@ -1452,6 +1468,24 @@ export interface components {
             message: string;
             blocks: boolean;
             where: string;
+        };
+        BankDrawView: {
+            numbers: {
+                [key: string]: string;
+            };
+            values: {
+                [key: string]: string;
+            };
+            faults: string[];
+        };
+        BankDrawsInput: {
+            item?: components["schemas"]["Item"];
+        };
+        BankDrawsView: {
+            combinations: number;
+            looked: number;
+            formulas: string[];
+            draws: components["schemas"]["BankDrawView"][];
         };
         BankItemInput: {
             item?: components["schemas"]["Item"];
@@ -2771,6 +2805,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["OrderRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         OrderFace: {
             /** @constant */
@@ -2795,6 +2833,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["MatchRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         MatchFace: {
             /** @constant */
@@ -2821,6 +2863,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["ExpressionRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         ExpressionFace: {
             /** @constant */
@@ -2845,6 +2891,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["GapsRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         GapsFace: {
             /** @constant */
@@ -2880,6 +2930,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["TableRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         TableFace: {
             /** @constant */
@@ -2916,6 +2970,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["ChoiceRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         TextItem: {
             /** @constant */
@@ -2932,6 +2990,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["TextRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         NumberItem: {
             /** @constant */
@@ -2948,6 +3010,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["NumberRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         OpenItem: {
             /** @constant */
@@ -2964,6 +3030,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["OpenRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ExpressionItem"] | components["schemas"]["GapsItem"] | components["schemas"]["TableItem"] | components["schemas"]["SpotItem"] | components["schemas"]["PlotItem"] | components["schemas"]["FloorItem"] | components["schemas"]["WorkingItem"] | components["schemas"]["RecordingItem"] | components["schemas"]["UploadItem"];
         ItemMap: {
@@ -3278,6 +3348,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["SpotRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         PlotItem: {
             /** @constant */
@@ -3294,6 +3368,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["PlotRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         FloorItem: {
             /** @constant */
@@ -3310,6 +3388,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["FloorRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         WorkingItem: {
             /** @constant */
@@ -3326,6 +3408,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["WorkingRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         RecordingItem: {
             /** @constant */
@@ -3342,6 +3428,10 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["RecordingRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
         };
         UploadItem: {
             /** @constant */
@@ -3358,6 +3448,29 @@ export interface components {
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["UploadRule"];
+            variables?: components["schemas"]["Variable"][];
+            constraints?: string[];
+            decimals?: number;
+            checks?: components["schemas"]["Check"][];
+        };
+        Variable: {
+            name: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            from?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            to?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            step?: string;
+            choices?: string[];
+            /** @description A formula over the variables before it. */
+            is?: string;
+        };
+        Check: {
+            when: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit: string;
+            feedback: string;
+            misconception: string | null;
         };
     };
     responses: never;
@@ -5253,6 +5366,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BankItemSavedView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankDraws: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankDrawsInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankDrawsView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

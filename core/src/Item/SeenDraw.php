@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Item;
+
+use Brick\Math\BigRational;
+
+/** One draw of a question's variables, as a teacher looks at it. */
+final readonly class SeenDraw
+{
+    /**
+     * @param array<string, BigRational> $numbers by variable
+     * @param array<string, BigRational> $values  by formula, as it is written in the question
+     * @param list<string>               $faults  what speaks against handing it out
+     */
+    public function __construct(public array $numbers, public array $values, public array $faults)
+    {
+    }
+}
