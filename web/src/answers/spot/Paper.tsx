@@ -1,6 +1,7 @@
 import { Pins } from '@/media/Pins'
 import { Rich } from '@/lib/Rich'
 import type { PaperProps } from '../kinds'
+import { lines } from './lines'
 import { Shapes } from './Shapes'
 
 /** The picture to mark on, or its regions as the key. */
@@ -15,8 +16,11 @@ export default function Paper({ rule, withKey }: PaperProps<'spot'>) {
       </Pins>
       {withKey ? (
         <ol className="mt-1 list-decimal pl-6 text-sm">
-          {rule.regions.map((r) => (
-            <li key={r.id}>{r.name || r.id}</li>
+          {lines(rule).map((line) => (
+            <li key={line.line} className={line.isKey ? 'font-bold' : ''}>
+              {line.text}
+              {line.isKey ? ' ✓' : ''}
+            </li>
           ))}
         </ol>
       ) : rule.mode === 'labels' ? (

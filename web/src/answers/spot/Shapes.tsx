@@ -18,17 +18,9 @@ export function Shapes({ regions, unit, chosen }: { regions: Region[]; unit: num
         const [x, y] = middleOf(region)
         return (
           <g key={region.id} data-region={region.id} pointerEvents="all" style={{ cursor: 'move' }}>
-            {region.ellipse ? (
-              <ellipse
-                cx={Number(region.ellipse[0])}
-                cy={Number(region.ellipse[1])}
-                rx={Number(region.ellipse[2])}
-                ry={Number(region.ellipse[3])}
-                {...look}
-              />
-            ) : (
-              <polygon points={(region.corners ?? []).map((c) => c.join(',')).join(' ')} {...look} />
-            )}
+            {/* A light edge beneath, so that it is seen on dark ground too. */}
+            <Outline region={region} fill="none" stroke="#fff" strokeWidth={unit * 0.95} strokeOpacity={0.75} />
+            <Outline region={region} {...look} />
             <text
               x={x}
               y={y + unit * 1.2}
@@ -48,6 +40,19 @@ export function Shapes({ regions, unit, chosen }: { regions: Region[]; unit: num
     </>
   )
 }
+
+const Outline = ({ region, ...look }: { region: Region } & React.SVGProps<SVGEllipseElement & SVGPolygonElement>) =>
+  region.ellipse ? (
+    <ellipse
+      cx={Number(region.ellipse[0])}
+      cy={Number(region.ellipse[1])}
+      rx={Number(region.ellipse[2])}
+      ry={Number(region.ellipse[3])}
+      {...look}
+    />
+  ) : (
+    <polygon points={(region.corners ?? []).map((c) => c.join(',')).join(' ')} {...look} />
+  )
 
 function middleOf(region: Region): [number, number] {
   if (region.ellipse) return [Number(region.ellipse[0]), Number(region.ellipse[1])]

@@ -1,6 +1,6 @@
 import type { Kind } from '../kinds'
 import { part } from '../parts/part'
-import { plainOf } from '../parts/values'
+import { lines } from './lines'
 
 export const spot: Kind<'spot'> = {
   name: 'spot',
@@ -12,23 +12,7 @@ export const spot: Kind<'spot'> = {
     labels: [...labels].sort((a, b) => a.text.localeCompare(b.text)),
     picture,
   }),
-  keyLines: (rule) =>
-    rule.regions.map((region, i) => {
-      const labels = Object.entries(rule.key).flatMap(([label, at]) =>
-        at === region.id ? [plainOf(rule.labels.find((l) => l.id === label)?.text ?? '')] : [],
-      )
-      return {
-        line: region.id,
-        mark: String(i + 1),
-        text: [region.name || region.id, labels.join(', ')].filter(Boolean).join(': '),
-        rich: false,
-        credit: region.credit,
-        isKey: rule.mode === 'labels' ? labels.length > 0 : region.credit === '1',
-        misconception: region.misconception,
-        feedback: region.feedback,
-        shown: false,
-      }
-    }),
+  keyLines: lines,
   criteria: () => [],
   byHand: false,
   drawn: true,

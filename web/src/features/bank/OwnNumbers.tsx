@@ -1,32 +1,21 @@
-import { useQuery, keepPreviousData } from '@tanstack/react-query'
 import { X } from 'lucide-react'
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Line, NextLine, replaced, without } from '@/answers/parts/Lines'
 import type { Item } from '@/answers/kinds'
-import { api, Problem, take, type Schemas } from '@/lib/api/client'
+import { Problem, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { TextField } from '@/ui/Field'
 import { Fold } from '@/ui/Fold'
 import { Tip } from '@/ui/Tip'
 import { DrawTable } from './DrawTable'
 import { domainInWords, readDomain, readVariable, type Variable } from './domains'
+import { useDraws } from './useDraws'
 
 // Charts are fetched where there is something to draw.
 const DrawStrip = lazy(() => import('./DrawStrip').then((module) => ({ default: module.DrawStrip })))
 
-const WAIT = 350
 const DECIMALS = 2
 const MEMBERS = ['variables', 'constraints', 'decimals'] as const
-
-/** A value that has stood still for a moment. */
-function useSettled<T>(value: T): T {
-  const [settled, setSettled] = useState(value)
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), WAIT)
-    return () => clearTimeout(timer)
-  }, [value])
-  return settled
-}
 
 /** Numbers that every student gets of their own: variables, what must hold between them, and what all of it comes to. */
 export function OwnNumbers({ item, onChange }: { item: Item; onChange: (item: Item) => void }) {
@@ -38,16 +27,8 @@ export function OwnNumbers({ item, onChange }: { item: Item; onChange: (item: It
     if ((next.variables ?? []).length === 0) for (const member of MEMBERS) delete next[member]
     onChange(next)
   }
-  const asked = useSettled(item)
-  const draws = useQuery({
-    queryKey: ['draws', asked],
-    queryFn: () => take(api.POST('/api/items/draws', { body: { item: asked } })),
-    enabled: (asked.variables ?? []).length > 0,
-    placeholderData: keepPreviousData,
-    retry: false,
-    gcTime: 0,
-  })
-  const problem = draws.error instanceof Problem ? draws.error : null
+  const { asked, view, error } = useDraws(item)
+  const problem = error instanceof Problem ? error : null
   const faultOf = (path: string) => problem?.fields[path]
   const elsewhere = problem
     ? Object.entries(problem.fields).filter(([path]) => !/^(variables\.\d+|constraints\.\d+)/.test(path))
@@ -140,7 +121,7 @@ export function OwnNumbers({ item, onChange }: { item: Item; onChange: (item: It
               ✕ {elsewhere.map(([, message]) => message).join(' ') || 'One of the lines above cannot be read yet.'}
             </p>
           ) : null}
-          {draws.data && !problem ? <Seen item={asked} view={draws.data} /> : null}
+          {view && !problem ? <Seen item={asked} view={view} /> : null}
         </>
       ) : null}
     </section>

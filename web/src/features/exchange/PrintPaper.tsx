@@ -43,7 +43,7 @@ export default function PrintPaper() {
         </header>
         {doc.sections.map((section) => (
           <section key={section.id} className="mb-4">
-            {doc.sections.length > 1 ? <h2 className="mb-2 text-lg">{section.title}</h2> : null}
+            {doc.sections.length > 1 ? <h2 className="mb-2 break-after-avoid text-lg">{section.title}</h2> : null}
             {section.entries.map((entry) => {
               if (entry.kind === 'source') {
                 const picture = entry.source.picture ? pictures[entry.source.picture] : undefined
