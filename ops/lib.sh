@@ -160,7 +160,8 @@ start_web() {
   if [ "$(id -u)" != 0 ]; then sed -i '/^user = /d; /^group = /d; /^listen.owner/d; /^listen.group/d' "$STATE/php-fpm.conf"; fi
   fill "$ROOT/ops/nginx.conf" "$STATE/nginx.conf"
   local part; for part in headers fastcgi stream; do fill "$ROOT/ops/nginx-$part.conf" "$STATE/$part.conf"; done
-  if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx" "$STATE/files"; fi
+  if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
+  give_shelf
   rm -f "$RUN"/*.sock
   local speed=(-d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
   /usr/sbin/php-fpm8.2 "${speed[@]}" --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }
@@ -169,6 +170,8 @@ start_web() {
   # What happens by the clock: closing times, sessions that are over.
   start_clock
 }
+# What root has laid there is the web server's to read.
+give_shelf() { if [ "$(id -u)" = 0 ] && [ -d "$STATE/files" ]; then chown -R "$WEB_USER" "$STATE/files"; fi; }
 as_web() { if [ "$(id -u)" = 0 ]; then setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups env "$@"; else env "$@"; fi; }
 
 # Whether Chromium has its sandbox here depends on the system; asked once for each of its versions.

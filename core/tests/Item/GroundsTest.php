@@ -86,17 +86,17 @@ final class GroundsTest extends TestCase
         $right = ['kind' => 'point', 'x' => '2', 'y' => '3'];
         yield 'whole' => [['targets' => [$right]], ''];
         yield 'nothing right' => [['targets' => [['credit' => '0'] + $right]], 'Nothing to plot earns full credit, so there is no key.'];
-        yield 'beside' => [['targets' => [['x' => '11'] + $right]], '(11, 3) of the key lies outside of the grid.'];
-        yield 'above' => [['targets' => [['y' => '-1'] + $right]], '(2, -1) of the key lies outside of the grid.'];
-        yield 'no snap' => [['targets' => [['x' => '5/2', 'tolerance' => '1/4'] + $right]], '(2.5, 3) of the key is not where marks snap to.'];
+        yield 'beside' => [['targets' => [['x' => '11'] + $right]], 'The key (11, 3) lies outside of the grid.'];
+        yield 'above' => [['targets' => [['y' => '-1'] + $right]], 'The key (2, -1) lies outside of the grid.'];
+        yield 'no snap' => [['targets' => [['x' => '5/2', 'tolerance' => '1/4'] + $right]], 'The key (2.5, 3) is not where marks snap to.'];
         yield 'near a snap' => [['targets' => [['x' => '9/4', 'tolerance' => '1/4'] + $right]], ''];
         yield 'a line above a number line' => [
             ['ground' => ['line' => true], 'targets' => [['kind' => 'line', 'slope' => '1', 'intercept' => '-2']]],
-            'Y = 1 x − 2 of the key lies outside of the grid.',
+            'The key y = 1 x − 2 lies outside of the grid.',
         ];
         yield 'a stretch' => [
             ['ground' => ['line' => true], 'targets' => [['kind' => 'interval', 'from' => '2', 'to' => '12']]],
-            '2 to 12 of the key lies outside of the grid.',
+            'The key 2 to 12 lies outside of the grid.',
         ];
     }
 

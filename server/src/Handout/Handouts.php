@@ -66,10 +66,14 @@ final readonly class Handouts implements WelcomesMembers
         return $this->reader->givenTo($studentId, $id) ?? throw Problem::notFound('This work');
     }
 
-    /** Whether a picture stands in something that the student has been given. */
-    public function shows(string $studentId, string $fileId): bool
+    /**
+     * @param list<string> $fileIds
+     *
+     * @return list<string> those that stand in something that the student has been given
+     */
+    public function shown(string $studentId, array $fileIds): array
     {
-        return $this->reader->shows($studentId, $fileId);
+        return $this->reader->shown($studentId, $fileIds);
     }
 
     /**

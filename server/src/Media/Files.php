@@ -51,12 +51,13 @@ final readonly class Files
     public function keep(string $teamId, ?string $sittingId, string $name, Content $content): string
     {
         $hash = (string) hash_file('sha256', $content->path);
-        $known = $sittingId === null ? $this->list->holding($teamId, $hash) : null;
-        if ($known !== null) {
-            return $known;
-        }
 
         return $this->transaction->run(function () use ($teamId, $sittingId, $name, $content, $hash): string {
+            $this->list->lock($teamId, $hash);
+            $known = $sittingId === null ? $this->list->holding($teamId, $hash) : null;
+            if ($known !== null) {
+                return $known;
+            }
             $file = new MediaFile(
                 $teamId,
                 $sittingId,
@@ -118,9 +119,20 @@ final readonly class Files
         return array_filter($ids, Uuid::isValid(...)) === $ids && $this->files->hasAllOfSitting($sittingId, $ids);
     }
 
-    public function sittingOf(string $teamId, string $id): ?string
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, string|null> by id, those that are there: the sitting it was sent in, null for the team's own
+     */
+    public function sittingsOf(string $teamId, array $ids): array
     {
-        return $this->files->find($teamId, $id)?->sittingId();
+        return array_map(
+            static fn (MediaFile $f): ?string => $f->sittingId(),
+            array_column(array_map(
+                static fn (MediaFile $f): array => [$f->id(), $f],
+                $this->files->all($teamId, array_values(array_filter($ids, Uuid::isValid(...)))),
+            ), 1, 0),
+        );
     }
 
     /** A picture inside a page that is printed; null when the team has no such file. */

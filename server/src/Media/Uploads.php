@@ -117,11 +117,20 @@ final readonly class Uploads
             $this->shelf->dropAll(Upload::folderOf($id));
         }
         foreach ($this->list->dropped() as $gone) {
-            $key = MediaFile::keyOf($gone['team'], $gone['hash']);
-            $this->shelf->drop($key);
-            for ($page = 1; $this->shelf->holds("$key-$page.png"); ++$page) {
-                $this->shelf->drop("$key-$page.png");
-            }
+            $this->transaction->run(fn () => $this->drop($gone['team'], $gone['hash']));
+        }
+    }
+
+    private function drop(string $team, string $hash): void
+    {
+        $this->list->lock($team, $hash);
+        if (!$this->list->letGo($team, $hash)) {
+            return;
+        }
+        $key = MediaFile::keyOf($team, $hash);
+        $this->shelf->drop($key);
+        for ($page = 1; $this->shelf->holds("$key-$page.png"); ++$page) {
+            $this->shelf->drop("$key-$page.png");
         }
     }
 

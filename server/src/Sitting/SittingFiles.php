@@ -60,7 +60,7 @@ final readonly class SittingFiles
      */
     public function about(StudentUser $who, array $ids): array
     {
-        return array_values(array_filter($this->files->about($who->teamId, $ids), fn (FileView $f): bool => $this->may($who, $f->id)));
+        return $this->files->about($who->teamId, $this->allowed($who, $ids));
     }
 
     public function send(StudentUser $who, string $id): Response
@@ -75,9 +75,23 @@ final readonly class SittingFiles
 
     private function may(StudentUser $who, string $id): bool
     {
-        $sitting = $this->files->sittingOf($who->teamId, $id);
+        return $this->allowed($who, [$id]) !== [];
+    }
 
-        return $sitting === null ? $this->handouts->shows($who->id, $id) : $this->reader->isOf($who->id, $sitting);
+    /**
+     * What the student has sent, and what stands in something that they have been given.
+     *
+     * @param list<string> $ids
+     *
+     * @return list<string>
+     */
+    private function allowed(StudentUser $who, array $ids): array
+    {
+        $sittings = $this->files->sittingsOf($who->teamId, $ids);
+        $own = array_keys(array_intersect($sittings, $this->reader->idsOf($who->id)));
+        $shown = $this->handouts->shown($who->id, array_keys($sittings, null, true));
+
+        return array_values(array_intersect($ids, [...$own, ...$shown]));
     }
 
     private function owner(StudentUser $who, string $sittingId): Owner

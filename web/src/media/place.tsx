@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react'
-import type { Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 
 export type FileAbout = Schemas['MediaFileView']
 
@@ -10,28 +10,26 @@ export type MediaPlace = {
   about: (ids: string[]) => Promise<FileAbout[]>
   /** Where uploads are announced; null: files stay in this page alone. */
   uploads: string | null
-  /** What belongs together on this device, such as one question of a sitting. */
-  scope: string
+  /** What belongs together on this device, such as one question of a sitting, and goes on there after a reload; null: nothing. */
+  scope: string | null
 }
 
 const pathOf = (files: string) => (id: string, page?: number) =>
   page === undefined ? `${files}/${id}` : `${files}/${id}/pages/${page}`
 
-async function aboutFrom(files: string, ids: string[]): Promise<FileAbout[]> {
-  const response = await fetch(`${files}?ids=${ids.join(',')}`)
-  if (!response.ok) throw new Error('What these files are could not be asked for.')
-  return ((await response.json()) as Schemas['MediaFilesView']).files
-}
-
 /** Files as the server hands them to staff or to students. */
-export const placeOf = (files: '/api/files' | '/api/me/files', uploads: string | null, scope: string): MediaPlace => ({
+export const placeOf = (
+  files: '/api/files' | '/api/me/files',
+  uploads: string | null,
+  scope: string | null,
+): MediaPlace => ({
   urlOf: pathOf(files),
-  about: (ids) => aboutFrom(files, ids),
+  about: async (ids) => (await take(api.GET(files, { params: { query: { ids: ids.join(',') } } }))).files,
   uploads,
   scope,
 })
 
-const STAFF = placeOf('/api/files', '/api/uploads', 'desk')
+const STAFF = placeOf('/api/files', '/api/uploads', null)
 
 const Place = createContext<MediaPlace>(STAFF)
 export const MediaProvider = Place.Provider
@@ -42,5 +40,5 @@ export const printedPlace = (pictures: Record<string, string>): MediaPlace => ({
   urlOf: (id) => pictures[id] ?? '',
   about: async () => [],
   uploads: null,
-  scope: 'print',
+  scope: null,
 })

@@ -42,7 +42,7 @@ function takes(size: number, spoil: (at: number) => unknown = () => undefined) {
 }
 
 let given: string[] = []
-function Field({ scope }: { scope: string }) {
+function Field({ scope }: { scope: string | null }) {
   const [files, setFiles] = useState<string[]>([])
   given = files
   return (
@@ -105,6 +105,17 @@ describe('A file that is given', () => {
     await waitFor(() => expect(given).toEqual(['f1']))
     expect(sent('POST', UPLOADS)).toEqual([])
     expect(await waiting().count('c')).toBe(0)
+  })
+
+  it('stays in its own field where the place keeps nothing on the device', async () => {
+    takes(600_000, () => {
+      throw new Error('no network')
+    })
+    const user = show(<Field scope={null} />)
+    const before = await waiting().count('')
+    await user.upload(chooser(), file(600_000))
+    expect(await screen.findByText('waits for the network')).toBeTruthy()
+    expect(await waiting().count('')).toBe(before)
   })
 
   it('goes on from what the server has, where a piece was lost on the way back', async () => {

@@ -6,9 +6,25 @@ import { waiting } from './waiting'
 
 export type OnItsWay = { key: string; name: string; sending: Sending }
 
+type Waits = Parameters<ReturnType<typeof waiting>['put']>[0]
+
+// A device that refuses the store still sends; only a reload would lose it.
+const keep = (scope: string | null, file: Omit<Waits, 'scope'>) =>
+  scope === null
+    ? undefined
+    : void waiting()
+        .put({ ...file, scope })
+        .catch(() => undefined)
+const forget = (scope: string | null, key: string) =>
+  scope === null
+    ? undefined
+    : void waiting()
+        .drop(key)
+        .catch(() => undefined)
+
 /**
- * The files of one place that are on their way. What was chosen is on the device at once and goes on after a reload; each
- * that has arrived is handed over once.
+ * The files of one place that are on their way. Where the place has a scope, what was chosen is on the device at once and
+ * goes on after a reload; each that has arrived is handed over once.
  */
 export function useSendings(onSent: (file: FileAbout) => void) {
   const { uploads, scope } = useMedia()
@@ -24,9 +40,7 @@ export function useSendings(onSent: (file: FileAbout) => void) {
       if (uploads === null) return
       const drop = () => {
         setAll((old) => old.filter((one) => one.key !== key))
-        void waiting()
-          .drop(key)
-          .catch(() => undefined)
+        forget(scope, key)
       }
       const sending: Sending = new Sending(
         uploads,
@@ -37,15 +51,9 @@ export function useSendings(onSent: (file: FileAbout) => void) {
             sent.current(sending.state.file)
             drop()
           } else draw((n) => n + 1)
-          if (sending.state.kind === 'refused')
-            void waiting()
-              .drop(key)
-              .catch(() => undefined)
+          if (sending.state.kind === 'refused') forget(scope, key)
         },
-        (id) =>
-          void waiting()
-            .put({ key, scope, name, kinds, blob, upload: id })
-            .catch(() => undefined),
+        (id) => keep(scope, { key, name, kinds, blob, upload: id }),
       )
       setAll((old) => [...old.filter((one) => one.key !== key), { key, name, sending }])
     },
@@ -54,7 +62,7 @@ export function useSendings(onSent: (file: FileAbout) => void) {
 
   useEffect(() => {
     let over = false
-    if (uploads !== null)
+    if (uploads !== null && scope !== null)
       waiting()
         .of(scope)
         .then((files) => {
@@ -76,18 +84,13 @@ export function useSendings(onSent: (file: FileAbout) => void) {
       return
     }
     const key = crypto.randomUUID()
-    // A device that refuses the store still sends; only a reload would lose it.
-    void waiting()
-      .put({ key, scope, name, kinds, blob, upload: null })
-      .catch(() => undefined)
+    keep(scope, { key, name, kinds, blob, upload: null })
     begin(key, name, kinds, blob, null)
   }
   const giveUp = (key: string) => {
     all.find((one) => one.key === key)?.sending.giveUp()
     setAll((old) => old.filter((one) => one.key !== key))
-    void waiting()
-      .drop(key)
-      .catch(() => undefined)
+    forget(scope, key)
   }
   return { all, add, giveUp }
 }

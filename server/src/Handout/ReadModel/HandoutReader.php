@@ -40,12 +40,16 @@ final readonly class HandoutReader extends ReadModel
         );
     }
 
-    /** Whether a picture stands in a paper that the student has been given. */
-    public function shows(string $studentId, string $fileId): bool
+    /**
+     * @param list<string> $fileIds
+     *
+     * @return list<string> those that stand in a paper that the student has been given
+     */
+    public function shown(string $studentId, array $fileIds): array
     {
-        return $this->row('SELECT 1 FROM handout h JOIN handout_student hs ON hs.handout_id = h.id
+        return $this->texts('SELECT DISTINCT f.file_id::text FROM handout h JOIN handout_student hs ON hs.handout_id = h.id
             JOIN '.PaperTables::FILES.' f ON f.edition_id = h.edition_id
-            WHERE h.visible AND hs.student_id = :who AND f.file_id = :file', ['who' => $studentId, 'file' => $fileId]) !== null;
+            WHERE h.visible AND hs.student_id = :who AND f.file_id IN (:files)', ['who' => $studentId, 'files' => $fileIds]);
     }
 
     /** The handout that an earlier request of the same name has made; until the act ends, nobody else asks for that name. */

@@ -62,20 +62,27 @@ final readonly class FileList extends ReadModel
         return $this->texts('DELETE FROM upload WHERE begun_at < :before RETURNING id::text', ['before' => $before]);
     }
 
-    /**
-     * Takes bytes off the list that no file holds any more, and says which.
-     *
-     * @return list<array{team: string, hash: string}>
-     */
+    /** Until the act ends nobody else keeps these bytes or drops them. */
+    public function lock(string $teamId, string $hash): void
+    {
+        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $teamId.$hash]);
+    }
+
+    /** @return list<array{team: string, hash: string}> bytes that a file has let go */
     public function dropped(): array
     {
-        /** @var list<array{team: string, hash: string, held: bool}> $rows */
-        $rows = $this->rows('DELETE FROM file_dropped d RETURNING d.team_id::text AS team, d.hash,
-            EXISTS (SELECT 1 FROM file f WHERE f.team_id = d.team_id AND f.hash = d.hash) AS held');
+        /** @var list<array{team: string, hash: string}> $rows */
+        $rows = $this->rows('SELECT team_id::text AS team, hash FROM file_dropped');
 
-        return array_map(
-            static fn (array $r): array => ['team' => $r['team'], 'hash' => $r['hash']],
-            array_values(array_filter($rows, static fn (array $r): bool => !$r['held'])),
-        );
+        return $rows;
+    }
+
+    /** Takes bytes off the list, and says whether no file holds them any more. */
+    public function letGo(string $teamId, string $hash): bool
+    {
+        $bytes = ['team' => $teamId, 'hash' => $hash];
+        $this->run('DELETE FROM file_dropped WHERE team_id = :team AND hash = :hash', $bytes);
+
+        return $this->row('SELECT 1 FROM file WHERE team_id = :team AND hash = :hash LIMIT 1', $bytes) === null;
     }
 }

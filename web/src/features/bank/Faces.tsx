@@ -17,7 +17,7 @@ export const FACES = [
   { value: 'paper', label: 'on paper' },
 ] as const
 /** What is given here stays in this page. */
-const PLACE = placeOf('/api/files', null, 'face')
+const PLACE = placeOf('/api/files', null, null)
 
 export type Face = (typeof FACES)[number]['value']
 

@@ -11,7 +11,7 @@ import { MediaProvider, placeOf } from '@/media/place'
 
 const WAIT = 250
 /** What is tried stays in this page. */
-const PLACE = placeOf('/api/files', null, 'try')
+const PLACE = placeOf('/api/files', null, null)
 
 /** Enter a response, see what the rule makes of it as it stands in the editor. */
 export function TryBox({ item }: { item: Item }) {

@@ -11,7 +11,7 @@ import { keyOf, type Step, type Value } from './store'
 type Input = Required<Schemas['SittingPreviewInput']>
 const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }
 
-const PLACE = placeOf('/api/files', null, 'preview')
+const PLACE = placeOf('/api/files', null, null)
 
 /** Sits the draft as a student would, really answering. Nothing is stored. */
 export default function Preview({ paperId }: { paperId: string }) {

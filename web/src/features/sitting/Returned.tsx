@@ -33,7 +33,9 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
         {view.marks !== null ? (
           <p className="mt-4">
             <span className="font-head text-4xl font-semibold">{view.marks}</span>{' '}
-            <span className="text-quiet">of {view.of} marks</span>
+            <span className="text-quiet">
+              of {view.of} {view.of === '1' ? 'mark' : 'marks'}
+            </span>
           </p>
         ) : null}
         {view.message ? <p className="mt-3 rounded border border-blue p-3">{view.message}</p> : null}

@@ -277,9 +277,9 @@ final readonly class PlotRule extends PlainRule
         $defects = $this->right() === [] ? [Defect::blocking('Nothing to plot earns full credit, so there is no key.')] : [];
         foreach ($this->right() as $target) {
             if (!$this->holds($target)) {
-                $defects[] = Defect::blocking(sprintf('%s of the key lies outside of the grid.', ucfirst(self::words($target))));
+                $defects[] = Defect::blocking(sprintf('The key %s lies outside of the grid.', self::words($target)));
             } elseif (!$this->canBeMade($target)) {
-                $defects[] = Defect::advice(sprintf('%s of the key is not where marks snap to.', ucfirst(self::words($target))));
+                $defects[] = Defect::advice(sprintf('The key %s is not where marks snap to.', self::words($target)));
             }
         }
 
