@@ -133,9 +133,15 @@ instance_env() {
   APP_ENV=${APP_ENV:-prod}
 }
 make_database() {
-  admin_sql postgres "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 && return 0
+  admin_sql postgres "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 && { extend_database "$1"; return; }
   admin_sql postgres "CREATE DATABASE $1" && admin_sql postgres "REVOKE ALL ON DATABASE $1 FROM PUBLIC" && admin_sql postgres "GRANT CONNECT, TEMPORARY ON DATABASE $1 TO chalk" \
-    && admin_sql "$1" "REVOKE ALL ON SCHEMA public FROM PUBLIC; CREATE SCHEMA chalk AUTHORIZATION chalk; ALTER ROLE chalk IN DATABASE $1 SET search_path = chalk"
+    && admin_sql "$1" "REVOKE ALL ON SCHEMA public FROM PUBLIC; CREATE SCHEMA chalk AUTHORIZATION chalk; ALTER ROLE chalk IN DATABASE $1 SET search_path = chalk" \
+    && extend_database "$1"
+}
+# Words that are nearly the same are found by their trigrams; the extension ships with PostgreSQL. From a half on they are near:
+# "twelths" and "twelfths" share 6 of 11.
+extend_database() {
+  admin_sql "$1" "SET client_min_messages = error; CREATE EXTENSION IF NOT EXISTS pg_trgm SCHEMA chalk; ALTER ROLE chalk IN DATABASE $1 SET pg_trgm.word_similarity_threshold = 0.5"
 }
 drop_database() { admin_sql postgres "DROP DATABASE IF EXISTS $1 WITH (FORCE)" 2>/dev/null; }
 console() { php -d apc.enable_cli=1 -d memory_limit=512M "$ROOT/server/console.php" "$@"; }

@@ -101,7 +101,7 @@ final class BankBuilder
             'version' => 1, 'type' => $type, 'title' => Scenario::text($q['title'] ?? ''), 'prompt' => Scenario::text($q['prompt'] ?? ''),
             'points' => Scenario::text($q['points'] ?? '1'), 'skill' => $this->skills[Scenario::text($q['skill'] ?? '')] ?? null,
             'hint' => Scenario::text($q['hint'] ?? ''), 'explanation' => Scenario::text($q['explanation'] ?? ''), 'rule' => $rule,
-        ] + (($q['confidence'] ?? false) === true ? ['confidence' => true] : []) + (isset($q['variables']) ? [
+        ] + array_intersect_key($q, ['hints' => 1, 'goBack' => 1, 'constraints' => 1]) + (($q['confidence'] ?? false) === true ? ['confidence' => true] : []) + (isset($q['variables']) ? [
             'variables' => $q['variables'],
             'decimals' => $q['decimals'] ?? 2,
         ] : []);

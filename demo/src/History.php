@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace ChalkLadder\Demo;
 
 use ChalkLadder\Demo\ReadModel\DemoReader;
+use ChalkLadder\Server\Bank\Api\Input\ItemInput;
+use ChalkLadder\Server\Bank\Api\Input\RemarkInput;
+use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\Remarks;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -53,6 +57,8 @@ final class History
         private readonly SecondMarking $second,
         private readonly Returning $returning,
         private readonly Groupings $groupings,
+        private readonly Bank $bank,
+        private readonly Remarks $remarks,
     ) {
     }
 
@@ -93,10 +99,22 @@ final class History
         $this->sitAll($sheet, 0.93);
         $this->handouts->close($lead, $sheet);
 
+        $bearings = $this->handOut($lead, 'bearings', [$classes['8 Tern']]);
+        $this->sitAll($bearings, 0.94);
+        $this->handouts->close($lead, $bearings);
+        $coast = $this->handOut($lead, 'coast', [$classes['8 Heron']]);
+        $this->sitAll($coast, 0.93);
+        $this->handouts->close($lead, $coast);
+
         $this->at($today, '-1 days');
+        $every = $this->handOut($lead, 'every', [$classes['8 Tern']]);
+        $this->sitAll($every, 0.95);
+        $this->handouts->close($lead, $every);
         $sound = $this->handOut($lead, 'sound', [$classes['8 Kestrel']]);
         $this->sitAll($sound, 0.94);
         $this->handouts->close($lead, $sound);
+
+        $this->talk($lead, $teacher);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
@@ -216,6 +234,29 @@ final class History
         }
 
         return null;
+    }
+
+    /** What the two say about a few questions, and one that was put in other words for it. */
+    private function talk(StaffUser $lead, StaffUser $teacher): void
+    {
+        $ids = array_flip($this->slugs);
+        $say = function (StaffUser $who, string $slug, string $part, string $text) use ($ids): string {
+            $remark = new RemarkInput(Uuid::v7()->toRfc4122(), $text, $part);
+            $this->remarks->add($who, $ids[$slug], $remark);
+
+            return $remark->id;
+        };
+        $second = $this->bank->items($lead->teamId, [$ids['t-height2']])[$ids['t-height2']]->sample()->rule->alternatives()[1]->id;
+        $say($teacher, 't-height2', $second, 'Half of 8 Tern read 3.6 off the straight line on the poster. Is it the idea, or the poster?');
+        $say($lead, 't-height2', '', 'Took the poster down. Ask again in 8 Heron.');
+        $fair = $say($teacher, 'c-scale-which', 'prompt', 'Two asked whether a small sheet counts as a small chart. Say that the sheets are alike.');
+        $shown = $this->bank->show($lead->teamId, $ids['c-scale-which']);
+        $prompt = is_string($shown->item['prompt'] ?? null) ? $shown->item['prompt'] : '';
+        $this->bank->save($teacher, $ids['c-scale-which'], new ItemInput(
+            ['prompt' => str_replace('</p>', ' All are printed on the same sheet.</p>', $prompt)] + $shown->item,
+            $shown->version,
+        ));
+        $this->remarks->settle($teacher, $fair);
     }
 
     /** Groups by misconception after the chart work; who mixes up units gets a second look at scale, and sits it. */

@@ -17,7 +17,14 @@ final class Scenario
 
     public function __construct(private readonly string $projectDir)
     {
-        $this->bank = self::map(Yaml::parseFile($projectDir.'/demo/bank.yaml'));
+        $bank = self::map(Yaml::parseFile($projectDir.'/demo/bank.yaml'));
+        $names = static fn (string $part): array => array_map(
+            static fn (mixed $one): string => self::text(is_array($one) ? $one[0] ?? '' : $one),
+            array_combine(array_map(strval(...), array_keys(self::map($bank[$part] ?? []))), array_values(self::map($bank[$part] ?? []))),
+        );
+        $noted = (string) file_get_contents($projectDir.'/demo/questions.txt');
+        $bank['questions'] = self::map($bank['questions'] ?? []) + NotedQuestions::read($noted, $names('skills'), $names('misconceptions'));
+        $this->bank = $bank;
         $this->people = self::map(Yaml::parseFile($projectDir.'/demo/classes.yaml'));
     }
 

@@ -10,8 +10,20 @@ use Symfony\Component\Filesystem\Filesystem;
 
 final class Pdf
 {
-    /** A PDF of so many pages, written by hand (ISO 32000-1, 7.5). */
-    public static function of(int $pages): string
+    /** One that opens with a password alone: encrypted by the standard handler (ISO 32000-1, 7.6.3) under keys that nobody has. */
+    public static function locked(): string
+    {
+        $key = '<'.str_repeat('5a', 32).'>';
+
+        return self::of(1, "/Encrypt << /Filter /Standard /V 1 /R 2 /O $key /U $key /P -4 >> /ID [$key $key] ");
+    }
+
+    /**
+     * A PDF of so many pages, written by hand (ISO 32000-1, 7.5).
+     *
+     * @param string $further members of its trailer
+     */
+    public static function of(int $pages, string $further = ''): string
     {
         $kids = implode(' ', array_map(static fn (int $i): string => ($i + 3).' 0 R', range(0, $pages - 1)));
         $objects = ['<< /Type /Catalog /Pages 2 0 R >>', "<< /Type /Pages /Kids [$kids] /Count $pages /MediaBox [0 0 300 200] >>"];
@@ -30,7 +42,7 @@ final class Pdf
             $pdf .= sprintf("%010d 00000 n \n", $place);
         }
 
-        return $pdf.'trailer << /Size '.(count($objects) + 1)." /Root 1 0 R >>\nstartxref\n$start\n%%EOF\n";
+        return $pdf.'trailer << /Size '.(count($objects) + 1)." /Root 1 0 R $further>>\nstartxref\n$start\n%%EOF\n";
     }
 
     /**

@@ -102,6 +102,12 @@ abstract class RouteCase extends ApiCase
                 "/papers/$world->paperId/pdf",
                 [],
             )->text('id'), 'session' => $this->get('GET', '/account')->text('sessions.0.id'), 'marker' => $world->marker->id,
+            'search' => $this->as($world->teacher)->get('POST', '/bank/searches', ['name' => 'Scale', 'query' => 'q=scale'])->text('searches.0.id'),
+            'remark' => $this->as($world->teacher)->get(
+                'POST',
+                '/items/'.$world->items['choice'].'/remarks',
+                ['id' => '0190a0a0-0000-7000-8000-0000000000c2', 'text' => 'Look again.'],
+            )->text('remarks.0.id'),
             'upload' => $upload, 'sent' => $sent, 'scan' => $scan, 'own' => $own,
             'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
         ];
@@ -141,6 +147,12 @@ abstract class RouteCase extends ApiCase
                 'explanation' => '',
                 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
             ]],
+            'POST /items/notes' => ['text' => "Which?\nv a\nx b"], 'POST /items/notes/keep' => ['text' => "Which?\nv a\nx b", 'requestId' => '0190a0a0-0000-7000-8000-00000000000a'],
+            'POST /bank/searches' => ['name' => 'Hard ones', 'query' => 'right=low'],
+            'POST /items/{item}/remarks' => ['id' => '0190a0a0-0000-7000-8000-00000000000b', 'text' => 'Is this fair?', 'part' => 'prompt'],
+            'POST /items/many/archive' => ['ids' => [$world->items['text']]], 'POST /items/many/restore' => ['ids' => [$world->items['text']]],
+            'POST /items/many/copy' => ['ids' => [$world->items['text']]],
+            'POST /items/many/skills' => ['skills' => [$world->items['text'] => null]],
             'POST /items/draws' => ['item' => $world->itemDocuments()['number'] + ['variables' => [['name' => 'h', 'from' => '1', 'to' => '3']]]],
             'POST /items/try' => [
                 'item' => [
@@ -156,6 +168,7 @@ abstract class RouteCase extends ApiCase
                 ],
                 'response' => ['text' => 'this'],
             ],
+            'POST /items/try-all' => ['item' => $world->itemDocuments()['text'], 'responses' => [['text' => 'this']]],
             // A stranger's save is read before it is looked for, so it names nothing of this team.
             'PUT /items/{item}' => [
                 'item' => [

@@ -111,7 +111,7 @@ final class World
             'choice' => $item('choice', 'Which?', '1', ['options' => [
                 ['id' => 'a', 'text' => '<p>right</p>', 'key' => true, 'feedback' => 'SECRET praise', 'misconception' => null],
                 ['id' => 'b', 'text' => '<p>wrong</p>', 'key' => false, 'feedback' => 'SECRET feedback', 'misconception' => $this->idea],
-            ]]) + ['confidence' => true],
+            ]]) + ['confidence' => true, 'working' => true, 'hints' => [['text' => '<p>SECRET further hint</p>', 'cost' => '1/2']]],
             'text' => $item(
                 'text',
                 'Name the bank.',

@@ -14,6 +14,7 @@ final readonly class Question
      * @param list<list<string>>    $picks   the option ids each student took (first try)
      * @param list<float|null>      $seconds time each student took to their answer (first try); empty where none is known
      * @param list<int|null>        $sure    how sure each student was, 1 to 3 (first try); empty where it was not asked
+     * @param list<Part>            $parts   of what is not picked from options (first try)
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Question
         public array $picks,
         public array $seconds = [],
         public array $sure = [],
+        public array $parts = [],
     ) {
     }
 

@@ -24,7 +24,7 @@ final class QuestionAnalysis
         $credits = [];
         $rest = [];
         $whole = [];
-        $picks = [];
+        $counted = [];
         $omitted = $notReached = $waiting = 0;
         foreach ($question->cells as $s => $cell) {
             $omitted += $cell === Cell::Omitted ? 1 : 0;
@@ -38,9 +38,9 @@ final class QuestionAnalysis
             $others = $given[$s] - $question->points;
             $rest[] = $others > 0.0 ? ($totals[$s] - $credit * $question->points) / $others : 0.0;
             $whole[] = $given[$s] > 0.0 ? $totals[$s] / $given[$s] : 0.0;
-            $picks[] = $question->picks[$s];
+            $counted[] = $s;
         }
-        $options = self::options($question->options, $picks, $rest);
+        $options = self::options($question->options, self::ofThese($question->picks, $counted), $rest);
         $seconds = array_values(array_filter($question->seconds, is_float(...)));
         $facility = self::facility($credits);
         $itemRest = self::correlation($credits, $rest, self::REST);
@@ -56,10 +56,33 @@ final class QuestionAnalysis
             $notReached,
             $waiting,
             $options,
+            $counted === [] ? [] : array_map(static fn (Part $p): PartReport => self::part($p, $counted, $rest), $question->parts),
             QuestionFlags::of($options, $facility, $itemRest, count($credits), $notReached, $waiting, $seconds),
             Speed::median($seconds),
             $question->sure === [] ? null : Confidence::of(self::confidence($question)),
         );
+    }
+
+    /**
+     * @param list<list<string>> $picks
+     * @param list<int>          $counted places of those who count
+     *
+     * @return list<list<string>>
+     */
+    private static function ofThese(array $picks, array $counted): array
+    {
+        return array_map(static fn (int $s): array => $picks[$s], $counted);
+    }
+
+    /**
+     * @param non-empty-list<int> $counted
+     * @param list<float>         $rest
+     */
+    private static function part(Part $part, array $counted, array $rest): PartReport
+    {
+        $reports = self::options([Part::KEY => true, Part::RIVAL => false], self::ofThese($part->picks, $counted), $rest);
+
+        return new PartReport($part, $reports[0], $reports[1]);
     }
 
     /** @return list<array{int, float}> confidence and credit of each answer that has both */

@@ -8,6 +8,7 @@ final readonly class QuestionReport
 {
     /**
      * @param list<OptionReport> $options
+     * @param list<PartReport>   $parts      where nothing is picked from options
      * @param list<Flag>         $flags
      * @param Figure             $medianTime seconds
      * @param Confidence|null    $confidence null where it was not asked
@@ -23,6 +24,7 @@ final readonly class QuestionReport
         public int $notReached,
         public int $waiting,
         public array $options,
+        public array $parts,
         public array $flags,
         public Figure $medianTime,
         public ?Confidence $confidence,

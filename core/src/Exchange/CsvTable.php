@@ -23,12 +23,12 @@ final readonly class CsvTable
      *
      * @throws \UnexpectedValueException with file, line and column
      */
-    public static function read($stream, string $name): self
+    public static function read($stream, string $name, string $delimiter = ','): self
     {
         $header = null;
         $rows = [];
         $line = 1;
-        while (($cells = fgetcsv($stream, 0, ',', '"', '')) !== false) {
+        while (($cells = fgetcsv($stream, 0, $delimiter, '"', '')) !== false) {
             $here = $line;
             $row = implode("\0", $cells);
             $line += 1 + substr_count($row, "\n");

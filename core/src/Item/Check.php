@@ -65,7 +65,7 @@ final readonly class Check
     /** @param array<string, mixed> $names */
     public function words(array $names): string
     {
-        return Template::fill($this->line->feedback, $names);
+        return Said::filled($this->line->feedback, $names);
     }
 
     /** @return array<string, mixed> */

@@ -59,7 +59,7 @@ final readonly class Distinctness
             $good += $found === [] ? 1 : 0;
             foreach ($found as $message) {
                 $faults[$message]['draws'] = ($faults[$message]['draws'] ?? 0) + 1;
-                $faults[$message]['example'] ??= array_map(static fn (BigRational $v): string => (string) $v, $values);
+                $faults[$message]['example'] ??= array_map(strval(...), $values);
             }
         }
         uasort($faults, static fn (array $a, array $b): int => $b['draws'] <=> $a['draws']);
@@ -101,7 +101,7 @@ final readonly class Distinctness
     }
 
     /**
-     * @param array<string, BigRational> $values
+     * @param array<string, BigRational|string> $values
      *
      * @return list<string> what speaks against this draw
      */

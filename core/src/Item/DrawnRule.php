@@ -13,7 +13,7 @@ final readonly class DrawnRule
     /** What putting a draw into a text costs. */
     private const FILLING = 10;
 
-    /** @param array<string, BigRational> $values by variable */
+    /** @param array<string, BigRational|string> $values by variable */
     public function __construct(private ItemTemplate $template, private array $values, private Effort $effort)
     {
     }

@@ -49,7 +49,7 @@ final readonly class Draws
     }
 
     /**
-     * @param array<string, \Brick\Math\BigRational> $numbers
+     * @param array<string, \Brick\Math\BigRational|string> $numbers
      *
      * @return array<string, \Brick\Math\BigRational>
      */

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\NumberText;
 
-/** A question: one thing to answer. Prompt, hint, explanation and options are sanitised HTML. */
+/** A question: one thing to answer. Prompt, hints, explanation and options are sanitised HTML. */
 final readonly class Item
 {
     /**
+     * @param list<Hint>  $hints      opened one after the other, on asking
      * @param list<Check> $checks     tried before the rule; the first that holds wins
      * @param bool        $confidence students are asked how sure they are
+     * @param bool        $working    students may show their working beside the answer
      */
     public function __construct(
         public string $title,
@@ -19,10 +22,12 @@ final readonly class Item
         public BigRational $points,
         public Rule $rule,
         public ?string $skill = null,
-        public string $hint = '',
+        public array $hints = [],
         public string $explanation = '',
         public array $checks = [],
         public bool $confidence = false,
+        public ?GoBack $goBack = null,
+        public bool $working = false,
     ) {
     }
 
@@ -39,10 +44,12 @@ final readonly class Item
             $this->points,
             $rule,
             $this->skill,
-            $this->hint,
+            $this->hints,
             $this->explanation,
             $this->checks,
             $this->confidence,
+            $this->goBack,
+            $this->working,
         );
     }
 
@@ -54,10 +61,12 @@ final readonly class Item
             $points,
             $this->rule,
             $this->skill,
-            $this->hint,
+            $this->hints,
             $this->explanation,
             $this->checks,
             $this->confidence,
+            $this->goBack,
+            $this->working,
         );
     }
 
@@ -98,6 +107,20 @@ final readonly class Item
         ]));
     }
 
+    /** @return list<string> ids of the files that it shows to a student: of its rule, and pictures in its texts and in what is told */
+    public function files(): array
+    {
+        $files = $this->rule->files();
+        $document = $this->toArray();
+        array_walk_recursive($document, static function (mixed $text) use (&$files): void {
+            if (is_string($text) && preg_match_all('/<img\b[^>]*\bdata-file="([^"]{1,64})"/', $text, $found) > 0) {
+                array_push($files, ...$found[1]);
+            }
+        });
+
+        return array_values(array_unique($files));
+    }
+
     /** @return list<Defect> */
     public function defects(): array
     {
@@ -110,6 +133,14 @@ final readonly class Item
         }
         if ($this->rule instanceof Rubric) {
             array_push($defects, ...$this->rule->misfits($this->points));
+        }
+        foreach ($this->hints as $i => $hint) {
+            if (trim(strip_tags($hint->text, '<img><span>')) === '') {
+                $defects[] = Defect::advice('Hint '.($i + 1).' says nothing.');
+            }
+        }
+        if ($this->costOf(Hint::MOST)->isEqualTo(1)) {
+            $defects[] = Defect::advice('Who opens all hints can earn nothing any more.');
         }
         if ($this->skill === null) {
             $defects[] = Defect::advice('No skill is named, so this question says nothing in results by skill.');
@@ -128,8 +159,10 @@ final readonly class Item
         return [
             'type' => $this->type()->value,
             'prompt' => $this->prompt,
-            'hasHint' => $this->hint !== '',
+            'hints' => array_map(fn (Hint $h): string => NumberText::write($h->cost->multipliedBy($this->points)->simplified()), $this->hints),
             'asksConfidence' => $this->confidence,
+            'asksWorking' => $this->working,
+            'goBack' => $this->goBack?->toArray(),
         ] + $this->rule->face($showing);
     }
 
@@ -153,10 +186,50 @@ final readonly class Item
             'prompt' => $this->prompt,
             'points' => (string) $this->points,
             'skill' => $this->skill,
-            'hint' => $this->hint,
+            'hint' => $this->startsFree() ? $this->hints[0]->text : '',
             'explanation' => $this->explanation,
             'rule' => $this->rule->toArray(),
-        ] + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)])
-            + ($this->confidence ? ['confidence' => true] : []);
+        ] + $this->furtherHints()
+            + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)])
+            + ($this->confidence ? ['confidence' => true] : [])
+            + ($this->working ? ['working' => true] : [])
+            + ($this->goBack === null ? [] : ['goBack' => $this->goBack->toArray()]);
+    }
+
+    /**
+     * What counts of a credit once so many hints have been opened: what they cost is taken off, and never more than there is.
+     * A credit that waits for a marker goes on waiting.
+     *
+     * @return ($credit is null ? null : BigRational)
+     */
+    public function afterHints(?BigRational $credit, int $opened): ?BigRational
+    {
+        if ($credit === null || $opened === 0) {
+            return $credit;
+        }
+
+        return BigRational::max(BigRational::zero(), $credit->minus($this->costOf($opened)))->simplified();
+    }
+
+    /** The share of the question's marks that the first so many hints cost, 0 to 1. */
+    public function costOf(int $opened): BigRational
+    {
+        $costs = array_map(static fn (Hint $h): BigRational => $h->cost, array_slice($this->hints, 0, max(0, $opened)));
+
+        return BigRational::min(BigRational::one(), BigRational::sum(BigRational::zero(), ...$costs))->simplified();
+    }
+
+    /** A first hint that costs nothing stands in the document as `hint`, where it stood before hints had steps. */
+    private function startsFree(): bool
+    {
+        return $this->hints !== [] && $this->hints[0]->cost->isZero();
+    }
+
+    /** @return array<string, mixed> */
+    private function furtherHints(): array
+    {
+        $further = array_slice($this->hints, $this->startsFree() ? 1 : 0);
+
+        return $further === [] ? [] : ['hints' => array_map(static fn (Hint $h): array => $h->toArray(), $further)];
     }
 }

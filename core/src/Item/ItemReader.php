@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Item;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
 
 /**
@@ -13,7 +14,7 @@ use ChalkLadder\Core\Document\Node;
 final class ItemReader
 {
     public const VERSION = 1;
-    private const RICH = 20_000;
+    public const RICH = 20_000;
     private const MOST_CHECKS = 30;
 
     /**
@@ -56,14 +57,25 @@ final class ItemReader
             $node->rational('points', '0', '100'),
             self::rule($type, $node->child('rule')),
             $node->textOrNull('skill', 36),
-            $node->text('hint', self::RICH, ''),
+            self::hints($node),
             $node->text('explanation', self::RICH, ''),
             array_map(Check::read(...), $node->children('checks', self::MOST_CHECKS)),
             $node->bool('confidence', false),
+            GoBack::readFrom($node),
+            $node->bool('working', false),
         );
         $node->rejectUnknown();
 
         return $item;
+    }
+
+    /** @return list<Hint> */
+    private static function hints(Node $node): array
+    {
+        $first = $node->text('hint', self::RICH, '');
+        $further = array_map(Hint::read(...), $node->children('hints', Hint::MOST - ($first === '' ? 0 : 1)));
+
+        return $first === '' ? $further : [new Hint($first, BigRational::zero()), ...$further];
     }
 
     /** The rule of a question, a gap or a cell; what is wrong is noted at its place. */

@@ -110,7 +110,7 @@ final class ItemTemplate
     }
 
     /**
-     * @param array<string, BigRational> $numbers by variable
+     * @param array<string, BigRational|string> $numbers by variable
      *
      * @throws FormulaError    when a formula has no value
      * @throws DocumentInvalid when what comes of it is no question
@@ -129,7 +129,7 @@ final class ItemTemplate
     /**
      * Values for a seed; the first draw that keeps the constraints and that nothing speaks against.
      *
-     * @return array<string, BigRational>|null null when none was found: a publishing defect
+     * @return array<string, BigRational|string>|null null when none was found: a publishing defect
      */
     public function draw(string $seed): ?array
     {
@@ -194,7 +194,7 @@ final class ItemTemplate
     /**
      * The question with these values in their places.
      *
-     * @param array<string, BigRational> $values
+     * @param array<string, BigRational|string> $values
      *
      * @throws FormulaError    when a formula has no value
      * @throws DocumentInvalid when what comes of it is no question
@@ -254,11 +254,15 @@ final class ItemTemplate
         };
         $walk($this->document, '');
 
-        return array_values(array_unique($found));
+        // What stands for words is shown, not worked out.
+        return array_values(array_unique(array_filter(
+            $found,
+            fn (string $formula): bool => !in_array(trim($formula), $this->variables->words(), true),
+        )));
     }
 
     /**
-     * @param array<string, BigRational> $values
+     * @param array<string, BigRational|string> $values
      *
      * @throws FormulaError
      */
@@ -325,7 +329,7 @@ final class ItemTemplate
         throw $reason ?? new DocumentInvalid([new Problem('constraints', 'No combination of the variables keeps all constraints.')]);
     }
 
-    /** @param array<string, BigRational> $values */
+    /** @param array<string, BigRational|string> $values */
     private function filled(mixed $value, array $values, string $key): mixed
     {
         if (is_array($value)) {
@@ -347,7 +351,7 @@ final class ItemTemplate
         return str_contains($value, '{') ? Template::fill(
             $value,
             $values,
-            in_array($key, ['prompt', 'hint', 'explanation', 'text'], true),
+            in_array($key, ['prompt', 'hint', 'explanation', 'text'], true) || ($key === 'feedback' && Said::isRich($value)),
         ) : $value;
     }
 }

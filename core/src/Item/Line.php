@@ -18,7 +18,7 @@ final readonly class Line
     {
         return new self(
             $node->rational('credit', '0', '1', $credit),
-            $node->text('feedback', 2000, ''),
+            $node->text('feedback', Said::LONGEST, ''),
             $node->textOrNull('misconception', 36),
         );
     }

@@ -9,7 +9,7 @@ use Brick\Math\BigRational;
 /** A question as one student has it: with the numbers that were drawn for them, if it has variables. */
 final readonly class OwnItem
 {
-    /** @param array<string, BigRational> $numbers by variable */
+    /** @param array<string, BigRational|string> $numbers by variable */
     public function __construct(public Item $item, public array $numbers = [])
     {
     }

@@ -68,6 +68,13 @@ abstract readonly class PlainRule implements Rule
         return [];
     }
 
+    public function parts(Response $response): array
+    {
+        return $response->isBlank() || $this->waitsForMarker() || $this->alternatives() !== []
+            ? []
+            : [AnswerPart::whole($this, $response)];
+    }
+
     public function texts(): array
     {
         return [];

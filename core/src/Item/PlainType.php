@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Item;
 
 use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Core\Item\Notation\Notes;
 use ChalkLadder\Core\Item\Response\TextResponse;
 
 /** What holds for most types. */
@@ -13,6 +14,16 @@ abstract class PlainType implements AnswerType
     public function responses(): array
     {
         return [TextResponse::class];
+    }
+
+    public function notes(): ?Notes
+    {
+        return null;
+    }
+
+    public function isDragged(): bool
+    {
+        return false;
     }
 
     public function isScored(): bool

@@ -70,6 +70,9 @@ interface Rule
     /** @return list<Alternative> what can be picked, where results count picks */
     public function alternatives(): array;
 
+    /** @return list<AnswerPart> what was given part by part, where nothing is picked from alternatives and a machine decides */
+    public function parts(Response $response): array;
+
     /** @return list<string> HTML that a student reads besides the prompt */
     public function texts(): array;
 

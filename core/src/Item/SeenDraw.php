@@ -10,7 +10,7 @@ use Brick\Math\BigRational;
 final readonly class SeenDraw
 {
     /**
-     * @param array<string, BigRational> $numbers by variable
+     * @param array<string, BigRational|string> $numbers by variable; words of a table as they stand
      * @param array<string, BigRational> $values  by formula, as it is written in the question
      * @param list<string>               $faults  what speaks against handing it out
      */

@@ -8,7 +8,10 @@ use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
 
-/** Text with formulas in braces: `High water is {h} m.` A brace that is meant as one is written twice. */
+/**
+ * Text with formulas in braces: `High water is {h} m.` A brace that is meant as one is written twice. In rich text a formula's signs
+ * may be written with entities, such as `&#43;`. Within maths braces are LaTeX’s own, and a value is put in by `{= h}`.
+ */
 final class Template
 {
     /**
@@ -39,7 +42,7 @@ final class Template
                 return $part[0];
             }
             try {
-                $words = Evaluator::words(Evaluator::value(Parser::read(html_entity_decode($part[1])), $names, new Texts()));
+                $words = Evaluator::words(Evaluator::value(Parser::read($part[1]), $names, new Texts()));
             } catch (FormulaError) {
                 $words = '–';
             }
@@ -52,12 +55,37 @@ final class Template
     private static function parts(string $text): array
     {
         $parts = [];
+        $stretches = preg_split('/(\sdata-math="[^"]*")/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
+        foreach ($stretches === false ? [] : $stretches as $i => $stretch) {
+            array_push($parts, ...($i % 2 === 1 ? self::inMaths($stretch) : self::inWords($stretch)));
+        }
+
+        return $parts;
+    }
+
+    /** @return list<array{string, string|null}> */
+    private static function inMaths(string $latex): array
+    {
+        $pieces = preg_split('/\{(?:=|&#61;)([^{}]*)\}/', $latex, -1, PREG_SPLIT_DELIM_CAPTURE);
+
+        $parts = [];
+        foreach ($pieces === false ? [] : $pieces as $i => $piece) {
+            $parts[] = $i % 2 === 1 ? ['', html_entity_decode($piece, ENT_QUOTES | ENT_HTML5)] : [$piece, null];
+        }
+
+        return $parts;
+    }
+
+    /** @return list<array{string, string|null}> */
+    private static function inWords(string $text): array
+    {
+        $parts = [];
         $pieces = preg_split('/(\{\{|\}\}|\{[^{}]*\})/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
         foreach ($pieces === false ? [] : $pieces as $piece) {
             $parts[] = match (true) {
                 $piece === '{{' => ['{', null],
                 $piece === '}}' => ['}', null],
-                strlen($piece) > 1 && $piece[0] === '{' => ['', substr($piece, 1, -1)],
+                strlen($piece) > 1 && $piece[0] === '{' => ['', html_entity_decode(substr($piece, 1, -1), ENT_QUOTES | ENT_HTML5)],
                 default => [$piece, null],
             };
         }

@@ -35,9 +35,9 @@ final readonly class Variables
     {
         $variables = [];
         foreach ($node->children('variables', self::MOST) as $one) {
-            $variables[] = Variable::read($one, array_map(static fn (Variable $v): string => $v->name, $variables));
+            $variables[] = Variable::read($one, self::namesOf($variables));
         }
-        $names = array_map(static fn (Variable $v): string => $v->name, $variables);
+        $names = self::namesOf($variables);
         $constraints = [];
         foreach ($node->texts('constraints', 30, 500) as $i => $text) {
             try {
@@ -53,7 +53,23 @@ final readonly class Variables
     /** @return list<string> */
     public function names(): array
     {
-        return array_map(static fn (Variable $v): string => $v->name, $this->variables);
+        return self::namesOf($this->variables);
+    }
+
+    /** @return list<string> the names that stand for words, not for numbers */
+    public function words(): array
+    {
+        return array_merge(...array_map(static fn (Variable $v): array => $v->table?->words() ?? [], $this->variables));
+    }
+
+    /**
+     * @param list<Variable> $variables
+     *
+     * @return list<string>
+     */
+    private static function namesOf(array $variables): array
+    {
+        return array_merge(...array_map(static fn (Variable $v): array => $v->names(), $variables));
     }
 
     /** How many combinations the domains hold, before constraints. */
@@ -61,7 +77,7 @@ final readonly class Variables
     {
         $product = 1;
         foreach ($this->variables as $variable) {
-            $product *= max(1, count($variable->values));
+            $product *= max(1, $variable->size());
             if ($product > 1_000_000_000) {
                 return 1_000_000_000;
             }
@@ -73,22 +89,22 @@ final readonly class Variables
     /**
      * The combination of a number, counted through the domains.
      *
-     * @return array<string, BigRational>|null null when a constraint does not hold or a derived value cannot be worked out
+     * @return array<string, BigRational|string>|null null when a constraint does not hold or a derived value cannot be worked out
      */
     public function combination(int $number, ?Effort $effort = null): ?array
     {
         $places = [];
         foreach ($this->variables as $variable) {
             if ($variable->is === null) {
-                $places[$variable->name] = $number % count($variable->values);
-                $number = intdiv($number, count($variable->values));
+                $places[$variable->name] = $number % $variable->size();
+                $number = intdiv($number, $variable->size());
             }
         }
 
         return $this->at($places, $effort);
     }
 
-    /** @return array<string, BigRational>|null as {@see combination()} */
+    /** @return array<string, BigRational|string>|null as {@see combination()} */
     public function draw(string $seed, int $try, ?Effort $effort = null): ?array
     {
         return $this->at($this->places($seed, $try), $effort);
@@ -98,7 +114,7 @@ final readonly class Variables
      * The draws of a seed in their order, each combination once; they end where none is left that was not drawn, or after so
      * many tries. Those that break a constraint or have no value are null.
      *
-     * @return \Generator<int, array<string, BigRational>|null>
+     * @return \Generator<int, array<string, BigRational|string>|null>
      */
     public function draws(string $seed, int $tries, Effort $effort): \Generator
     {
@@ -125,7 +141,7 @@ final readonly class Variables
                 for ($i = 0; $i < 7; ++$i) {
                     $number = $number << 8 | ord($bytes[$i]);
                 }
-                $places[$variable->name] = $number % count($variable->values);
+                $places[$variable->name] = $number % $variable->size();
             }
         }
 
@@ -135,7 +151,7 @@ final readonly class Variables
     /**
      * @param array<string, int> $places
      *
-     * @return array<string, BigRational>|null
+     * @return array<string, BigRational|string>|null
      */
     private function at(array $places, ?Effort $effort): ?array
     {
@@ -144,7 +160,7 @@ final readonly class Variables
         try {
             foreach ($this->variables as $variable) {
                 if ($variable->is === null) {
-                    $values[$variable->name] = $variable->values[$places[$variable->name]];
+                    $values = [...$values, ...$variable->at($places[$variable->name])];
 
                     continue;
                 }

@@ -118,6 +118,7 @@ final class PersonFitTest extends TestCase
                 $options,
             ),
             [],
+            [],
             $none,
             null,
         );

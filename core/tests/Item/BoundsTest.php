@@ -8,6 +8,7 @@ use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
+use ChalkLadder\Core\Item\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -42,12 +43,12 @@ final class BoundsTest extends TestCase
     {
         $texts = [
             '' => ['title' => 120, 'prompt' => 20_000, 'skill' => 36, 'hint' => 20_000, 'explanation' => 20_000],
-            'choice' => ['options.0.id' => 12, 'options.0.text' => 2000, 'options.0.feedback' => 2000, 'options.0.misconception' => 36],
-            'text' => ['forms.0.text' => 200, 'forms.0.feedback' => 2000, 'forms.0.misconception' => 36],
-            'number' => ['targets.0.feedback' => 2000, 'targets.0.misconception' => 36],
-            'expression' => ['lines.0.feedback' => 2000, 'lines.0.misconception' => 36, 'subject' => 20, 'names.0' => 20],
+            'choice' => ['options.0.id' => 12, 'options.0.text' => 2000, 'options.0.feedback' => Said::LONGEST, 'options.0.misconception' => 36],
+            'text' => ['forms.0.text' => 200, 'forms.0.feedback' => Said::LONGEST, 'forms.0.misconception' => 36],
+            'number' => ['targets.0.feedback' => Said::LONGEST, 'targets.0.misconception' => 36],
+            'expression' => ['lines.0.feedback' => Said::LONGEST, 'lines.0.misconception' => 36, 'subject' => 20, 'names.0' => 20],
             'gaps' => ['gaps.0.id' => 12],
-            'order' => ['things.0.text' => 2000, 'lines.0.feedback' => 2000],
+            'order' => ['things.0.text' => 2000, 'lines.0.feedback' => Said::LONGEST],
             'open' => ['criteria.0.name' => 120, 'criteria.0.levels.0.descriptor' => 500, 'criteria.0.levels.0.misconception' => 36],
         ];
         foreach ($texts as $type => $paths) {

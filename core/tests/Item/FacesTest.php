@@ -151,7 +151,7 @@ final class FacesTest extends TestCase
     {
         $rule = self::item($question)->rule;
         $response = ResponseReader::fromArray($answer);
-        if (in_array($rule->type()->value, ['choice', 'text', 'number', 'expression'], true)) {
+        if (in_array($rule->type()->value, ['choice', 'text', 'number', 'expression', 'gaps', 'order', 'match', 'plot', 'table'], true)) {
             self::assertSame('1', (string) $rule->accepting($response, BigRational::one(), '')->check($response)->credit);
 
             return;

@@ -92,7 +92,7 @@ final class GroundsTest extends TestCase
         yield 'near a snap' => [['targets' => [['x' => '9/4', 'tolerance' => '1/4'] + $right]], ''];
         yield 'a line above a number line' => [
             ['ground' => ['line' => true], 'targets' => [['kind' => 'line', 'slope' => '1', 'intercept' => '-2']]],
-            'The key y = 1 x − 2 lies outside of the grid.',
+            'The key y = x − 2 lies outside of the grid.',
         ];
         yield 'a stretch' => [
             ['ground' => ['line' => true], 'targets' => [['kind' => 'interval', 'from' => '2', 'to' => '12']]],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Item;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemReader;
@@ -42,6 +43,32 @@ final class ItemReaderTest extends TestCase
         } catch (DocumentInvalid $e) {
             self::assertContains($path, array_map(static fn ($p): string => $p->path, $e->problems));
         }
+    }
+
+    public function testHintsKeepTheirOrderAndCosts(): void
+    {
+        $plain = Rules::item('one')->toArray();
+        $step = static fn (string $text, string $cost): array => ['text' => $text, 'cost' => $cost];
+        $first = ItemReader::read(['hint' => '<p>1</p>', 'hints' => [$step('<p>2</p>', '1/4'), $step('<p>3</p>', '1/2')]] + $plain);
+        self::assertSame(['0', '1/4', '3/4', '3/4'], array_map(static fn (int $n): string => (string) $first->costOf($n), [1, 2, 3, 9]));
+        self::assertSame($first->toArray(), ItemReader::read($first->toArray())->toArray());
+        self::assertSame('<p>1</p>', $first->toArray()['hint'], 'as it stood before hints had steps');
+
+        $dear = ItemReader::read(['hint' => '', 'hints' => [$step('<p>1</p>', '1/2')]] + $plain);
+        self::assertSame([['text' => '<p>1</p>', 'cost' => '1/2']], $dear->toArray()['hints']);
+        self::assertArrayNotHasKey('hints', ItemReader::read(['hint' => '<p>1</p>'] + $plain)->toArray());
+        $this->expectException(DocumentInvalid::class);
+        ItemReader::read(['hint' => '<p>1</p>', 'hints' => array_fill(0, 5, $step('', '0'))] + $plain);
+    }
+
+    public function testWhatHintsCostComesOffWhatWasEarnedAndNeverMore(): void
+    {
+        $item = ItemReader::read(['hints' => [['text' => '<p>1</p>', 'cost' => '1/4'], ['text' => '<p>2</p>', 'cost' => '1']]]
+            + Rules::item('one')->toArray());
+        $left = static fn (string $credit, int $opened): string => (string) $item->afterHints(BigRational::of($credit), $opened);
+        self::assertSame(['1', '3/4', '1/12', '0', '0'], [$left('1', 0), $left('1', 1), $left('1/3', 1), $left('1/5', 1), $left('1', 2)]);
+        self::assertNull($item->afterHints(null, 2), 'what waits for a marker goes on waiting');
+        self::assertContains('Who opens all hints can earn nothing any more.', array_map(static fn (Defect $d): string => $d->message, $item->defects()));
     }
 
     public function testFindsEveryFaultInOnePass(): void

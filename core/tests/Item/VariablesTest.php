@@ -13,6 +13,7 @@ use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\Response\TextResponse;
 use Eris\Generators;
 use Eris\TestTrait;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class VariablesTest extends TestCase
@@ -82,9 +83,74 @@ final class VariablesTest extends TestCase
         $this->limitTo(60)->forAll(Generators::string())->then(static function (string $seed) use ($template, $distinctness): void {
             $values = $template->draw($seed);
             self::assertNotNull($values);
+            self::assertInstanceOf(BigRational::class, $values['range']);
             self::assertTrue($values['range']->isGreaterThanOrEqualTo(3));
             self::assertSame([], $distinctness->faults($values, new Effort(1_000_000)));
         });
+    }
+
+    public function testOfATableEachDrawTakesARow(): void
+    {
+        $document = [
+            'variables' => [
+                ['name' => 'vessel', 'columns' => ['ship', 'draught'], 'rows' => [['Brindle', '2.4'], ['Lapwing & Co', '1.8'], ['Osprey', '3']]],
+                ['name' => 'tide', 'choices' => ['4', '5']],
+                ['name' => 'room', 'is' => 'tide - draught'],
+            ],
+            'constraints' => ['ship <> "Osprey" or tide = 5'],
+            'prompt' => '<p>The {ship} draws {draught} m. The tide stands at {tide} m. How much water is below her?</p>',
+            'rule' => ['unit' => 'm', 'targets' => [['value' => '= tide - draught', 'credit' => '1'], ['value' => '= tide + draught', 'credit' => '0']]],
+            'checks' => [['when' => 'ship = "Osprey" and answer = 9', 'credit' => '1/2', 'feedback' => 'Not the {ship}.']],
+        ] + self::twelfths();
+        $template = ItemTemplate::read($document);
+        self::assertSame(6, $template->variables->combinations());
+        self::assertSame(5, count(Draws::of($template)->seen), 'one row breaks the constraint with one tide');
+        self::assertSame(['ship', 'draught', 'tide', 'room'], $template->variables->names());
+        self::assertContains('draught', $template->formulas());
+        self::assertNotContains('ship', $template->formulas(), 'words are shown, not worked out');
+        $number = BigRational::of(...);
+        $item = $template->item(['ship' => 'Lapwing & Co', 'draught' => $number('1.8'), 'tide' => $number(4), 'room' => $number('2.2')]);
+        self::assertSame('<p>The Lapwing &amp; Co draws 1.8 m. The tide stands at 4 m. How much water is below her?</p>', $item->prompt);
+        self::assertSame('right', $item->check(new TextResponse('2.2'))->verdict->value);
+        $together = [];
+        foreach (range(1, 40) as $seed) {
+            $own = $template->own("s$seed");
+            $together[implode(' ', array_map(strval(...), array_slice($own->numbers, 0, 2)))] = true;
+            if ($own->numbers['ship'] === 'Osprey') {
+                self::assertSame('Not the Osprey.', $own->check(new TextResponse('9'))->feedback);
+            }
+        }
+        ksort($together);
+        self::assertSame(['Brindle 12/5', 'Lapwing & Co 9/5', 'Osprey 3'], array_keys($together), 'what stands in a row stays together');
+        self::assertEquals($template->draw('x'), ItemTemplate::read($template->toArray())->draw('x'));
+    }
+
+    /** @param array<string, mixed> $variable */
+    #[DataProvider('brokenTables')]
+    public function testATableThatIsNoneIsToldWhereItIsWrong(array $variable, string $path): void
+    {
+        try {
+            ItemTemplate::read([
+                'variables' => [['name' => 'v', ...$variable]],
+                'constraints' => [],
+                'checks' => [],
+                'prompt' => '<p>?</p>',
+                'rule' => ['targets' => [['value' => '1']]],
+            ] + self::twelfths());
+            self::fail('It should not be read.');
+        } catch (DocumentInvalid $e) {
+            self::assertSame($path, $e->problems[0]->path);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function brokenTables(): iterable
+    {
+        yield 'a row too short' => [['columns' => ['a', 'b'], 'rows' => [['1', '2'], ['1']]], 'variables.0.rows.1'];
+        yield 'no row' => [['columns' => ['a'], 'rows' => []], 'variables.0.rows'];
+        yield 'a column twice' => [['columns' => ['a', 'a'], 'rows' => [['1', '2']]], 'variables.0.columns'];
+        yield 'a column called as the table' => [['columns' => ['v'], 'rows' => [['1']]], 'variables.0.columns'];
+        yield 'too many rows' => [['columns' => ['a'], 'rows' => array_fill(0, 201, ['1'])], 'variables.0.rows'];
     }
 
     public function testTheWalkFindsWhatMustNotBeHandedOut(): void
@@ -291,5 +357,15 @@ final class VariablesTest extends TestCase
         self::assertNotSame([], $first->faults, 'nothing is divided by nought');
         $plain = array_diff_key($template->toArray(), ['variables' => 1, 'constraints' => 1]);
         self::assertSame([], Draws::of(ItemTemplate::read(['rule' => ['targets' => [['value' => '1']]], 'prompt' => '<p>?</p>'] + $plain))->seen);
+    }
+
+    public function testSignsOfAFormulaMayStandInRichTextAsEntities(): void
+    {
+        $template = ItemTemplate::read([
+            'version' => 1, 'type' => 'number', 'title' => '', 'prompt' => '<p>{h &#43; l &lt; 9} and {h &#43; l}</p>', 'points' => '1', 'skill' => null,
+            'variables' => [['name' => 'h', 'choices' => ['3']], ['name' => 'l', 'choices' => ['4']]],
+            'rule' => ['targets' => [['value' => '= h + l']]],
+        ]);
+        self::assertStringContainsString(' and 7</p>', $template->sample()->prompt);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Sitting;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\OwnItem;
@@ -59,6 +60,13 @@ final class CheckingTest extends TestCase
         self::assertSame('none', $checking->outcome('unknown', new TextResponse('9'))->verdict->value);
     }
 
+    private static function h(OwnItem $own): float
+    {
+        $h = $own->numbers['h'];
+
+        return $h instanceof BigRational ? $h->toFloat() : self::fail('h is a number.');
+    }
+
     public function testOwnNumbersStayWithTheirSeed(): void
     {
         $template = ItemTemplate::read([
@@ -70,7 +78,7 @@ final class CheckingTest extends TestCase
         foreach (['ada', 'ben', 'cleo', 'dee'] as $seed) {
             $own = $template->own($seed);
             self::assertEquals($own, $template->own($seed));
-            self::assertSame('right', $own->check(new TextResponse((string) ($own->numbers['h']->toFloat() + 1)))->verdict->value);
+            self::assertSame('right', $own->check(new TextResponse((string) (self::h($own) + 1)))->verdict->value);
             self::assertStringNotContainsString('{', $own->item->prompt);
             $seen[] = (string) $own->numbers['h'];
         }
@@ -79,7 +87,7 @@ final class CheckingTest extends TestCase
         self::assertSame(
             'right',
             $changed->with($template->own('ada')->numbers)
-                ->check(new TextResponse((string) ($template->own('ada')->numbers['h']->toFloat() + 2)))
+                ->check(new TextResponse((string) (self::h($template->own('ada')) + 2)))
                 ->verdict->value,
             'a new rule for the same numbers',
         );

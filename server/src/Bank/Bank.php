@@ -8,13 +8,11 @@ use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\View\DefectView;
-use ChalkLadder\Server\Bank\Api\View\ItemListView;
 use ChalkLadder\Server\Bank\Api\View\ItemSavedView;
 use ChalkLadder\Server\Bank\Api\View\ItemView;
 use ChalkLadder\Server\Bank\Api\View\RecordView;
 use ChalkLadder\Server\Bank\Entity\Question;
 use ChalkLadder\Server\Bank\ReadModel\QuestionList;
-use ChalkLadder\Server\Bank\ReadModel\Search;
 use ChalkLadder\Server\Bank\Repository\QuestionRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
@@ -22,7 +20,7 @@ use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
 
-/** The team's questions: found, read, written. Every save keeps the version before it. */
+/** The team's questions: read, written. Every save keeps the version before it. */
 final readonly class Bank
 {
     public function __construct(
@@ -34,19 +32,6 @@ final readonly class Bank
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
-    }
-
-    public function search(string $teamId, Search $search): ItemListView
-    {
-        $types = $this->list->types($teamId, $search);
-
-        return new ItemListView(
-            $this->list->found($teamId, $search),
-            $types,
-            $this->list->skills($teamId, $search),
-            $this->list->misconceptions($teamId, $search),
-            $search->type === null ? array_sum($types) : ($types[$search->type] ?? 0),
-        );
     }
 
     public function show(string $teamId, string $id): ItemView

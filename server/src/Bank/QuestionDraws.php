@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank;
 
+use ChalkLadder\Core\Formula\Evaluator;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Draws;
 use ChalkLadder\Core\Item\ItemTemplate;
@@ -25,7 +26,7 @@ final class QuestionDraws
             $draws->looked,
             $template->hasVariables() ? array_map(trim(...), $template->formulas()) : [],
             array_map(static fn (SeenDraw $d): DrawView => new DrawView(
-                array_map(NumberText::write(...), $d->numbers),
+                array_map(Evaluator::words(...), $d->numbers),
                 array_combine(array_map(trim(...), array_keys($d->values)), array_map(NumberText::write(...), $d->values)),
                 $d->faults,
             ), $draws->seen),

@@ -46,7 +46,7 @@ final readonly class QuestionReader
         if (array_diff($item->misconceptions(), array_keys($this->terms->misconceptionNames($teamId))) !== []) {
             $fields['rule'] = 'A misconception named here is not one of the team’s.';
         }
-        if (!$this->files->hasAll($teamId, array_values(array_unique($item->rule->files())))) {
+        if (!$this->files->hasAll($teamId, $item->files())) {
             $fields['rule'] = 'A picture of this question is not one of the team’s files.';
         }
 

@@ -16,6 +16,9 @@ interface QuestionRecords
      */
     public function of(array $questionIds): array;
 
+    /** @return array<string, float> mean credit so far of every question of the team that was sat, by id */
+    public function facilities(string $teamId): array;
+
     /** @return list<RecordLineView> how often each answer line was taken, the most frequent first */
     public function lines(string $questionId): array;
 }

@@ -10,6 +10,9 @@ interface QuestionUses
     /** @return list<string> titles of the papers that hold the question now */
     public function papers(string $teamId, string $questionId): array;
 
+    /** @return list<string> ids of the team's questions that stand in a published paper */
+    public function used(string $teamId): array;
+
     /**
      * @param list<string> $questionIds
      *

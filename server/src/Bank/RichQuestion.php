@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Bank;
 
 use ChalkLadder\Core\Item\ItemType;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Server\Platform\Text\RichText;
 
 /**
@@ -30,7 +31,39 @@ final readonly class RichQuestion
             }
         }
 
-        return ItemType::cleaned($question, $this->richText->clean(...));
+        if (is_array($question['hints'] ?? null)) {
+            $question['hints'] = array_map($this->withText(...), $question['hints']);
+        }
+        if (isset($question['goBack'])) {
+            $question['goBack'] = $this->withText($question['goBack']);
+        }
+
+        return $this->withSaid(ItemType::cleaned($question, $this->richText->clean(...)));
+    }
+
+    /**
+     * What is told to those who answer so, wherever it stands in a key.
+     *
+     * @param array<array-key, mixed> $part
+     *
+     * @return array<array-key, mixed>
+     */
+    private function withSaid(array $part): array
+    {
+        foreach ($part as $key => $value) {
+            if (is_array($value)) {
+                $part[$key] = $this->withSaid($value);
+            } elseif ($key === 'feedback' && is_string($value) && Said::isRich($value)) {
+                $part[$key] = $this->richText->clean($value);
+            }
+        }
+
+        return $part;
+    }
+
+    private function withText(mixed $part): mixed
+    {
+        return is_array($part) && is_string($part['text'] ?? null) ? ['text' => $this->richText->clean($part['text'])] + $part : $part;
     }
 
     /**

@@ -41,6 +41,7 @@ final readonly class Exports
         'saved at',
         'seconds',
         'confidence',
+        'hints opened',
     ];
     private const MARKS = ['class', 'student', 'attempt', 'counts', 'state', 'marks', 'of', 'waiting', 'handed in at', 'returned at'];
 
@@ -102,7 +103,7 @@ final readonly class Exports
                 },
                 $credit ?? '',
                 $credit === null ? '' : NumberText::write(Marks::of(
-                    Walk::bestCredit($paper, [$row['try'] => BigRational::of($credit)]),
+                    Walk::bestCredit($paper, [$row['try'] => $item->afterHints(BigRational::of($credit), $row['hints_opened'])]),
                     $item->points,
                     $handout->markStep,
                 )),
@@ -117,6 +118,7 @@ final readonly class Exports
                 Moment::iso($row['saved_at']),
                 $row['millis'] === null ? '' : sprintf('%.1f', $row['millis'] / 1000),
                 $row['confidence'] ?? '',
+                $row['hints_opened'],
             ];
         }
 

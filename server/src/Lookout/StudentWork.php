@@ -112,6 +112,7 @@ final readonly class StudentWork
             $answer?->confidence,
             $item->writtenFace(),
             $answer?->response->toArray(),
+            $answer?->working?->toArray(),
         );
     }
 }

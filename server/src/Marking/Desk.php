@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Marking;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Item\Verdict;
@@ -272,6 +273,9 @@ final readonly class Desk
             0,
             false,
             [],
+            $a->answer->hintsOpened,
+            self::hintsCost($item, $a),
+            $a->answer->working?->toArray(),
         );
     }
 
@@ -296,6 +300,14 @@ final readonly class Desk
             $a->answer->markVersion,
             $a->isReturned,
             $events,
+            $a->answer->hintsOpened,
+            self::hintsCost($item, $a),
+            $a->answer->working?->toArray(),
         );
+    }
+
+    private static function hintsCost(Item $item, DeskAnswer $a): string
+    {
+        return NumberText::write($item->costOf($a->answer->hintsOpened)->multipliedBy($item->points)->simplified());
     }
 }

@@ -72,9 +72,9 @@ final readonly class KeyEffects
             }
             $marked[] = [$answer, $change];
             // Like answers share their outcomes, so what a change is worth is reckoned once for all of them.
-            [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try] ??= [
-                self::marks($edition, $item, $change->before, $answer->try, $step),
-                self::marks($edition, $item, $change->after, $answer->try, $step),
+            [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try.'.'.$answer->hintsOpened] ??= [
+                self::marks($edition, $item, $change->before, $answer, $step),
+                self::marks($edition, $item, $change->after, $answer, $step),
                 ($each ? $edition->own($entry, $answer->seed)->item ?? $item : $item)->rule->inWords($answer->response),
             ];
             $effect = new EffectView($answer->student, $words, NumberText::write($before), NumberText::write($now));
@@ -112,8 +112,15 @@ final readonly class KeyEffects
         };
     }
 
-    private static function marks(PublishedPaper $edition, Item $item, Outcome $outcome, int $try, BigRational $step): BigRational
-    {
-        return Marks::of(Walk::bestCredit($edition->paper(), [$try => $outcome->credit ?? BigRational::zero()]), $item->points, $step);
+    private static function marks(
+        PublishedPaper $edition,
+        Item $item,
+        Outcome $outcome,
+        GivenAnswer $answer,
+        BigRational $step,
+    ): BigRational {
+        $credit = $item->afterHints($outcome->credit ?? BigRational::zero(), $answer->hintsOpened);
+
+        return Marks::of(Walk::bestCredit($edition->paper(), [$answer->try => $credit]), $item->points, $step);
     }
 }

@@ -129,13 +129,13 @@ final readonly class Keys
             );
         }
         try {
-            $rule = $input->rule === null ? Accepting::into(
+            $rule = $input->rule ?? Accepting::into(
                 $item->rule,
                 ResponseReader::fromArray($input->accept ?? []),
                 $input->exactCredit(),
                 $input->feedback,
-            )->toArray() : $this->rich->cleanedRule($template->type(), $input->rule);
-            $after = $template->withRule($rule);
+            )->toArray();
+            $after = $template->withRule($this->rich->cleanedRule($template->type(), $rule));
         } catch (NotAcceptable $e) {
             throw $e->field === ''
                 ? Problem::conflict($e->getMessage(), 'Mark it by hand.')

@@ -13,11 +13,14 @@ final class ChangedParts
         'title' => 'title',
         'prompt' => 'wording',
         'rule' => 'answers',
-        'hint' => 'hint',
+        'hint' => 'hints',
+        'hints' => 'hints',
+        'goBack' => 'page to go back to',
         'explanation' => 'explanation',
         'skill' => 'skill',
         'checks' => 'checks',
         'confidence' => 'confidence',
+        'working' => 'working beside the answer',
     ];
 
     /** @return list<string> */

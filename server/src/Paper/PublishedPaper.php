@@ -111,6 +111,13 @@ final class PublishedPaper
         ));
     }
 
+    /** {@see Item::afterHints()} for the question of an entry. */
+    public function afterHints(string $entry, ?BigRational $credit, int $opened): ?BigRational
+    {
+        // Asked for every answer of a class: most have opened none.
+        return $opened === 0 ? $credit : $this->item($entry)?->afterHints($credit, $opened);
+    }
+
     /** @return array<string, int> question numbers by entry id, in written order from 1 */
     public function numbers(): array
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
+use ChalkLadder\Core\Item\Response;
+
 /** One student's answer to one question in one attempt, over its tries. */
 final readonly class CountedAnswer
 {
@@ -13,6 +15,7 @@ final readonly class CountedAnswer
      * @param array<int, float|null> $credits        by try; null waits for a marker
      * @param list<string>           $options        picked at the first try
      * @param list<string>           $misconceptions shown at the first try
+     * @param Response|null          $response       of the first try, where it was asked for
      */
     public function __construct(
         public array $credits,
@@ -23,6 +26,7 @@ final readonly class CountedAnswer
         public array $misconceptions,
         public ?int $millis,
         public ?int $confidence,
+        public ?Response $response = null,
     ) {
     }
 

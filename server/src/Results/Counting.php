@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Results;
 
 use ChalkLadder\Core\Analysis\Cell;
 use ChalkLadder\Core\Analysis\Evidence;
+use ChalkLadder\Core\Analysis\Part;
 use ChalkLadder\Core\Analysis\Question;
 use ChalkLadder\Core\Analysis\Report;
 use ChalkLadder\Core\Item\Alternative;
@@ -60,7 +61,12 @@ final readonly class Counting
                 $counting[$attempt->sittingId] = true;
             }
         }
-        $given = $this->reader->answers($handout->id, $counting);
+        $inParts = array_keys(array_filter(
+            $items,
+            static fn (Item $item, string $entry): bool => self::comesInParts($handout, $entry, $item),
+            ARRAY_FILTER_USE_BOTH,
+        ));
+        $given = $this->reader->answers($handout->id, $counting, $inParts);
         $columns = $orders = $students = $evidence = $answered = [];
         foreach ($byStudent as $own) {
             $chosen = $own['counting'] ?? [];
@@ -90,6 +96,7 @@ final readonly class Counting
                 $columns[$entry]['picks'][] = $answer?->picksOf($picked[$entry]) ?? [];
                 $columns[$entry]['seconds'][] = $answer?->millis === null ? null : $answer->millis / 1000.0;
                 $columns[$entry]['sure'][] = $answer?->confidence;
+                $columns[$entry]['parts'][] = $answer?->response === null ? [] : $items[$entry]->rule->parts($answer->response);
                 if ($answer !== null) {
                     $answered[$entry][] = $answer;
                 }
@@ -110,7 +117,7 @@ final readonly class Counting
             foreach ($item->rule->alternatives() as $one) {
                 $options[$one->id] = $one->key;
             }
-            $c = $columns[$entry] ?? ['cells' => [], 'credits' => [], 'picks' => [], 'seconds' => [], 'sure' => []];
+            $c = $columns[$entry] ?? ['cells' => [], 'credits' => [], 'picks' => [], 'seconds' => [], 'sure' => [], 'parts' => []];
             $questions[] = new Question(
                 (string) $entry,
                 $points[$entry],
@@ -120,10 +127,18 @@ final readonly class Counting
                 $c['picks'],
                 $c['seconds'],
                 $item->confidence ? $c['sure'] : [],
+                Part::among($c['parts']),
             );
         }
 
         return new Columns($students, $questions, $evidence, $answered);
+    }
+
+    /** Where each has own numbers, answers are not the same question’s; where options are picked, picks are counted. */
+    private static function comesInParts(HandedOut $handout, string $entry, Item $item): bool
+    {
+        return $item->rule->alternatives() === [] && !$item->rule->waitsForMarker()
+            && $handout->edition->template($entry)?->hasVariables() === false;
     }
 
     /**

@@ -59,6 +59,16 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
         }, $found);
     }
 
+    public function facilities(string $teamId): array
+    {
+        $state = $this->uses->stateOf($teamId);
+
+        return $this->cache->get("facilities-$teamId-$state", fn (): array => array_filter(
+            array_map(static fn (ItemRecord $r): ?float => $r->facility, $this->of($this->uses->sat($teamId))),
+            is_float(...),
+        ));
+    }
+
     public function lines(string $questionId): array
     {
         $counts = [];

@@ -202,13 +202,16 @@ final readonly class Results
     private static function confusion(Confusion $c, HandedOut $handout, array $names): ConfusionView
     {
         $rule = $handout->edition->item($c->question)->rule ?? throw new \LogicException('A question of the report is in the edition.');
-        $key = self::alternative($rule, $c->key);
-        $rival = self::alternative($rule, $c->rival);
+        $key = $c->part === null ? self::alternative($rule, $c->key) : new Alternative('', '', htmlspecialchars($c->part->key), true, null);
+        $rival = $c->part === null
+            ? self::alternative($rule, $c->rival)
+            : new Alternative('', '', htmlspecialchars($c->part->rival), false, null);
 
         return new ConfusionView(
             $c->question,
             $handout->edition->numbers()[$c->question] ?? 0,
             $handout->edition->title($c->question),
+            $c->part->name ?? '',
             $key->letter,
             PlainText::of($key->text),
             $rival->letter,

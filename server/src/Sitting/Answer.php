@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Verdict;
+use ChalkLadder\Server\Paper\PublishedPaper;
 
 /** A response with what was made of it, by machine or by hand. */
 final readonly class Answer
@@ -15,6 +16,7 @@ final readonly class Answer
     /**
      * @param list<int|null>|null $handLevels the rubric level picked for each criterion
      * @param int|null            $millis     how long the question was in front of the student, in milliseconds
+     * @param int                 $hintsOpened how many steps of help were asked for
      * @param int|null            $confidence how sure the student is, 1 to 3
      */
     public function __construct(
@@ -27,11 +29,12 @@ final readonly class Answer
         public ?BigRational $handCredit = null,
         public ?array $handLevels = null,
         public string $comment = '',
-        public bool $hintOpened = false,
+        public int $hintsOpened = 0,
         public string $savedAt = '',
         public int $markVersion = 0,
         public ?int $millis = null,
         public ?int $confidence = null,
+        public ?Response $working = null,
     ) {
     }
 
@@ -75,13 +78,13 @@ final readonly class Answer
     /**
      * @param list<self> $answers
      *
-     * @return array<string, array<int, BigRational|null>> by entry and try
+     * @return array<string, array<int, BigRational|null>> what counts towards marks, after hints, by entry and try
      */
-    public static function credits(array $answers): array
+    public static function credits(array $answers, PublishedPaper $edition): array
     {
         $credits = [];
         foreach ($answers as $answer) {
-            $credits[$answer->entry][$answer->try] = $answer->credit();
+            $credits[$answer->entry][$answer->try] = $edition->afterHints($answer->entry, $answer->credit(), $answer->hintsOpened);
         }
 
         return $credits;

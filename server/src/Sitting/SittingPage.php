@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Sitting;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Formula\NumberText;
+use ChalkLadder\Core\Item\Hint;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
@@ -38,7 +39,7 @@ final readonly class SittingPage
         $tellsAll = $conditions->feedback->tellsAll($state);
         $tellsSettled = $conditions->feedback->tellsAtOnce();
         $over = $state->isOver();
-        $score = Score::of($edition->paper(), $walk, Answer::credits($answers), $sitting->markStep);
+        $score = Score::of($edition->paper(), $walk, Answer::credits($answers, $edition), $sitting->markStep);
         $numbers = $walk->numbers($edition->paper());
         $steps = [];
         foreach ($walk->visits as $pass => $visit) {
@@ -58,9 +59,11 @@ final readonly class SittingPage
                         0,
                         false,
                         false,
-                        null,
+                        [],
+                        '0',
                         null,
                         0,
+                        null,
                         null,
                     );
                 }
@@ -81,7 +84,8 @@ final readonly class SittingPage
                     $answer->counter ?? 0,
                     $state === SittingState::Open && $walk->isOpen($id, $visit->try) && !($answer->settled ?? false),
                     $answer->settled ?? false,
-                    ($answer->hintOpened ?? false) ? $item->hint : null,
+                    array_map(static fn (Hint $h): string => $h->text, array_slice($item->hints, 0, $answer->hintsOpened ?? 0)),
+                    NumberText::write($item->costOf($answer->hintsOpened ?? 0)->multipliedBy($item->points)->simplified()),
                     self::told(
                         $item,
                         $answer,
@@ -91,6 +95,7 @@ final readonly class SittingPage
                     ),
                     $answer->millis ?? 0,
                     $answer?->confidence,
+                    $answer?->working?->toArray(),
                 );
             }
         }

@@ -16,6 +16,7 @@ use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\HintInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -154,9 +155,15 @@ final readonly class Sittings
         });
     }
 
-    public function hint(StudentUser $who, string $id, StepInput $step): SittingView
+    /** Opens one more step of help; asked twice for the same one, it opens it once. */
+    public function hint(StudentUser $who, string $id, HintInput $step): SittingView
     {
-        return $this->change($who, $id, fn (Sitting $entity) => $entity->openHint($step->entry, $step->try, $this->clock->now()));
+        return $this->change($who, $id, fn (Sitting $entity, StoredSitting $sitting) => $entity->openHint(
+            $step->entry,
+            $step->try,
+            min($step->nth, count($sitting->own($step->entry)->item->hints ?? [])),
+            $this->clock->now(),
+        ));
     }
 
     /** Leaves the open pass: missed questions come back, or the route leads on. */
@@ -198,7 +205,7 @@ final readonly class Sittings
     /** @param list<Answer> $answers */
     public static function score(StoredSitting $sitting, array $answers): Score
     {
-        return Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($answers), $sitting->markStep);
+        return Score::of($sitting->edition->paper(), $sitting->walk, Answer::credits($answers, $sitting->edition), $sitting->markStep);
     }
 
     /**
@@ -243,7 +250,10 @@ final readonly class Sittings
     private function refuseFilesOfOthers(string $id, SavesInput $input): void
     {
         foreach ($input->saves as $i => $save) {
-            $files = $save->value instanceof HoldsFiles ? $save->value->files() : [];
+            $files = [];
+            foreach ([$save->value, $save->working] as $part) {
+                array_push($files, ...($part instanceof HoldsFiles ? $part->files() : []));
+            }
             if ($files !== [] && !$this->files->areOf($id, $files)) {
                 throw Problem::invalid(["saves.$i.value.files" => 'A file of this answer was not sent here.']);
             }
@@ -268,6 +278,7 @@ final readonly class Sittings
             $own->check($value),
             millis: $save->millis,
             confidence: $save->confidence,
+            working: $own->item->working ? $save->working : null,
         );
     }
 

@@ -29,6 +29,27 @@ final class BankTest extends ApiCase
         self::assertSame(['1/2', 'part', 'check 1'], [$row?->text('credit'), $row?->text('verdict'), $row?->text('line')]);
     }
 
+    public function testEarlierVersionsAreKeptAndReadAgain(): void
+    {
+        $id = $this->world->items['text'];
+        $this->as($this->world->teacher);
+        $first = $this->get('GET', "/items/$id");
+        $this->get('PUT', "/items/$id", ['item' => ['title' => 'Second'] + $this->world->itemDocuments()['text'], 'version' => 1]);
+        $this->get('PUT', "/items/$id", ['item' => ['title' => 'Third'] + $this->world->itemDocuments()['text'], 'version' => 2]);
+        $history = $this->get('GET', "/items/$id/history");
+        self::assertSame([3, 2, 1], $history->column('versions', 'version'));
+        self::assertSame($first->text('updatedBy'), $history->at('versions.2.by'), 'who wrote that version');
+        self::assertNull($history->at('versions.0.until'));
+        self::assertIsString($history->at('versions.1.until'));
+        self::assertSame(['Third', 'Second', $first->text('item.title')], array_map(
+            fn (int $version): string => $this->get('GET', "/items/$id/history/$version")->text('item.title'),
+            [3, 2, 1],
+        ));
+        $this->refused(404, 'GET', "/items/$id/history/4");
+        $this->as($this->world->stranger);
+        $this->refused(404, 'GET', "/items/$id/history/1");
+    }
+
     public function testWhatCannotBePutBeforeStudentsIsNotTakenIntoTheBank(): void
     {
         $this->as($this->world->teacher);
@@ -39,6 +60,15 @@ final class BankTest extends ApiCase
             'picture' => ['file' => $file] + $picture,
             'regions' => [['id' => 'a', 'ellipse' => [1, 1, 1, 1]]],
         ]];
+        $text = $this->world->itemDocuments()['text'];
+        foreach (['prompt', 'explanation'] as $member) {
+            $shown = ['<p>See <img data-file="'.$picture['file'].'" alt="A buoy" width="4" height="3" onerror="x()" src="https://else.where/x.png"></p>'];
+            self::assertSame(
+                'A picture of this question is not one of the team’s files.',
+                $this->refused(422, 'POST', '/items', ['item' => [$member => $shown[0]] + $text])->text('fields.rule'),
+                $member,
+            );
+        }
         foreach ([$picture['file'], 'x'] as $file) {
             self::assertSame(
                 'A picture of this question is not one of the team’s files.',

@@ -25,6 +25,45 @@ final class SearchTest extends ApiCase
         self::assertCount(4, $this->titles(''));
     }
 
+    public function testWordsAreFoundByTheirStemAndThroughASlip(): void
+    {
+        $written = static fn (string $title, string $prompt): array => ['title' => $title, 'prompt' => "<p>$prompt</p>"];
+        foreach ([
+            ['Twelfths', 'How many twelfths does the tide fall?'],
+            ['Buoys', 'Which buoys stand to port?'],
+            ['Falling', 'A tide that falls evenly.'],
+        ] as [$title, $prompt]) {
+            $this->get('POST', '/items', ['item' => $written($title, $prompt) + $this->world->itemDocuments()['text']]);
+        }
+        self::assertSame(['Buoys'], $this->titles('?q=buoy'));
+        self::assertSame(['Twelfths'], $this->titles('?q=twelths'), 'a letter is missing');
+        self::assertEqualsCanonicalizing(['Falling', 'Twelfths'], $this->titles('?q=falls%20tides'), 'by the stem');
+        self::assertSame('Falling', $this->inOrder('?q=fall')[0], 'the title says it');
+        self::assertSame([], $this->titles('?q=xyzzy'));
+        self::assertSame([], $this->titles('?q=%27%20%3A%2A%20%26%20%7C%20%21'), 'signs of the search language are signs');
+    }
+
+    public function testItIsNarrowedByWhoWroteItWhereItStandsAndHowManyWereRight(): void
+    {
+        $this->get('POST', '/items', ['item' => ['title' => 'By the teacher'] + $this->world->itemDocuments()['text']]);
+        $handout = $this->world->handOut();
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'nothing like it']]);
+        $this->as($this->world->teacher);
+        $all = $this->get('GET', '/items');
+        self::assertSame([5, 4], [$all->int('total'), $all->int('used')]);
+        self::assertSame(['By the teacher'], $this->titles('?author='.$this->world->teacher->id));
+        self::assertSame(1, $all->map('authors')[$this->world->teacher->id] ?? null);
+        self::assertSame(['By the teacher'], $this->titles('?used=0'));
+        self::assertCount(4, $this->titles('?used=1'));
+        self::assertSame(['A choice question'], $this->titles('?right=high'));
+        self::assertContains('A text question', $this->titles('?right=low'));
+        self::assertContains('By the teacher', $this->titles('?right=none'));
+        $bands = $all->map('right');
+        self::assertSame([1, 5], [$bands['high'] ?? 0, array_sum(array_filter($bands, is_int(...)))]);
+        self::assertSame($bands, $this->get('GET', '/items?right=high')->map('right'), 'whatever band is looked for');
+        self::assertSame([], $this->as($this->world->stranger)->get('GET', '/items?right=high')->list('items'), 'another team’s');
+    }
+
     public function testFiltersNarrowAndTheTypesKeepTheirCounts(): void
     {
         $skill = $this->get('POST', '/bank/skills', ['name' => 'Rule of twelfths'])->text('id');

@@ -84,11 +84,12 @@ final class KeysTest extends ApiCase
         $handout = $this->world->handOut();
         $hostile = '<p>b</p><meta http-equiv="refresh" content="0;url=http://127.0.0.1:1/">'
             .'<div style="position:fixed">over</div><img src=x onerror=alert(1)><iframe src="//x.example"></iframe>';
+        $plain = '<img src=x onerror=alert(1)> <p>b</p>';
         $option = static fn (string $id, bool $key, string $text): array => [
             'id' => $id,
             'text' => $text,
             'key' => $key,
-            'feedback' => $hostile,
+            'feedback' => $key ? $plain : $hostile,
             'misconception' => null,
         ];
         $rule = ['options' => [$option('a', true, '<p>a</p>'), $option('b', false, $hostile)]];
@@ -101,7 +102,8 @@ final class KeysTest extends ApiCase
         }
         $bank = $this->as($this->world->teacher)->get('GET', '/items/'.$this->world->items['choice']);
         self::assertSame('<p>b</p>', $bank->text('item.rule.options.1.text'), 'nor home to the bank');
-        self::assertSame($hostile, $bank->text('item.rule.options.1.feedback'), 'feedback is plain text, shown as it is typed');
+        self::assertSame('<p>b</p>', $bank->text('item.rule.options.1.feedback'), 'rich text is cleaned');
+        self::assertSame($plain, $bank->text('item.rule.options.0.feedback'), 'plain words are no rich text, and stay as they are typed');
     }
 
     public function testAMarkKeepsItsHistory(): void

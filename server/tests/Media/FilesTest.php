@@ -152,6 +152,7 @@ final class FilesTest extends MediaCase
         foreach ([
             'broken' => "%PDF-1.4\nnothing",
             '41 pages; at most 40' => Pdf::of(41),
+            'This PDF is locked with a password.' => Pdf::locked(),
         ] as $words => $bytes) {
             self::assertStringContainsString($words, $this->said($this->send('x.pdf', $bytes, ['pdf'])));
         }

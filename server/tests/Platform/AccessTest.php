@@ -36,10 +36,19 @@ final class AccessTest extends RouteCase
 
         'GET /bank/terms' => self::TEACHERS, 'POST /bank/skills' => self::TEACHERS, 'POST /bank/misconceptions' => self::TEACHERS,
         'PUT /bank/skills/{skill}' => self::TEAM, 'PUT /bank/misconceptions/{idea}' => self::TEAM,
-        'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS,
+        'GET /bank/searches' => self::TEACHERS, 'POST /bank/searches' => self::TEACHERS, 'DELETE /bank/searches/{search}' => self::ONE_OWN,
+        'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS, 'POST /items/try-all' => self::TEACHERS,
         'POST /items/draws' => self::TEACHERS,
+        'POST /items/notes' => self::TEACHERS, 'POST /items/notes/keep' => self::TEACHERS, 'GET /items/{item}/notes' => self::TEAM,
+        'POST /items/many/archive' => self::TEAM, 'POST /items/many/restore' => self::TEAM, 'POST /items/many/copy' => self::TEAM,
+        'POST /items/many/skills' => self::TEAM,
         'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM,
         'POST /items/{item}/restore' => self::TEAM,
+        'GET /items/{item}/remarks' => self::TEAM, 'POST /items/{item}/remarks' => self::TEAM,
+        'POST /remarks/{remark}/settle' => self::TEAM, 'POST /remarks/{remark}/reopen' => self::TEAM,
+        // Only who wrote it takes it out.
+        'DELETE /remarks/{remark}' => [401, 401, 401, 404, 403, 'ok', 409],
+        'GET /items/{item}/history' => self::TEAM, 'GET /items/{item}/history/1' => self::TEAM,
         'GET /files' => self::STAFF, 'GET /files/{file}' => self::STAFF_OF_TEAM, 'GET /files/{own}' => self::STAFF_OF_TEAM,
         'GET /files/{scan}/pages/1' => self::STAFF_OF_TEAM,
         'POST /uploads' => self::TEACHERS, 'GET /uploads/{upload}' => self::ONE_OWN, 'PUT /uploads/{upload}' => self::ONE_OWN,
@@ -199,6 +208,6 @@ final class AccessTest extends RouteCase
 
     private static function shape(string $path): string
     {
-        return (string) preg_replace(['/\{\w+\}/', '~/pages/1$~'], ['{}', '/pages/{}'], str_replace('/api', '', $path));
+        return (string) preg_replace(['/\{\w+\}/', '~/(pages|history)/1$~'], ['{}', '/$1/{}'], str_replace('/api', '', $path));
     }
 }

@@ -133,8 +133,8 @@ final class MannerTest extends ApiCase
         );
 
         $csv = (string) $this->ask('GET', "/handouts/$handout/responses.csv")->getContent();
-        self::assertMatchesRegularExpression('/,"Ada Okafor",.*,30\.0,3\r$/m', $csv);
-        self::assertMatchesRegularExpression('/,"Cleo Marsh",1,yes,2,.*,,\r$/m', $csv);
+        self::assertMatchesRegularExpression('/,"Ada Okafor",.*,30\.0,3,0\r$/m', $csv);
+        self::assertMatchesRegularExpression('/,"Cleo Marsh",1,yes,2,.*,,,0\r$/m', $csv);
         $sitting = $results->text('students.0.sittingId');
         $answer = $this->get('GET', "/sittings/$sitting")->list('answers')[0];
         self::assertSame([30.0, 3], [$answer->at('seconds'), $answer->at('confidence')]);

@@ -133,18 +133,72 @@ final class RoutesTest extends ApiCase
         );
     }
 
-    public function testAHintIsShownOnceAskedForAndRemembered(): void
+    public function testHintsAreShownStepByStepOnceAskedForAndRemembered(): void
     {
         $this->begin('Ada Okafor');
-        self::assertNull($this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.hint'));
-        $this->step('hint', ['entry' => 'e-choice', 'try' => 1]);
-        self::assertSame('<p>A hint</p>', $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'));
+        $hints = fn (): mixed => $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.hints');
+        $ask = fn (int $nth) => $this->step('hint', ['entry' => 'e-choice', 'try' => 1, 'nth' => $nth]);
+        self::assertSame([], $hints());
+        self::assertSame(['0', '0.5'], $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.face.hints'), 'what each would cost');
+        $ask(2);
+        self::assertSame([], $hints(), 'none before its turn');
+        $ask(1);
+        $ask(1);
+        self::assertSame(['<p>A hint</p>'], $hints(), 'asked twice, opened once');
         self::assertSame('kept', $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]));
-        self::assertSame(
-            '<p>A hint</p>',
-            $this->get('GET', "/me/sittings/$this->sitting")->text('steps.0.hint'),
-            'answering does not close it',
-        );
+        self::assertSame(['<p>A hint</p>'], $hints(), 'answering does not close it');
+        $ask(2);
+        $ask(3);
+        self::assertSame(['<p>A hint</p>', '<p>SECRET further hint</p>'], $hints());
+        self::assertSame('0.5', $this->get('GET', "/me/sittings/$this->sitting")->at('steps.0.hintsCost'));
+    }
+
+    public function testWhatAHintCostsIsTakenOffTheMarksEverywhere(): void
+    {
+        $handout = $this->world->handOut(['feedback' => 'after hand-in']);
+        $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        foreach ([1, 2] as $nth) {
+            $this->step('hint', ['entry' => 'e-choice', 'try' => 1, 'nth' => $nth]);
+        }
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]]);
+        $this->step('go-on', ['visit' => 1]);
+        $this->step('hand-in', ['visit' => 2]);
+        $step = $this->get('GET', "/me/sittings/$this->sitting");
+        self::assertSame('right', $step->at('steps.0.told.verdict'));
+        self::assertSame('0.5', $step->at('steps.0.told.marks'));
+
+        $this->as($this->world->lead);
+        $marks = $this->get('GET', "/handouts/$handout/lookout")->column('rows', 'marks');
+        self::assertContains(0.5, $marks, 'the Lookout');
+        self::assertSame('0.5', $this->get('GET', "/handouts/$handout/marking/e-choice")->at('answers.0.hintsCost'), 'the marking desk');
+        self::assertStringContainsString(',1,0.5,1,machine,', (string) $this->ask('GET', "/handouts/$handout/responses.csv")->getContent(), 'the export');
+    }
+
+    public function testWorkingIsKeptBesideTheAnswerAndSeenByMarkers(): void
+    {
+        $handout = $this->world->handOut(['feedback' => 'after hand-in']);
+        $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $working = ['strokes' => [['tool' => 'pen', 'colour' => 0, 'width' => 4, 'at' => 0, 'points' => '1 2 0 3 4 5']], 'files' => [], 'text' => 'so 3'];
+        $save = fn (string $entry, int $counter, mixed $shown): mixed => $this->get('PUT', "/me/sittings/$this->sitting/responses", ['saves' => [[
+            'entry' => $entry, 'try' => 1, 'counter' => $counter, 'clientId' => "$entry$counter",
+            'value' => $entry === 'e-choice' ? ['options' => [$this->shown($this->sitting, 'a')]] : ['text' => 'reef'],
+        ] + ($shown === null ? [] : ['working' => $shown])]])->at('kept.0.fate');
+        self::assertSame('kept', $save('e-choice', 1, $working));
+        self::assertSame('kept', $save('e-choice', 2, null));
+        self::assertSame('kept', $save('e-text', 1, $working));
+        $steps = $this->get('GET', "/me/sittings/$this->sitting");
+        self::assertSame('so 3', $steps->at('steps.0.working.text'), 'an answer without it leaves it');
+        self::assertNull($steps->at('steps.1.working'), 'this question asks for none');
+        $refused = ['saves' => [['entry' => 'e-choice', 'try' => 1, 'counter' => 3, 'clientId' => 'x', 'value' => ['options' => []]]]];
+        $refused['saves'][0]['working'] = ['text' => 'a word'];
+        $this->refused(422, 'PUT', "/me/sittings/$this->sitting/responses", $refused);
+        $refused['saves'][0]['working'] = ['files' => ['01900000-0000-7000-8000-000000000001']] + $working;
+        $this->refused(422, 'PUT', "/me/sittings/$this->sitting/responses", $refused);
+        $this->step('go-on', ['visit' => 1]);
+        $this->step('hand-in', ['visit' => 2]);
+        $this->as($this->world->lead);
+        self::assertSame('so 3', $this->get('GET', "/handouts/$handout/marking/e-choice")->at('answers.0.working.text'));
+        self::assertSame('so 3', $this->get('GET', "/sittings/$this->sitting")->at('answers.0.working.text'));
     }
 
     public function testAKeyThatChangesBetweenTwoSavesHoldsForTheNext(): void

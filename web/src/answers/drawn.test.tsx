@@ -22,7 +22,7 @@ import UploadEditor from './upload/Editor'
 beforeEach(() => serve({ 'GET /api/bank/terms': { skills: [], misconceptions: [], units: [] } }))
 
 const ruleOf = <T extends Item['type']>(type: T) => blankItem(type).rule as RuleOf<T>
-const asked = { prompt: '', hasHint: false, asksConfidence: false }
+const asked = { prompt: '', hints: [], goBack: null, asksConfidence: false, asksWorking: false }
 const picture = { file: 'f1', width: 1000, height: 500, alt: 'The harbour' }
 const thing = (id: string, text: string) => ({ id, text: `<p>${text}</p>` })
 

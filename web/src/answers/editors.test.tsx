@@ -43,7 +43,54 @@ describe('A text rule', () => {
   })
 })
 
+describe('A text rule’s folding', () => {
+  it('shows on an answer of its own what counts as the same', async () => {
+    const user = show(<Editing first={ruleOf('text')} editor={TextEditor} />)
+    await user.type(screen.getByLabelText('Text of form 1'), 'ebb tide')
+    expect(screen.getByText('“EBB TIDE.”')).toBeTruthy()
+    await user.click(screen.getByLabelText('Words in any order'))
+    await user.click(screen.getByLabelText('“The” and “a” in front do not matter'))
+    expect(screen.getByText('“THE TIDE EBB.”')).toBeTruthy()
+    await user.click(screen.getByLabelText('Capitals do not matter'))
+    await user.click(screen.getByLabelText('Accents do not matter'))
+    expect(screen.getByText('“the tîde ebb.”')).toBeTruthy()
+  })
+
+  it('asks what a star is only where there is one', async () => {
+    const user = show(<Editing first={ruleOf('text')} editor={TextEditor} />)
+    await user.type(screen.getByLabelText('Text of form 1'), 'sun')
+    expect(screen.queryByLabelText(/stands for any words/)).toBeNull()
+    await user.type(screen.getByLabelText('Text of form 1'), ' * moon')
+    await user.click(screen.getByLabelText(/stands for any words/))
+    expect(edited()).toMatchObject({ forms: [{ text: 'sun * moon', blanks: true }] })
+  })
+})
+
 describe('A number rule', () => {
+  it('says in which form it must be written, and what the right value otherwise earns', async () => {
+    const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
+    expect(screen.queryByLabelText(/written otherwise/)).toBeNull()
+    await pickFrom(user, screen.getByLabelText('Written'), 'as a fraction in lowest terms')
+    await pickFrom(user, screen.getByLabelText('Credit of the right value written otherwise'), 'credit 1/2')
+    await pickFrom(user, screen.getByLabelText('Significant figures'), 'exactly 3')
+    expect(edited()).toMatchObject({ form: 'lowest terms', formless: '1/2', figures: 3 })
+    await pickFrom(user, screen.getByLabelText('Written'), 'in any form')
+    await pickFrom(user, screen.getByLabelText('Significant figures'), 'as many as they like')
+    expect(Object.keys(edited() as object)).toEqual(['targets', 'unit', 'unitUse'])
+  })
+
+  it('draws what counts and what lies near, rounding kinds too', async () => {
+    const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
+    expect(screen.queryByText('What counts, and what lies near?')).toBeNull()
+    await user.type(screen.getByLabelText('Number for value 1'), '3.9')
+    await pickFrom(user, screen.getByLabelText('Kind of tolerance of value 1'), 'decimal places')
+    expect((edited() as Schemas['NumberRule']).targets[0]).toMatchObject({ kind: 'decimals', tolerance: '1' })
+    await user.type(screen.getByLabelText('Next value'), '4.2{Enter}')
+    expect(
+      screen.getByRole('img', { name: /value 1, counts: from 3.85 to 3.95; value 2, wrong: from 4.2 to 4.2/ }),
+    ).toBeTruthy()
+  })
+
   it('keeps its values in the order they are tried', async () => {
     const user = show(<Editing first={ruleOf('number')} editor={NumberEditor} />)
     await user.clear(screen.getByLabelText('Number for value 1'))

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
+import type { Asked } from '@/lib/condition'
 
 export type Item = Schemas['Item']
 export type ItemType = Item['type']
@@ -8,7 +9,10 @@ export type Value = Schemas['Response']
 export type RuleOf<T extends ItemType> = Extract<Item, { type: T }>['rule']
 type FaceOf<T extends ItemType> = Extract<Face, { type: T }>
 /** What the types differ in of a face. */
-type FaceMembers<T extends ItemType> = Omit<FaceOf<T>, 'type' | 'prompt' | 'hasHint' | 'asksConfidence'>
+type FaceMembers<T extends ItemType> = Omit<
+  FaceOf<T>,
+  'type' | 'prompt' | 'hints' | 'asksConfidence' | 'asksWorking' | 'goBack'
+>
 
 /** One line of a key: what is given, what it earns, what it shows. */
 export type KeyLine = {
@@ -57,10 +61,18 @@ export type Kind<T extends ItemType> = {
   byHand: boolean
   /** What was given is more than words: a picture, a drawing, a file. */
   drawn?: boolean
+  /** What was given can be told apart by eye when it is small. */
+  small?: boolean
   /** What taking an answer into the key does, and whether it may earn a part; null where there is no key. */
   accepting: { says: string; inPart: boolean } | null
+  /** An answer from one typed line, for a teacher who tries out many; none where an answer is no line. */
+  fromLine?: (rule: RuleOf<T>, line: string) => Value | null
+  /** What a check may ask for by parts; what is left out is typed. */
+  asked?: (rule: RuleOf<T>) => Asked[]
   Editor: Part<EditorProps<T>>
   Input: Part<InputProps<T>>
+  /** Fetches what only some inputs of the type are made of. */
+  rest?: () => Promise<unknown>
   Given: Part<GivenProps<T>>
   Paper: Part<PaperProps<T>>
 }

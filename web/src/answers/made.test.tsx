@@ -38,7 +38,7 @@ function Answering<T extends Item['type']>({
   answer = value
   return <Input face={face} value={value} onChange={setValue} disabled={false} heading="question 1" />
 }
-const asked = { prompt: '', hasHint: false, asksConfidence: false }
+const asked = { prompt: '', hints: [], goBack: null, asksConfidence: false, asksWorking: false }
 const thing = (id: string, text: string) => ({ id, text: `<p>${text}</p>` })
 
 describe('Things in order', () => {
@@ -149,6 +149,27 @@ describe('Gaps in a passage', () => {
     await user.type(screen.getByLabelText('Gap 1 of 2'), 'ebb{Tab}3.1')
     expect(answer).toEqual({ gaps: { g1: 'ebb', g2: '3.1' } })
   })
+
+  it('are chosen where options are given, once what drops down is here', async () => {
+    const face = {
+      type: 'gaps' as const,
+      ...asked,
+      passage: 'The [g1] falls.',
+      gaps: [
+        {
+          id: 'g1',
+          type: 'choice' as const,
+          options: [
+            { id: 'a', text: 'ebb' },
+            { id: 'b', text: 'flood' },
+          ],
+        },
+      ],
+    }
+    const user = show(<Answering face={face} input={GapsInput} />)
+    await user.selectOptions(screen.getByLabelText('Gap 1 of 1'), 'ebb')
+    expect(answer).toEqual({ gaps: { g1: 'a' } })
+  })
 })
 
 describe('A table', () => {
@@ -205,5 +226,64 @@ it('expressions are written one a line, with the shape that is asked for', async
     ],
     shape: 'factorised',
     names: ['x', 'y'],
+  })
+})
+
+describe('Gaps with a bank', () => {
+  const bank = {
+    type: 'gaps' as const,
+    passage: 'The [g1] falls, the [g2] rises.',
+    gaps: [
+      { id: 'g1', type: 'text' as const },
+      { id: 'g2', type: 'text' as const },
+    ],
+    bank: ['flood', 'slack', 'ebb'],
+    prompt: '',
+    hints: [],
+    goBack: null,
+    asksConfidence: false,
+    asksWorking: false,
+  }
+  function Filling({ words = bank.bank }: { words?: string[] }) {
+    const [value, setValue] = useState<Value | null>(null)
+    return (
+      <>
+        <GapsInput
+          face={{ ...bank, bank: words }}
+          value={value}
+          onChange={setValue}
+          disabled={false}
+          heading="question 1"
+        />
+        <output aria-label="given">{JSON.stringify(value)}</output>
+      </>
+    )
+  }
+
+  it('are filled by pressing a word and then its gap, changed, and emptied again, by keys alone', async () => {
+    const user = show(<Filling />)
+    const given = () => JSON.parse(screen.getByLabelText('given').textContent || 'null') as unknown
+    ;(await screen.findByRole('button', { name: 'ebb' })).focus()
+    await user.keyboard('{Enter}')
+    screen.getByRole('button', { name: 'Gap 1 of 2, empty' }).focus()
+    await user.keyboard('{Enter}')
+    expect(given()).toEqual({ gaps: { g1: 'ebb' } })
+    expect(screen.queryByRole('button', { name: 'ebb' })).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'slack' }))
+    await user.click(screen.getByRole('button', { name: 'Gap 1 of 2: ebb' }))
+    expect(given()).toEqual({ gaps: { g1: 'slack' } })
+    expect(screen.getByRole('button', { name: 'ebb' })).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: /^Gap 1 of 2: slack/ }))
+    expect(given()).toEqual({ gaps: { g1: '' } })
+  })
+
+  it('pick up one of two words that are the same', async () => {
+    const user = show(<Filling words={['ebb', 'ebb', 'flood']} />)
+    const [first, second] = await screen.findAllByRole('button', { name: 'ebb' })
+    await user.click(second!)
+    expect(second!.getAttribute('aria-pressed')).toBe('true')
+    expect(first!.getAttribute('aria-pressed')).toBe('false')
+    await user.click(screen.getByRole('button', { name: 'Gap 1 of 2, empty' }))
+    expect(screen.getAllByRole('button', { name: 'ebb' })).toHaveLength(1)
   })
 })

@@ -1,3 +1,5 @@
+import type { Asked } from '@/lib/condition'
+import { hintsOf } from '@/lib/hints'
 import { choice } from './choice'
 import { expression } from './expression'
 import { floor } from './floor'
@@ -52,6 +54,18 @@ export const isByHand = (type: string) => isType(type) && KINDS[type].byHand
 /** Whether what was given has to be seen, words being too little. */
 export const isDrawn = (type: string) => isType(type) && KINDS[type].drawn === true
 
+/** Whether what was given can be told apart by eye when it is small, so that many are seen at once. */
+export const isSmall = (type: string) => isType(type) && KINDS[type].small === true
+
+/** What the checks of a question may ask for, besides what they are typed with. */
+export const askedOf = (item: Item): Asked[] => [
+  ...(kindOf(item.type).asked?.(item.rule) ?? []),
+  ...[1, 2, 3].flatMap((n): Asked[] => [
+    { name: `q${n}.answer`, says: `question ${n} of its section`, kind: 'number' },
+    { name: `q${n}.text`, says: `question ${n}, as typed`, kind: 'words' },
+  ]),
+]
+
 /** A new question of a type. */
 export const blankItem = <T extends ItemType>(type: T) =>
   ({
@@ -71,8 +85,10 @@ export const faceOf = (item: Item) =>
   ({
     type: item.type,
     prompt: item.prompt,
-    hasHint: item.hint !== '',
+    hints: hintsOf(item).map(() => '0'),
     asksConfidence: item.confidence ?? false,
+    asksWorking: item.working ?? false,
+    goBack: item.goBack ?? null,
     ...kindOf(item.type).face(item.rule),
   }) as Face
 
@@ -83,5 +99,8 @@ export const loadPapers = (types: Iterable<string>) =>
 /** Fetches all that students answer with, so that a network lost later takes nothing away. */
 export const loadInputs = (types: Iterable<string>) =>
   Promise.all(
-    [...new Set(types)].filter(isType).flatMap((type) => [kindOf(type).Input.load(), kindOf(type).Given.load()]),
+    [...new Set(types)]
+      .filter(isType)
+      .map(kindOf)
+      .flatMap((kind) => [kind.Input.load(), kind.rest?.(), kind.Given.load()]),
   )

@@ -1,5 +1,4 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { DropdownMenu } from 'radix-ui'
 import { lazy, Suspense, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router'
 import { ask } from '@/lib/queries'
@@ -10,8 +9,9 @@ import { sessionResumed, useSessionEnded } from '@/lib/session'
 import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
 import { KeySheet } from '@/ui/KeySheet'
+import { Menu } from '@/ui/Menu'
 import { Failed, Loading } from '@/ui/States'
-import { clearToasts } from '@/ui/Toasts'
+import { clearToasts } from '@/ui/toast'
 import { Stale } from './Stale'
 
 // Whoever is inside already needs no door.
@@ -86,58 +86,40 @@ function Account({
   const [now, setNow] = useState(theme())
   const keysOn = useKeysOn()
   const navigate = useNavigate()
-  const item = 'cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale'
+  const go = (id: string, label: string, to: string) => ({ id, label, run: () => void navigate(to) })
+  const next = now === 'dark' ? 'light' : 'dark'
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger
-        className="m-2 rounded border border-edge bg-sheet px-1 py-1.5 text-xs md:w-[66px]"
-        aria-label={`Account of ${name}`}
-      >
-        {name.split(' ')[0]}
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          side="top"
-          className="z-50 min-w-52 rounded border bg-sheet p-1 shadow-float"
-        >
-          <DropdownMenu.Label className="px-3 py-1.5 text-sm text-quiet">
-            {name}
-            <br />
-            {team}
-          </DropdownMenu.Label>
-          <DropdownMenu.Item className={item} onSelect={() => void navigate('/account')}>
-            Account: devices and password
-          </DropdownMenu.Item>
-          {staff.role === 'marker' ? null : (
-            <>
-              <DropdownMenu.Item className={item} onSelect={() => void navigate('/trail')}>
-                Trail: who changed what
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={item} onSelect={() => void navigate('/outbox')}>
-                Outbox
-              </DropdownMenu.Item>
-            </>
-          )}
-          <DropdownMenu.Item className={item} onSelect={onKeys}>
-            {keysOn ? 'Keys on this screen' : 'Keys: turn them on'}
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              const next = now === 'dark' ? 'light' : 'dark'
-              chooseTheme(next)
-              setNow(next)
-            }}
-          >
-            {now === 'dark' ? 'Light paper' : 'Dark slate'}
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={onLeave}>
-            Sign out
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu
+      face={name.split(' ')[0]}
+      label={`Account of ${name}`}
+      size="small"
+      className="m-2 min-h-8 overflow-hidden md:w-[66px]"
+      side="top"
+      align="start"
+      head={
+        <>
+          {name}
+          <br />
+          {team}
+        </>
+      }
+      acts={[
+        go('account', 'Account: devices and password', '/account'),
+        ...(staff.role === 'marker'
+          ? []
+          : [go('trail', 'Trail: who changed what', '/trail'), go('outbox', 'Outbox', '/outbox')]),
+        { id: 'keys', label: keysOn ? 'Keys on this screen' : 'Keys: turn them on', run: onKeys },
+        {
+          id: 'theme',
+          label: next === 'light' ? 'Light paper' : 'Dark slate',
+          run: () => {
+            chooseTheme(next)
+            setNow(next)
+          },
+        },
+        { id: 'leave', label: 'Sign out', run: onLeave },
+      ]}
+    />
   )
 }
 

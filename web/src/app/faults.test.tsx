@@ -12,15 +12,18 @@ function unheard(reason: unknown) {
 }
 beforeAll(tellFaults)
 
-it('a refusal that no screen took up is told, with what to do next', () => {
+it('a refusal that no screen took up is told, with what to do next', async () => {
   render(<Toasts />)
   const event = unheard(new Problem(0, 'The server cannot be reached.', 'Check the connection.'))
-  expect(screen.getByText('✕ The server cannot be reached. Check the connection.', { exact: false })).toBeTruthy()
+  expect(
+    await screen.findByText('✕ The server cannot be reached. Check the connection.', { exact: false }),
+  ).toBeTruthy()
   expect(event.defaultPrevented).toBe(true)
 })
 
-it('a fault of the program is left to those who look for it', () => {
+it('a fault of the program is left to those who look for it', async () => {
   render(<Toasts />)
+  await screen.findByRole('region', { name: /What happened|Messages/ })
   expect(unheard(new TypeError('x is undefined')).defaultPrevented).toBe(false)
   expect(screen.queryByText(/undefined/)).toBeNull()
 })

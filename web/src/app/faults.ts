@@ -1,5 +1,5 @@
 import { Problem } from '@/lib/api/client'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 /**
  * The net under every act: a refusal that no screen took up is told, so that nothing fails in silence. Screens that can

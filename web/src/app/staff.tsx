@@ -10,6 +10,7 @@ import { Said } from '@/ui/Said'
 import { Toasts } from '@/ui/Toasts'
 import { applyTheme } from '@/lib/theme'
 import { tellFaults } from './faults'
+import { NotFetched } from './NotFetched'
 import { queryClient } from './queries'
 import { Shell } from './Shell'
 
@@ -42,94 +43,104 @@ const router = createBrowserRouter([
     element: <Shell />,
     HydrateFallback: Loading,
     children: [
-      { index: true, element: <Navigate to="/bank" replace /> },
-      route(
-        'bank',
-        () => import('@/features/bank/BankDesk'),
-        () => [ask.terms()],
-      ),
-      route(
-        'bank/new/:type',
-        () => import('@/features/bank/ItemDesk'),
-        () => [ask.terms()],
-      ),
-      route(
-        'bank/:id',
-        () => import('@/features/bank/ItemDesk'),
-        ({ id = '' }) => [ask.item(id), ask.terms()],
-      ),
-      route(
-        'papers',
-        () => import('@/features/paper/PaperList'),
-        () => [ask.papers(), ask.handouts()],
-      ),
-      route('papers/:id', () => import('./PaperRoute')),
-      route('papers/:id/preview', () => import('./PreviewRoute')),
-      route(
-        'classes',
-        () => import('@/features/roster/ClassList'),
-        () => [ask.classes(), ask.handouts()],
-      ),
-      route(
-        'classes/:id',
-        () => import('@/features/roster/ClassDesk'),
-        ({ id = '' }) => [ask.roster(id)],
-      ),
-      route(
-        'handouts',
-        () => import('@/features/handout/HandoutList'),
-        () => [ask.handouts()],
-      ),
-      route(
-        'handouts/new',
-        () => import('@/features/handout/HandOut'),
-        () => [ask.papers(), ask.classes()],
-      ),
-      route(
-        'lookout',
-        () => import('@/features/lookout/LookoutList'),
-        () => [ask.handouts()],
-      ),
-      route(
-        'lookout/:id',
-        () => import('@/features/lookout/LookoutDesk'),
-        ({ id = '' }) => [ask.lookout(id)],
-      ),
-      route(
-        'marking',
-        () => import('@/features/marking/MarkingList'),
-        () => [ask.marking()],
-      ),
-      route(
-        'marking/:id/:entry',
-        () => import('./MarkingRoute'),
-        ({ id = '', entry = '' }, query) => [ask.desk(id, entry, query.get('second') === '1')],
-      ),
-      route('outbox', () => import('@/features/marking/Outbox')),
-      route('account', () => import('@/features/identity/AccountPage')),
-      route('trail', () => import('@/features/identity/Trail')),
-      route(
-        'results',
-        () => import('@/features/results/ResultsList'),
-        () => [ask.handouts()],
-      ),
-      route(
-        'results/:id',
-        () => import('@/features/results/ResultsDesk'),
-        ({ id = '' }, query) => [ask.results(id, query.get('class') ?? '')],
-      ),
-      route(
-        'groups',
-        () => import('@/features/regroup/GroupingList'),
-        () => [ask.groupings()],
-      ),
-      route('groups/of/:handout', () => import('@/features/regroup/GroupingDesk')),
-      route(
-        'groups/:id',
-        () => import('@/features/regroup/GroupingDesk'),
-        ({ id = '' }) => [ask.grouping(id)],
-      ),
-      { path: '*', element: <Navigate to="/bank" replace /> },
+      {
+        errorElement: <NotFetched />,
+        children: [
+          { index: true, element: <Navigate to="/bank" replace /> },
+          route(
+            'bank',
+            () => import('@/features/bank/BankDesk'),
+            () => [ask.terms()],
+          ),
+          route(
+            'bank/new/:type',
+            () => import('@/features/bank/ItemDesk'),
+            () => [ask.terms()],
+          ),
+          route(
+            'bank/entry',
+            () => import('@/features/bank/EntryDesk'),
+            () => [ask.terms()],
+          ),
+          route(
+            'bank/:id',
+            () => import('@/features/bank/ItemDesk'),
+            ({ id = '' }) => [ask.item(id), ask.terms()],
+          ),
+          route(
+            'papers',
+            () => import('@/features/paper/PaperList'),
+            () => [ask.papers(), ask.handouts()],
+          ),
+          route('papers/:id', () => import('./PaperRoute')),
+          route('papers/:id/preview', () => import('./PreviewRoute')),
+          route(
+            'classes',
+            () => import('@/features/roster/ClassList'),
+            () => [ask.classes(), ask.handouts()],
+          ),
+          route(
+            'classes/:id',
+            () => import('@/features/roster/ClassDesk'),
+            ({ id = '' }) => [ask.roster(id)],
+          ),
+          route(
+            'handouts',
+            () => import('@/features/handout/HandoutList'),
+            () => [ask.handouts()],
+          ),
+          route(
+            'handouts/new',
+            () => import('@/features/handout/HandOut'),
+            () => [ask.papers(), ask.classes()],
+          ),
+          route(
+            'lookout',
+            () => import('@/features/lookout/LookoutList'),
+            () => [ask.handouts()],
+          ),
+          route(
+            'lookout/:id',
+            () => import('@/features/lookout/LookoutDesk'),
+            ({ id = '' }) => [ask.lookout(id)],
+          ),
+          route(
+            'marking',
+            () => import('@/features/marking/MarkingList'),
+            () => [ask.marking()],
+          ),
+          route(
+            'marking/:id/:entry',
+            () => import('./MarkingRoute'),
+            ({ id = '', entry = '' }, query) => [ask.desk(id, entry, query.get('second') === '1')],
+          ),
+          route('outbox', () => import('@/features/marking/Outbox')),
+          route('account', () => import('@/features/identity/AccountPage')),
+          route('trail', () => import('@/features/identity/Trail')),
+          route(
+            'results',
+            () => import('@/features/results/ResultsList'),
+            () => [ask.handouts()],
+          ),
+          route(
+            'results/:id',
+            () => import('@/features/results/ResultsDesk'),
+            ({ id = '' }, query) => [ask.results(id, query.get('class') ?? '')],
+          ),
+          route(
+            'groups',
+            () => import('@/features/regroup/GroupingList'),
+            () => [ask.groupings()],
+          ),
+          route('groups/of/:handout', () => import('@/features/regroup/GroupingDesk')),
+          route(
+            'groups/:id',
+            () => import('@/features/regroup/GroupingDesk'),
+            ({ id = '' }) => [ask.grouping(id)],
+          ),
+          { path: '*', element: <Navigate to="/bank" replace /> },
+        ],
+      },
     ],
   },
   { ...route('/print/paper/:id', () => import('@/features/exchange/PrintPaper')), HydrateFallback: Loading },

@@ -21,6 +21,7 @@ export function useForm<Typed extends FieldValues>({
 }: {
   shape: z.ZodMiniType<Typed, Typed>
   start: Typed
+  /** `again`: it was only looked at, and may be sent once more. */
   send: (typed: Typed) => Promise<unknown>
 }) {
   const form = useFields<Typed>({ resolver: zodResolver(shape), defaultValues: start as DefaultValues<Typed> })
@@ -46,7 +47,9 @@ export function useForm<Typed extends FieldValues>({
     setProblem(null)
     return form.handleSubmit((typed) => {
       gone.current = true
-      return send(typed).then(() => undefined, refused)
+      return send(typed).then((said) => {
+        if (said === 'again') gone.current = false
+      }, refused)
     })()
   }
   return {

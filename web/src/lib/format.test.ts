@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { marks, moment, percent, plain, plural, rational } from './format'
+import { inMarks, marks, moment, percent, plain, plural, rational, spanInMarks } from './format'
 
 describe('numbers', () => {
   it('are read as the API writes them', () => {
@@ -18,6 +18,14 @@ describe('numbers', () => {
       '0 marks',
       '2 classes',
     ])
+  })
+})
+
+describe('marks in words', () => {
+  it('are one mark or several, as a decimal where it ends soon, and a span where the ways differ', () => {
+    expect(['1', '2/2', '1/2', '3'].map(inMarks)).toEqual(['1 mark', '1 mark', '0.5 marks', '3 marks'])
+    expect(spanInMarks('4', '6')).toBe('4 to 6 marks')
+    expect(spanInMarks('1', '1')).toBe('1 mark')
   })
 })
 

@@ -20,6 +20,13 @@ export function decimal(text: string): string {
 /** Marks without needless zeros: 3, 2.5, 0.33. */
 export const marks = (value: number) => String(Math.round(value * 100) / 100)
 
+/** Marks with their word: `1 mark`, `2.5 marks`. */
+export const inMarks = (points: string) => `${decimal(points)} ${decimal(points) === '1' ? 'mark' : 'marks'}`
+
+/** From the fewest to the most: `4 to 6 marks`; one figure where they are the same. */
+export const spanInMarks = (least: string, most: string) =>
+  least === most ? inMarks(most) : `${decimal(least)} to ${decimal(most)} marks`
+
 /** A sentence with true minus signs, whose figures stay with their signs where a line ends. */
 export const typeset = (sentence: string) =>
   sentence.replace(/(?<== )-(?=\d)/g, '−').replace(/ (?=[=%])|(?<==) /g, '\u00a0')

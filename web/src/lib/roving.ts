@@ -4,6 +4,8 @@ import type { FocusEvent, KeyboardEvent } from 'react'
 export const focusItem = (list: Element | null, id: string) =>
   [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find((item) => item.dataset.roving === id)?.focus()
 
+export type Roving = ReturnType<typeof roving>
+
 /**
  * A list that is one Tab stop: arrows, Home and End go through it, and what has the focus is chosen, so that the panel
  * beside it follows. Spread `list` on what holds the items and `item(id)` on each.

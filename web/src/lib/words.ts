@@ -4,7 +4,8 @@ export const WORDS = {
   footing: 'The lowest rung: below 50 % of the marks of the questions that were met.',
   climbing: 'The middle rung: from 50 % to below 75 % of the marks of the questions that were met.',
   clear: 'The top rung: from 75 % of the marks of the questions that were met.',
-  facility: 'The mean share of a question’s marks that students reach: 1 when all are right, 0 when none is.',
+  facility:
+    'The mean share of a question’s marks that students reach, before hints take any off: 1 when all are right, 0 when none is.',
   'item–rest r':
     'How well a question goes with the rest of the paper, from −1 to 1. Near 0, those who do well elsewhere do no better here; below 0, worse.',
   'median time': 'Half answer sooner, half later; from opening the question to the first answer.',

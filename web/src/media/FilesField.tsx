@@ -2,13 +2,17 @@ import { Camera, Paperclip, X } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { say } from '@/lib/say'
 import { Button } from '@/ui/Button'
+import { later } from '@/ui/later'
 import { OnItsWayList } from './OnItsWayList'
 import { Shown } from './Shown'
 import { useAbout } from './useAbout'
 import { useSendings } from './useSendings'
 import { KINDS, kindsInWords, sizeOf, type FileKind } from './words'
 
+const PhotoDialog = later(() => import('./PhotoDialog').then((it) => it.PhotoDialog))
+
 const MEGABYTE = 1_000_000
+const canDraw = typeof createImageBitmap === 'function'
 
 /** Where files are given: chosen, dropped, or taken with a camera. What is given is shown, and can be taken out. */
 export function FilesField({
@@ -33,6 +37,7 @@ export function FilesField({
 }) {
   const [fault, setFault] = useState('')
   const [over, setOver] = useState(false)
+  const [photo, setPhoto] = useState<File | null>(null)
   const about = useAbout(files)
   const chooser = useRef<HTMLInputElement>(null)
   const shutter = useRef<HTMLInputElement>(null)
@@ -54,6 +59,15 @@ export function FilesField({
       setFault(room <= 0 ? `There is room for ${most}, and no more.` : `There is room for ${room} more.`)
       return
     }
+    // One photo of paper is seldom upright, and shows more of the table than of the page.
+    const [only] = given
+    if (camera && given.length === 1 && only && only.size > 0 && only.type.startsWith('image/') && canDraw) {
+      setPhoto(only)
+      return
+    }
+    give(given)
+  }
+  const give = (given: File[]) => {
     for (const file of given) {
       if (file.size === 0) setFault(`${file.name} is empty. Choose it again.`)
       else if (file.size > megabytes * MEGABYTE)
@@ -126,6 +140,16 @@ export function FilesField({
           ) : null}
         </div>
       )}
+      {photo ? (
+        <PhotoDialog
+          file={photo}
+          onClose={() => setPhoto(null)}
+          onUse={(file) => {
+            setPhoto(null)
+            give([file])
+          }}
+        />
+      ) : null}
       {fault ? (
         <p role="alert" className="font-semibold text-bad">
           ✕ {fault}

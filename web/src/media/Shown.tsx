@@ -11,7 +11,9 @@ export function Shown({ file, alt }: { file: FileAbout; alt?: string }) {
   const url = localOf(file.id)?.url ?? urlOf(file.id)
   const name = alt ?? file.name
   if (file.kind === 'picture')
-    return <img src={url} alt={name} className="max-h-[70vh] max-w-full rounded border bg-white" />
+    return (
+      <img src={url} alt={name} className="max-h-[70vh] max-w-full self-start rounded border bg-white object-contain" />
+    )
   if (file.kind === 'sound')
     return <audio controls preload="metadata" src={url} aria-label={name} className="w-full max-w-lg" />
   if (file.kind === 'film')

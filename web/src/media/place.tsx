@@ -1,5 +1,6 @@
-import { createContext, useContext } from 'react'
+import { createContext, useContext, type ReactNode } from 'react'
 import { api, take, type Schemas } from '@/lib/api/client'
+import { PictureUrl } from '@/lib/pictures'
 
 export type FileAbout = Schemas['MediaFileView']
 
@@ -32,7 +33,13 @@ export const placeOf = (
 const STAFF = placeOf('/api/files', '/api/uploads', null)
 
 const Place = createContext<MediaPlace>(STAFF)
-export const MediaProvider = Place.Provider
+export function MediaProvider({ value, children }: { value: MediaPlace; children: ReactNode }) {
+  return (
+    <Place.Provider value={value}>
+      <PictureUrl.Provider value={value.urlOf}>{children}</PictureUrl.Provider>
+    </Place.Provider>
+  )
+}
 export const useMedia = () => useContext(Place)
 
 /** A page that is printed holds its pictures. */

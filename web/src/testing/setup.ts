@@ -1,7 +1,7 @@
 import { cleanup, configure } from '@testing-library/react'
 import { afterAll, afterEach } from 'vitest'
 import { sessionResumed } from '@/lib/session'
-import { clearToasts } from '@/ui/Toasts'
+import { clearToasts } from '@/ui/toast'
 import { server } from './server'
 
 // A machine that does other things as well is slow, not wrong.
@@ -19,6 +19,9 @@ globalThis.Request = class extends Plain {
 Element.prototype.hasPointerCapture ??= () => false
 Element.prototype.setPointerCapture ??= () => undefined
 Element.prototype.scrollIntoView ??= () => undefined
+Range.prototype.getClientRects ??= () => [] as unknown as DOMRectList
+Range.prototype.getBoundingClientRect ??= () =>
+  ({ left: 0, right: 0, top: 0, bottom: 0, width: 0, height: 0 }) as DOMRect
 window.scrollTo = () => undefined
 globalThis.ResizeObserver ??= class {
   observe() {}

@@ -13,8 +13,10 @@ export const face = (change: Partial<ChoiceFace> = {}): ChoiceFace => ({
     { id: 'b', text: '<p>Green</p>' },
   ],
   several: false,
-  hasHint: false,
+  hints: [],
+  goBack: null,
   asksConfidence: false,
+  asksWorking: false,
   ...change,
 })
 
@@ -24,8 +26,10 @@ const numberFace = (change: Partial<Schemas['NumberFace']> = {}): Schemas['Numbe
   prompt: '<p>Which buoy?</p>',
   unit: 'm',
   unitUse: 'optional',
-  hasHint: false,
+  hints: [],
+  goBack: null,
   asksConfidence: false,
+  asksWorking: false,
   ...change,
 })
 
@@ -42,10 +46,12 @@ export const step = (number: number, change: Partial<Step> = {}): Step => ({
   counter: 0,
   open: true,
   settled: false,
-  hint: null,
+  hints: [],
+  hintsCost: '0',
   told: null,
   millis: 0,
   confidence: null,
+  working: null,
   ...change,
 })
 

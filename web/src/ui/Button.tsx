@@ -1,5 +1,5 @@
 import { cva } from 'class-variance-authority'
-import type { ButtonHTMLAttributes, ReactNode } from 'react'
+import type { ButtonHTMLAttributes, ReactNode, Ref } from 'react'
 
 type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
   /** bare: on dark ground, in the colour of what surrounds it */
@@ -7,6 +7,7 @@ type Props = ButtonHTMLAttributes<HTMLButtonElement> & {
   hint?: string
   size?: 'normal' | 'small' | 'large'
   children: ReactNode
+  ref?: Ref<HTMLButtonElement>
 }
 
 const looks = cva(

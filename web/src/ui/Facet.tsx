@@ -14,6 +14,7 @@ export function Facet({
   options,
   value,
   onChange,
+  asListed = false,
 }: {
   label: string
   /** what it says when nothing is chosen */
@@ -21,12 +22,14 @@ export function Facet({
   options: readonly { value: string; label: string; n: number }[]
   value: string
   onChange: (value: string) => void
+  /** in the order in which they are given, not the most frequent first */
+  asListed?: boolean
 }) {
   const id = useId()
   const there = options.filter((o) => o.n > 0 || o.value === value)
   if (there.length === 0) return null
-  const byCount = [...there].sort((a, b) => b.n - a.n || a.label.localeCompare(b.label))
-  const [first, rest] = [byCount.slice(0, SHOWN), byCount.slice(SHOWN)]
+  const inOrder = asListed ? there : [...there].sort((a, b) => b.n - a.n || a.label.localeCompare(b.label))
+  const [first, rest] = [inOrder.slice(0, SHOWN), inOrder.slice(SHOWN)]
   const row = (o: { value: string; label: string; n?: number }) => (
     <RadioGroup.Item
       key={o.value}

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import { roving } from '@/lib/roving'
 import type { Listed } from './table'
+import { Tick } from './Tick'
 
 // Few rows are simply drawn; of many, those in sight and some around them.
 const FEW = 100
@@ -28,6 +29,7 @@ export function Rows<T extends { id: string }>({
   onChoose,
   total = rows.length,
   onNeedMore,
+  picks,
 }: {
   label: string
   list: Listed<T>
@@ -37,6 +39,8 @@ export function Rows<T extends { id: string }>({
   /** how many there are, where not all of them are here yet */
   total?: number
   onNeedMore?: () => void
+  /** where several can be chosen for one act */
+  picks?: { picked: ReadonlySet<string>; pick: (id: string) => void; named: (row: T) => string }
 }) {
   const table = useRef<HTMLTableElement>(null)
   const many = rows.length > FEW
@@ -64,6 +68,7 @@ export function Rows<T extends { id: string }>({
       <caption className="sr-only">{label}</caption>
       <thead>
         <tr className="border-b text-left text-sm text-quiet">
+          {picks ? <td className="w-9" /> : null}
           {columns.map((c, i) => {
             const column = model.getColumn(c.id)
             const sorted = column?.getIsSorted()
@@ -72,7 +77,7 @@ export function Rows<T extends { id: string }>({
                 key={c.id}
                 scope="col"
                 aria-sort={sorted ? (sorted === 'desc' ? 'descending' : 'ascending') : undefined}
-                className={`py-2 font-medium ${i === 0 ? 'pl-6' : 'px-2'} ${c.right ? 'text-right' : ''} ${c.wide ? 'max-md:hidden' : ''} ${i === columns.length - 1 ? 'pr-5' : ''}`}
+                className={`py-2 font-medium ${i === 0 ? (picks ? 'pl-2' : 'pl-6') : 'px-2'} ${c.right ? 'text-right' : ''} ${c.wide ? 'max-md:hidden' : ''} ${i === columns.length - 1 ? 'pr-5' : ''}`}
               >
                 {column?.getCanSort() ? (
                   <button
@@ -104,9 +109,26 @@ export function Rows<T extends { id: string }>({
               className={`cursor-pointer border-b ${on ? 'bg-sheet' : 'hover:bg-pale'}`}
               onClick={() => onChoose(row.id)}
             >
+              {picks ? (
+                <td
+                  className={`pl-3 align-middle ${on ? 'rung-row' : ''}`}
+                  onClick={(event) => event.stopPropagation()}
+                >
+                  <Tick
+                    label={<span className="sr-only">Choose {picks.named(row)}</span>}
+                    checked={picks.picked.has(row.id)}
+                    onChange={() => picks.pick(row.id)}
+                    rove={{ tabIndex: -1 }}
+                  />
+                </td>
+              ) : null}
               {columns.map((c, k) =>
                 k === 0 ? (
-                  <th key={c.id} scope="row" className={`py-1 pl-6 text-left font-normal ${on ? 'rung-row' : ''}`}>
+                  <th
+                    key={c.id}
+                    scope="row"
+                    className={`py-1 text-left font-normal ${picks ? 'pl-2' : 'pl-6'} ${on && !picks ? 'rung-row' : ''}`}
+                  >
                     <Link
                       to={to(row)}
                       {...rove.item(row.id)}

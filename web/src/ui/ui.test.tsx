@@ -11,7 +11,8 @@ import { AreaField, TextField } from './Field'
 import { SelectField } from './Select'
 import { Ladder } from './Ladder'
 import { FaultLine } from './States'
-import { toast, Toasts } from './Toasts'
+import { toast } from './toast'
+import { Toasts } from './Toasts'
 import { Problem } from '@/lib/api/client'
 
 describe('Fields', () => {
@@ -90,9 +91,14 @@ describe('The answer bar and the ladder', () => {
 describe('Toasts', () => {
   afterEach(() => vi.useRealTimers())
 
-  it('go by themselves, those that can be undone later', () => {
-    vi.useFakeTimers()
+  const shown = async () => {
     render(<Toasts />)
+    await screen.findByRole('region', { name: /Messages/ })
+  }
+
+  it('go by themselves, those that can be undone later', async () => {
+    await shown()
+    vi.useFakeTimers()
     act(() => {
       toast('Saved.')
       toast('Archived.', { undo: () => undefined })
@@ -106,7 +112,7 @@ describe('Toasts', () => {
 
   it('undo once', async () => {
     const undo = vi.fn()
-    render(<Toasts />)
+    await shown()
     act(() => toast('Archived.', { undo }))
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }))
     expect(undo).toHaveBeenCalledOnce()

@@ -6,17 +6,30 @@ namespace ChalkLadder\Server\Bank\Api;
 
 use ChalkLadder\Server\Bank\Api\Input\DrawsInput;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
+use ChalkLadder\Server\Bank\Api\Input\KeepNotesInput;
+use ChalkLadder\Server\Bank\Api\Input\NotesInput;
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
+use ChalkLadder\Server\Bank\Api\Input\TryAllInput;
 use ChalkLadder\Server\Bank\Api\Input\TryInput;
 use ChalkLadder\Server\Bank\Api\View\DrawsView;
+use ChalkLadder\Server\Bank\Api\View\HistoryView;
 use ChalkLadder\Server\Bank\Api\View\ItemListView;
 use ChalkLadder\Server\Bank\Api\View\ItemSavedView;
 use ChalkLadder\Server\Bank\Api\View\ItemView;
+use ChalkLadder\Server\Bank\Api\View\KeptNotesView;
+use ChalkLadder\Server\Bank\Api\View\NotesTextView;
+use ChalkLadder\Server\Bank\Api\View\NotesView;
 use ChalkLadder\Server\Bank\Api\View\TermsView;
 use ChalkLadder\Server\Bank\Api\View\TermView;
+use ChalkLadder\Server\Bank\Api\View\TriedView;
 use ChalkLadder\Server\Bank\Api\View\TryView;
+use ChalkLadder\Server\Bank\Api\View\VersionView;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\BankSearch;
 use ChalkLadder\Server\Bank\QuestionDraws;
+use ChalkLadder\Server\Bank\QuestionHistory;
+use ChalkLadder\Server\Bank\RapidEntry;
+use ChalkLadder\Server\Bank\ReadModel\Band;
 use ChalkLadder\Server\Bank\ReadModel\Order;
 use ChalkLadder\Server\Bank\ReadModel\Search;
 use ChalkLadder\Server\Bank\Terms;
@@ -33,8 +46,15 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class BankController
 {
-    public function __construct(private Bank $bank, private Terms $terms, private TryOut $tryOut, private QuestionDraws $draws)
-    {
+    public function __construct(
+        private Bank $bank,
+        private BankSearch $search,
+        private QuestionHistory $history,
+        private Terms $terms,
+        private TryOut $tryOut,
+        private QuestionDraws $draws,
+        private RapidEntry $entry,
+    ) {
     }
 
     #[Route('/bank/terms', methods: ['GET'])]
@@ -80,10 +100,20 @@ final readonly class BankController
             options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
         )] ?string $misconception = null,
         #[MapQueryParameter] ?string $type = null,
+        #[MapQueryParameter(
+            filter: FILTER_VALIDATE_REGEXP,
+            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
+        )] ?string $author = null,
+        #[MapQueryParameter] ?Band $right = null,
+        #[MapQueryParameter] ?bool $used = null,
+        #[MapQueryParameter] bool $archived = false,
         #[MapQueryParameter] Order $sort = Order::Latest,
         #[MapQueryParameter(filter: FILTER_VALIDATE_INT, options: ['min_range' => 0, 'max_range' => 1_000_000])] int $from = 0,
     ): ItemListView {
-        return $this->bank->search($who->teamId, new Search($q, $skill, $misconception, $type, $sort, $from));
+        return $this->search->find(
+            $who->teamId,
+            new Search($q, $skill, $misconception, $type, $author, $right, $used, $archived, $sort, $from),
+        );
     }
 
     #[Route('/items', methods: ['POST'])]
@@ -96,6 +126,18 @@ final readonly class BankController
     public function show(#[CurrentUser] StaffUser $who, string $id): ItemView
     {
         return $this->bank->show($who->teamId, $id);
+    }
+
+    #[Route('/items/{id}/history', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function history(#[CurrentUser] StaffUser $who, string $id): HistoryView
+    {
+        return $this->history->of($who->teamId, $id);
+    }
+
+    #[Route('/items/{id}/history/{version}', requirements: ['id' => Requirement::UUID, 'version' => '[1-9]\d{0,6}'], methods: ['GET'])]
+    public function version(#[CurrentUser] StaffUser $who, string $id, int $version): VersionView
+    {
+        return $this->history->version($who->teamId, $id, $version);
     }
 
     #[Route('/items/{id}', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
@@ -116,6 +158,26 @@ final readonly class BankController
         $this->bank->restore($who, $id);
     }
 
+    /** What would be made of notes or of a table: bounded in effort, and asked for while one types. */
+    #[Route('/items/notes', methods: ['POST'])]
+    public function read(#[CurrentUser] StaffUser $who, #[MapRequestPayload] NotesInput $input): NotesView
+    {
+        return $this->entry->read($who->teamId, $input);
+    }
+
+    #[Dear]
+    #[Route('/items/notes/keep', methods: ['POST'])]
+    public function keep(#[CurrentUser] StaffUser $who, #[MapRequestPayload] KeepNotesInput $input): KeptNotesView
+    {
+        return $this->entry->keep($who, $input);
+    }
+
+    #[Route('/items/{id}/notes', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function notes(#[CurrentUser] StaffUser $who, string $id): NotesTextView
+    {
+        return $this->entry->write($who->teamId, $id);
+    }
+
     /** Bounded in effort, and asked for while one types. */
     #[Route('/items/draws', methods: ['POST'])]
     public function draws(#[MapRequestPayload] DrawsInput $input): DrawsView
@@ -128,5 +190,12 @@ final readonly class BankController
     public function try(#[MapRequestPayload] TryInput $input): TryView
     {
         return $this->tryOut->check($input);
+    }
+
+    #[Dear]
+    #[Route('/items/try-all', methods: ['POST'])]
+    public function tryAll(#[MapRequestPayload] TryAllInput $input): TriedView
+    {
+        return $this->tryOut->checkAll($input);
     }
 }

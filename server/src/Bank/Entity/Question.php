@@ -52,6 +52,12 @@ class Question implements Root, TeamOwned
     #[ORM\Column(name: 'archived_at', type: 'moment', nullable: true)]
     protected ?\DateTimeImmutable $archivedAt = null;
 
+    #[ORM\Column(name: 'request_id', type: 'guid', nullable: true)]
+    protected ?string $requestId = null;
+
+    #[ORM\Column(name: 'request_place', type: 'smallint', nullable: true)]
+    protected ?int $requestPlace = null;
+
     /** @var Collection<int, QuestionRevision> */
     #[ORM\OneToMany(targetEntity: QuestionRevision::class, mappedBy: 'question', cascade: ['persist'])]
     protected Collection $revisions;
@@ -71,6 +77,13 @@ class Question implements Root, TeamOwned
         $this->updatedBy = $createdBy;
         $this->describe();
         $this->note(new Acted($teamId, $createdBy, 'add', 'item', $this->id, ['title' => $content->sample()->title]));
+    }
+
+    /** One of several that a request keeps at one stroke. */
+    public function keptBy(string $requestId, int $place): void
+    {
+        $this->requestId = $requestId;
+        $this->requestPlace = $place;
     }
 
     public function id(): string

@@ -18,33 +18,62 @@ use Doctrine\DBAL\Connection;
 final readonly class QuestionList extends ReadModel implements TrailSubjects
 {
     private const PAGE = 100;
-    private const MOST_WORDS = 8;
 
-    public function __construct(Connection $connection, private QuestionRecords $records, private QuestionUses $uses)
-    {
+    public function __construct(
+        Connection $connection,
+        private QuestionRecords $records,
+        private QuestionUses $uses,
+        private RemarkList $remarks,
+    ) {
         parent::__construct($connection);
     }
 
-    /** @return array<string, int> questions by type, whatever type is looked for */
-    public function types(string $teamId, Search $search): array
+    /**
+     * How many questions there are by each value of a member, whatever value of it is looked for.
+     *
+     * @param 'skill'|'misconception'|'type'|'author' $member
+     *
+     * @return array<string, int>
+     */
+    public function counts(string $teamId, Search $search, Standing $standing, string $member): array
     {
-        [$where, $parameters] = self::condition($teamId, $search->without('type'));
+        [$where, $parameters] = self::condition($teamId, $search->without($member), $standing);
+        [$of, $also] = [
+            'type' => ['i.type', ''],
+            'skill' => ['i.skill_id::text', ''],
+            'author' => ['i.created_by::text', ''],
+            'misconception' => ['m.id::text', 'CROSS JOIN LATERAL (SELECT DISTINCT unnest(i.misconceptions) AS id) m'],
+        ][$member];
+        /** @var list<array{id: string|null, n: int}> $rows */
+        $rows = $this->rows("SELECT $of AS id, count(*) AS n FROM item i $also WHERE $where GROUP BY 1 ORDER BY 1", $parameters);
 
-        return $this->counts("SELECT i.type AS id, count(*) AS n FROM item i WHERE $where GROUP BY i.type ORDER BY i.type", $parameters);
+        return array_column(array_filter($rows, static fn (array $row): bool => $row['id'] !== null), 'n', 'id');
     }
 
-    /** @return list<ItemRowView> one page, in the order that is asked for */
-    public function found(string $teamId, Search $search): array
+    /** @return list<string> ids of all that fit, in no order */
+    public function ids(string $teamId, Search $search, Standing $standing): array
     {
-        [$where, $parameters] = self::condition($teamId, $search);
+        [$where, $parameters] = self::condition($teamId, $search, $standing);
+
+        return $this->texts("SELECT i.id FROM item i WHERE $where", $parameters);
+    }
+
+    /** @return list<ItemRowView> one page, in the order that is asked for; what fits the words best stands first */
+    public function found(string $teamId, Search $search, Standing $standing): array
+    {
+        [$where, $parameters] = self::condition($teamId, $search, $standing);
+        // Of what was looked for by words the best stands first, unless another order is asked for.
+        $best = $standing->fitting !== null && $search->order === Order::Latest;
+        $placed = "JOIN unnest(string_to_array(:fitting, ',')::uuid[]) WITH ORDINALITY b (id, place) ON b.id = i.id";
         /** @var list<array{id: string, title: string, type: string, search: string, points: string, skill_id: string|null, misconceptions: string, updated_at: string, author: string}> $rows */
         $rows = $this->rows("SELECT i.id, i.title, i.type, i.search, i.content ->> 'points' AS points, i.skill_id,
             array_to_json(i.misconceptions) AS misconceptions, i.updated_at, a.name AS author
-            FROM item i JOIN ".StaffList::NAMES." a ON a.id = i.created_by WHERE $where
-            ORDER BY ".$search->order->sql().' LIMIT '.self::PAGE.' OFFSET '.$search->from, $parameters);
+            FROM item i JOIN ".StaffList::NAMES.' a ON a.id = i.created_by '.($best ? $placed : '')." WHERE $where
+            ORDER BY ".($best ? 'b.place' : $search->order->sql()).' LIMIT '.self::PAGE.' OFFSET '.$search->from, $parameters);
         $ids = array_column($rows, 'id');
         $records = $this->records->of($ids);
         $uses = $this->uses->counts($ids);
+        $remarks = $this->remarks->open($ids);
 
         return array_map(static fn (array $r): ItemRowView => new ItemRowView(
             $r['id'],
@@ -59,38 +88,15 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
             $uses[$r['id']] ?? 0,
             ($records[$r['id']] ?? null)?->facility,
             ($records[$r['id']] ?? null)->students ?? 0,
+            $remarks[$r['id']] ?? 0,
         ), $rows);
     }
 
-    /** @return array<string, int> questions by skill, whatever skill is looked for */
-    public function skills(string $teamId, Search $search): array
+    /** @return array<string, string> names of those who have written questions, by id */
+    public function authors(string $teamId): array
     {
-        [$where, $parameters] = self::condition($teamId, $search->without('skill'));
-
-        return $this->counts("SELECT i.skill_id::text AS id, count(*) AS n FROM item i
-            WHERE $where AND i.skill_id IS NOT NULL GROUP BY i.skill_id", $parameters);
-    }
-
-    /** @return array<string, int> questions by misconception, whatever misconception is looked for */
-    public function misconceptions(string $teamId, Search $search): array
-    {
-        [$where, $parameters] = self::condition($teamId, $search->without('misconception'));
-
-        return $this->counts("SELECT m.id::text AS id, count(DISTINCT i.id) AS n FROM item i CROSS JOIN unnest(i.misconceptions) m (id)
-            WHERE $where GROUP BY m.id", $parameters);
-    }
-
-    /**
-     * @param array<string, mixed> $parameters
-     *
-     * @return array<string, int>
-     */
-    private function counts(string $sql, array $parameters): array
-    {
-        /** @var list<array{id: string, n: int}> $rows */
-        $rows = $this->rows($sql, $parameters);
-
-        return array_column($rows, 'n', 'id');
+        return $this->pairs('SELECT DISTINCT a.id::text, a.name FROM item i JOIN '.StaffList::NAMES.' a ON a.id = i.created_by
+            WHERE i.team_id = :team', ['team' => $teamId]);
     }
 
     /** @return array{string, string} names of its author and of who saved it last */
@@ -113,29 +119,38 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         return TrailSubject::byId($rows);
     }
 
-    /** @return array{string, array<string, mixed>} */
-    private static function condition(string $teamId, Search $search): array
+    /** @return array{string, array<string, mixed>} what must hold, and its values */
+    private static function condition(string $teamId, Search $search, Standing $standing): array
     {
-        $where = 'i.team_id = :team AND i.archived_at IS NULL';
+        $where = $search->shelf();
         $parameters = ['team' => $teamId];
-        foreach (array_slice($search->words(), 0, self::MOST_WORDS) as $i => $word) {
-            $where .= " AND i.search LIKE :word$i";
-            $parameters["word$i"] = '%'.addcslashes($word, '%_\\').'%';
+        if ($standing->fitting !== null) {
+            $where .= ' AND '.self::among('fitting');
+            $parameters['fitting'] = implode(',', $standing->fitting);
         }
-        if ($search->skill !== null) {
-            $where .= ' AND i.skill_id = :skill';
-            $parameters['skill'] = $search->skill;
+        foreach (['skill' => 'i.skill_id = :skill', 'misconception' => ':misconception = ANY(i.misconceptions)',
+            'type' => 'i.type = :type', 'author' => 'i.created_by = :author'] as $member => $condition) {
+            if ($search->{$member} !== null) {
+                $where .= " AND $condition";
+                $parameters[$member] = $search->{$member};
+            }
         }
-        if ($search->misconception !== null) {
-            $where .= ' AND :misconception = ANY(i.misconceptions)';
-            $parameters['misconception'] = $search->misconception;
+        if ($search->right !== null) {
+            $none = $search->right === Band::NotSat;
+            $where .= ' AND '.($none ? 'NOT ' : '').self::among('sat');
+            $parameters['sat'] = implode(',', $none ? array_keys($standing->facilities) : $standing->within($search->right));
         }
-        if ($search->type !== null) {
-            $where .= ' AND i.type = :type';
-            $parameters['type'] = $search->type;
+        if ($search->used !== null) {
+            $where .= ' AND '.($search->used ? '' : 'NOT ').self::among('used');
+            $parameters['used'] = implode(',', $standing->used);
         }
 
         return [$where, $parameters];
+    }
+
+    private static function among(string $parameter): string
+    {
+        return "(i.id = ANY(string_to_array(:$parameter, ',')::uuid[]))";
     }
 
     private static function gist(string $search, string $title): string

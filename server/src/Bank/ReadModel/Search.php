@@ -14,13 +14,22 @@ final readonly class Search
         public ?string $skill = null,
         public ?string $misconception = null,
         public ?string $type = null,
+        public ?string $author = null,
+        public ?Band $right = null,
+        public ?bool $used = null,
+        /** those that were put away, instead of the others */
+        public bool $archived = false,
         public Order $order = Order::Latest,
         /** how many of those found are passed over, for the next page of the list */
         public int $from = 0,
     ) {
     }
 
-    /** The same, whatever the skill, misconception or type. */
+    /**
+     * The same, whatever one of its members: skill, misconception, type, author, right, used.
+     *
+     * @param 'skill'|'misconception'|'type'|'author'|'right'|'used' $what
+     */
     public function without(string $what): self
     {
         return new self(
@@ -28,7 +37,17 @@ final readonly class Search
             $what === 'skill' ? null : $this->skill,
             $what === 'misconception' ? null : $this->misconception,
             $what === 'type' ? null : $this->type,
+            $what === 'author' ? null : $this->author,
+            $what === 'right' ? null : $this->right,
+            $what === 'used' ? null : $this->used,
+            $this->archived,
         );
+    }
+
+    /** Where it is looked, in SQL: the team's questions `i`, those in use or those that were put away. */
+    public function shelf(): string
+    {
+        return 'i.team_id = :team AND i.archived_at IS '.($this->archived ? 'NOT NULL' : 'NULL');
     }
 
     /** @return list<string> in small letters */

@@ -55,7 +55,7 @@ final readonly class HandoutReader extends ReadModel
     /** The handout that an earlier request of the same name has made; until the act ends, nobody else asks for that name. */
     public function ofRequest(string $teamId, string $requestId): ?string
     {
-        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $teamId.$requestId]);
+        $this->holdName($teamId.$requestId);
 
         return $this->texts(
             'SELECT id FROM handout WHERE team_id = :team AND request_id = :request',

@@ -14,7 +14,7 @@ final readonly class Failures extends ReadModel
     /** Until the act ends nobody else tries the same: parallel tries wait for each other. */
     public function hold(string $key): void
     {
-        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:key, 0))', ['key' => $key]);
+        $this->holdName($key);
     }
 
     /** Seconds that are still to be waited. */

@@ -28,7 +28,7 @@ final readonly class LookoutRows extends ReadModel
     private const ROWS = "SELECT hs.student_id, hs.extra_minutes, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
         coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
             (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.",
-            r.hand_credit IS NOT NULL) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
+            r.hand_credit IS NOT NULL, r.hints_opened) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
             WHERE r.sitting_id = s.id AND r.counter > 0) AS answers
         FROM '.HandoutTables::STUDENTS.' hs JOIN '.RosterTables::STUDENTS.' st ON st.id = hs.student_id
         LEFT JOIN LATERAL (SELECT * FROM '.SittingTables::SITTINGS.' x
@@ -61,11 +61,11 @@ final readonly class LookoutRows extends ReadModel
     private static function view(HandedOut $handout, Rungs $rungs, array $r): RowView
     {
         $cells = $credits = [];
-        /** @var list<array{string, int, string, string|null, bool}> $answers as the query builds them */
+        /** @var list<array{string, int, string, string|null, bool, int}> $answers as the query builds them */
         $answers = Json::decode($r['answers']);
-        foreach ($answers as [$entry, $try, $verdict, $credit, $byHand]) {
+        foreach ($answers as [$entry, $try, $verdict, $credit, $byHand, $hints]) {
             $value = $credit === null ? null : BigRational::of($credit);
-            $credits[$entry][$try] = $value;
+            $credits[$entry][$try] = $handout->edition->afterHints($entry, $value, $hints);
             $cells[$entry][$try] = match (true) {
                 $value === null => 'waits',
                 $verdict === Verdict::None->value && !$byHand => 'blank',

@@ -73,7 +73,7 @@ final readonly class DeskReader extends ReadModel
      */
     public function answers(string $handoutId, string $entry, string $staffId, bool $second): array
     {
-        /** @var list<array{sitting_id: string, student_id: string, entry: string, try: int, value: string, counter: int, settled: bool, hint_opened: bool, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, credit: string|null, verdict: string, line: string, read_as: string, state: string, seed: string, walk: string, name: string, own_levels: string|null}> $rows */
+        /** @var list<array{sitting_id: string, student_id: string, entry: string, try: int, value: string, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null, credit: string|null, verdict: string, line: string, read_as: string, state: string, seed: string, walk: string, name: string, own_levels: string|null}> $rows */
         $rows = $this->rows('SELECT r.*, s.student_id, s.state, s.seed, s.walk, st.name, own.levels AS own_levels '.self::HANDED_IN.'
             JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
             LEFT JOIN moderation_mark own ON own.sitting_id = r.sitting_id AND own.entry = r.entry AND own.try = r.try

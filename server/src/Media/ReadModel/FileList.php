@@ -34,7 +34,7 @@ final readonly class FileList extends ReadModel
      */
     public function sentBy(Owner $owner): array
     {
-        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:who, 0))', ['who' => $owner->sittingId ?? $owner->staffId]);
+        $this->holdName($owner->sittingId ?? (string) $owner->staffId);
         /** @var array{n: int, bytes: int} $row */
         $row = $owner->sittingId === null
             ? $this->row(
@@ -65,7 +65,7 @@ final readonly class FileList extends ReadModel
     /** Until the act ends nobody else keeps these bytes or drops them. */
     public function lock(string $teamId, string $hash): void
     {
-        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $teamId.$hash]);
+        $this->holdName($teamId.$hash);
     }
 
     /** @return list<array{team: string, hash: string}> bytes that a file has let go */

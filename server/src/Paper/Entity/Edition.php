@@ -79,7 +79,7 @@ class Edition implements Root, TeamOwned
         }
         $shown = [$paper->content()->pictures()];
         foreach ($paper->content()->questions() as $entry) {
-            $shown[] = isset($items[$entry->item]) ? $items[$entry->item]->sample()->rule->files() : [];
+            $shown[] = isset($items[$entry->item]) ? $items[$entry->item]->sample()->files() : [];
         }
         foreach (array_unique(array_merge(...$shown)) as $file) {
             $this->files->add(new EditionFile($this, $file));

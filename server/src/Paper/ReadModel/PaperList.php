@@ -63,6 +63,12 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             ORDER BY p.title", ['team' => $teamId, 'id' => $questionId]);
     }
 
+    public function used(string $teamId): array
+    {
+        return $this->texts('SELECT DISTINCT ei.item_id FROM edition_item ei JOIN edition e ON e.id = ei.edition_id
+            WHERE e.team_id = :team AND ei.item_id IS NOT NULL', ['team' => $teamId]);
+    }
+
     public function counts(array $questionIds): array
     {
         /** @var list<array{item_id: string, n: int}> $rows */

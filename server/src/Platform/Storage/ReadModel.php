@@ -73,6 +73,12 @@ abstract readonly class ReadModel
         return (int) $this->connection->executeStatement($sql, $parameters, self::types($parameters));
     }
 
+    /** Until the act ends, whoever asks for the same name waits. */
+    protected function holdName(string $name): void
+    {
+        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $name]);
+    }
+
     /**
      * @param array<string, mixed> $parameters
      *

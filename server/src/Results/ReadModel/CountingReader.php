@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Results\ReadModel;
 
 use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Results\CountedAnswer;
@@ -40,24 +41,28 @@ final readonly class CountingReader extends ReadModel
 
     /**
      * @param array<string, true> $counting ids of the sittings that count
+     * @param list<string>        $whole    entries whose answers are wanted in full
      *
      * @return array<string, array<string, CountedAnswer>> by sitting and entry
      */
-    public function answers(string $handoutId, array $counting): array
+    public function answers(string $handoutId, array $counting, array $whole = []): array
     {
         // A row a sitting: thousands of rows take longer to fetch than the database takes to put them together.
         /** @var list<array{sitting_id: string, answers: string}> $rows */
         $rows = $this->rows('SELECT r.sitting_id, json_agg(json_build_array(r.entry, r.try, r.value -> \'options\', r.read_as,
-            r.verdict, r.line, r.misconceptions, '.SittingTables::CREDIT.', r.millis, r.confidence) ORDER BY r.entry, r.try) AS answers
+            r.verdict, r.line, r.misconceptions, '.SittingTables::CREDIT.', r.millis, r.confidence,
+            CASE WHEN r.entry = ANY(string_to_array(:whole, \',\')) THEN r.value END) ORDER BY r.entry, r.try) AS answers
             FROM '.SittingTables::RESPONSES.' r JOIN '.SittingTables::SITTINGS.' s ON s.id = r.sitting_id
-            WHERE s.handout_id = :id AND '.SittingTables::OVER.' AND '.SittingTables::SAYS.' GROUP BY r.sitting_id', ['id' => $handoutId]);
+            WHERE s.handout_id = :id AND '.SittingTables::OVER.' AND '.SittingTables::SAYS.' GROUP BY r.sitting_id', [
+            'id' => $handoutId, 'whole' => implode(',', $whole),
+        ]);
         $given = $numbers = [];
         foreach ($rows as $row) {
             if (!isset($counting[$row['sitting_id']])) {
                 continue;
             }
             $first = $credits = [];
-            /** @var list<array{string, int, list<string>|null, string, string, string, list<string>, string|null, int|null, int|null}> $answers as the query builds them */
+            /** @var list<array{string, int, list<string>|null, string, string, string, list<string>, string|null, int|null, int|null, array<string, mixed>|null}> $answers as the query builds them */
             $answers = Json::decode($row['answers']);
             foreach ($answers as $answer) {
                 $first[$answer[0]] ??= $answer;
@@ -65,7 +70,7 @@ final readonly class CountingReader extends ReadModel
                     ? null
                     : $numbers[$answer[7]] ??= BigRational::of($answer[7])->toFloat();
             }
-            foreach ($first as $entry => [, , $options, $readAs, $verdict, $line, $misconceptions, , $millis, $confidence]) {
+            foreach ($first as $entry => [, , $options, $readAs, $verdict, $line, $misconceptions, , $millis, $confidence, $value]) {
                 $given[$row['sitting_id']][$entry] = new CountedAnswer(
                     $credits[$entry],
                     $options ?? [],
@@ -75,6 +80,7 @@ final readonly class CountingReader extends ReadModel
                     $misconceptions,
                     $millis,
                     $confidence,
+                    $value === null ? null : ResponseReader::fromArray($value),
                 );
             }
         }

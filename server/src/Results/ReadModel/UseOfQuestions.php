@@ -12,6 +12,26 @@ use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 /** In which handouts questions of the bank were answered. */
 final readonly class UseOfQuestions extends ReadModel
 {
+    /** Work that is over, by handout: how much, and how often it was changed. */
+    private const WORK = '(SELECT s.handout_id, count(*) AS n, sum(s.revision) AS changes FROM '.SittingTables::SITTINGS.' s
+        WHERE '.SittingTables::OVER.' GROUP BY s.handout_id)';
+
+    /** One word that changes whenever anything that the team's records count does. */
+    public function stateOf(string $teamId): string
+    {
+        return $this->texts("SELECT md5(coalesce(string_agg(h.id || '-' || e.rules_version || '-' || w.n || '-' || w.changes, ','
+            ORDER BY h.id), '')) FROM ".HandoutTables::HANDOUTS.' h JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id
+            JOIN '.self::WORK.' w ON w.handout_id = h.id WHERE h.team_id = :team', ['team' => $teamId])[0] ?? '';
+    }
+
+    /** @return list<string> ids of the team's questions that somebody has sat */
+    public function sat(string $teamId): array
+    {
+        return $this->texts('SELECT DISTINCT ei.item_id FROM '.PaperTables::ITEMS.' ei
+            JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
+            JOIN '.self::WORK.' w ON w.handout_id = h.id WHERE h.team_id = :team', ['team' => $teamId]);
+    }
+
     /**
      * @param list<string> $questionIds
      *
@@ -24,8 +44,7 @@ final readonly class UseOfQuestions extends ReadModel
             e.rules_version || '-' || w.n || '-' || w.changes AS state
             FROM ".PaperTables::ITEMS.' ei JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
             JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id
-            JOIN (SELECT s.handout_id, count(*) AS n, sum(s.revision) AS changes FROM '.SittingTables::SITTINGS.' s
-            WHERE '.SittingTables::OVER.' GROUP BY s.handout_id) w ON w.handout_id = h.id
+            JOIN '.self::WORK.' w ON w.handout_id = h.id
             WHERE ei.item_id IN (:ids) ORDER BY h.made_at, h.id, ei.entry', ['ids' => $questionIds]);
 
         return $rows;

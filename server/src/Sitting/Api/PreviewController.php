@@ -46,10 +46,11 @@ final readonly class PreviewController
         $edition = $this->papers->draft($who->teamId, $id);
         $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback)
             ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
-        $marked = static fn (array $steps, string $entry, int $try): bool => array_filter(
+        $times = static fn (array $steps, string $entry, int $try): int => count(array_filter(
             $steps,
             static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try,
-        ) !== [];
+        ));
+        $marked = static fn (array $steps, string $entry, int $try): bool => $times($steps, $entry, $try) > 0;
         $answers = $given = [];
         foreach ($input->saves as $save) {
             $item = $edition->own($save->entry, self::SEED)?->item;
@@ -68,8 +69,9 @@ final readonly class PreviewController
                     $save->counter,
                     $input->handedIn || $marked($input->settled, $save->entry, $save->try),
                     $checking->outcome($save->entry, $value),
-                    hintOpened: $marked($input->hints, $save->entry, $save->try),
+                    hintsOpened: $times($input->hints, $save->entry, $save->try),
                     confidence: $save->confidence,
+                    working: $save->working,
                 );
             }
         }
@@ -86,7 +88,7 @@ final readonly class PreviewController
                     0,
                     false,
                     $checking->outcome($hint->entry, new TextResponse('')),
-                    hintOpened: true,
+                    hintsOpened: $times($input->hints, $hint->entry, $hint->try),
                 );
             }
         }

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Sitting\Api;
 
 use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\HintInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\StepInput;
@@ -59,7 +60,7 @@ final readonly class SittingController
     }
 
     #[Route('/sittings/{id}/hint', methods: ['POST'])]
-    public function hint(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] StepInput $input): SittingView
+    public function hint(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] HintInput $input): SittingView
     {
         return $this->sittings->hint($who, $id, $input);
     }

@@ -162,12 +162,13 @@ class Sitting implements Root, TeamOwned
         }
     }
 
-    public function openHint(string $entry, int $try, \DateTimeImmutable $at): void
+    /** Help is opened step by step: the `nth` only after those before it, and only while its question is open. */
+    public function openHint(string $entry, int $try, int $nth, \DateTimeImmutable $at): void
     {
-        if ($this->state !== SittingState::Open || !$this->walk->isOpen($entry, $try)) {
+        $response = $this->response($entry, $try);
+        if ($this->state !== SittingState::Open || !$this->walk->isOpen($entry, $try) || $nth !== ($response?->hintsOpened() ?? 0) + 1) {
             return;
         }
-        $response = $this->response($entry, $try);
         if ($response === null) {
             $response = StoredResponse::blank($this, $entry, $try, $at);
             $this->responses->add($response);

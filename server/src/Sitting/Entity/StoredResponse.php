@@ -21,8 +21,8 @@ class StoredResponse
     #[ORM\Column(type: 'boolean')]
     protected bool $settled = false;
 
-    #[ORM\Column(name: 'hint_opened', type: 'boolean')]
-    protected bool $hintOpened = false;
+    #[ORM\Column(name: 'hints_opened', type: 'smallint')]
+    protected int $hintsOpened = 0;
 
     #[ORM\Column(type: 'text', nullable: true)]
     protected ?string $credit = null;
@@ -64,6 +64,10 @@ class StoredResponse
 
     #[ORM\Column(type: 'smallint', nullable: true)]
     protected ?int $confidence = null;
+
+    /** What was shown beside the answer. */
+    #[ORM\Column(type: 'response', nullable: true)]
+    protected ?Response $working = null;
 
     private function __construct(
         #[ORM\Id]
@@ -111,7 +115,12 @@ class StoredResponse
 
     public function openHint(): void
     {
-        $this->hintOpened = true;
+        ++$this->hintsOpened;
+    }
+
+    public function hintsOpened(): int
+    {
+        return $this->hintsOpened;
     }
 
     public function replaceOutcome(Outcome $outcome): void

@@ -17,6 +17,7 @@ final readonly class GivenAnswer
         public bool $byHand,
         public string $student,
         public bool $isReturned,
+        public int $hintsOpened,
     ) {
     }
 }

@@ -29,9 +29,9 @@ final readonly class Remarking extends ReadModel
      */
     public function answers(string $editionId, string $entry, bool $hold): array
     {
-        /** @var list<array{sitting_id: string, seed: string, try: int, value: string, by_hand: bool, name: string, state: string}> $rows */
+        /** @var list<array{sitting_id: string, seed: string, try: int, value: string, by_hand: bool, name: string, state: string, hints_opened: int}> $rows */
         $rows = $this->rows('SELECT r.sitting_id, s.seed, r.try, r.value, r.hand_credit IS NOT NULL AS by_hand, st.name,
-            s.state '.self::OF_EDITION.' JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
+            s.state, r.hints_opened '.self::OF_EDITION.' JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
             WHERE h.edition_id = :edition AND r.entry = :entry
             ORDER BY st.name_folded, st.id, s.attempt, r.try'.($hold ? ' FOR UPDATE OF r, s' : ''), [
             'edition' => $editionId,
@@ -47,6 +47,7 @@ final readonly class Remarking extends ReadModel
                 $r['by_hand'],
                 $r['name'],
                 $r['state'] === 'returned',
+                $r['hints_opened'],
             ),
             $rows,
         );
@@ -95,17 +96,17 @@ final readonly class Remarking extends ReadModel
         }
         /** @var list<array{id: string, walk: string, credits: string}> $rows */
         $rows = $this->rows(
-            'SELECT s.id, s.walk, (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, '.SittingTables::CREDIT.")), '[]')
+            'SELECT s.id, s.walk, (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, '.SittingTables::CREDIT.", r.hints_opened)), '[]')
                 FROM response r WHERE r.sitting_id = s.id) AS credits FROM sitting s WHERE s.id IN (:ids)",
             ['ids' => $sittingIds],
         );
         $marks = [];
         foreach ($rows as $row) {
-            /** @var list<array{string, int, string|null}> $answers as the query builds them */
+            /** @var list<array{string, int, string|null, int}> $answers as the query builds them */
             $answers = Json::decode($row['credits']);
             $credits = [];
-            foreach ($answers as [$entry, $try, $credit]) {
-                $credits[$entry][$try] = $credit === null ? null : BigRational::of($credit);
+            foreach ($answers as [$entry, $try, $credit, $hints]) {
+                $credits[$entry][$try] = $edition->afterHints($entry, $credit === null ? null : BigRational::of($credit), $hints);
             }
             $marks[] = [
                 's' => $row['id'],

@@ -19,15 +19,16 @@ use ChalkLadder\Server\Sitting\StoredSitting;
 final readonly class Saving extends ReadModel
 {
     private const INSERT = 'INSERT INTO response AS r (sitting_id, entry, try, value, counter, client_id, saved_at, credit, verdict,
-        line, read_as, misconceptions, millis, confidence)
-        SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[], n.s, n.k FROM here,
+        line, read_as, misconceptions, millis, confidence, working)
+        SELECT here.id, n.e, n.t, n.v, n.n, n.i, :now, n.c, n.d, n.l, n.r, n.m::uuid[], n.s, n.k, n.w FROM here,
             jsonb_to_recordset(:rows::jsonb) AS n (e text, t int, v jsonb, n bigint, i text, c text, d text, l text, r text, m text,
-            s int, k int)
+            s int, k int, w jsonb)
         ON CONFLICT (sitting_id, entry, try) DO UPDATE SET value = excluded.value, counter = excluded.counter,
         client_id = excluded.client_id, saved_at = excluded.saved_at,
             credit = excluded.credit, verdict = excluded.verdict, line = excluded.line, read_as = excluded.read_as,
             misconceptions = excluded.misconceptions,
-            millis = greatest(r.millis, excluded.millis), confidence = coalesce(excluded.confidence, r.confidence)
+            millis = greatest(r.millis, excluded.millis), confidence = coalesce(excluded.confidence, r.confidence),
+            working = coalesce(excluded.working, r.working)
         WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry';
 
     /**
@@ -86,6 +87,7 @@ final readonly class Saving extends ReadModel
             'i' => $client,
             's' => $a->millis,
             'k' => $a->confidence,
+            'w' => $a->working?->toArray(),
         ] + OutcomeColumns::of($a->outcome)->short();
     }
 }

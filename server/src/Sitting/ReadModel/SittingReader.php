@@ -100,10 +100,10 @@ final readonly class SittingReader extends ReadModel
     /** @return list<Answer> checked afresh under the rule that holds now */
     public function answers(StoredSitting $sitting): array
     {
-        $rows = $this->rows('SELECT entry, try, value, counter, settled, hint_opened, hand_credit, hand_levels, comment, saved_at,
-            mark_version, millis, confidence
+        $rows = $this->rows('SELECT entry, try, value, counter, settled, hints_opened, hand_credit, hand_levels, comment, saved_at,
+            mark_version, millis, confidence, working
             FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
-        /** @var list<array{entry: string, try: int, value: string, counter: int, settled: bool, hint_opened: bool, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null}> $rows */
+        /** @var list<array{entry: string, try: int, value: string, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null}> $rows */
         $given = [];
         foreach ($rows as $row) {
             $given[$row['entry']][$row['try']] = ResponseReader::fromArray(Json::decode($row['value']));
@@ -151,7 +151,7 @@ final readonly class SittingReader extends ReadModel
     }
 
     /**
-     * @param array{entry: string, try: int, counter: int, settled: bool, hint_opened: bool, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, ...} $row
+     * @param array{entry: string, try: int, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null, ...} $row
      */
     public static function answer(array $row, Response $response, Outcome $outcome): Answer
     {
@@ -165,11 +165,12 @@ final readonly class SittingReader extends ReadModel
             $row['hand_credit'] === null ? null : BigRational::of($row['hand_credit']),
             $row['hand_levels'] === null ? null : Json::numbers($row['hand_levels']),
             $row['comment'],
-            $row['hint_opened'],
+            $row['hints_opened'],
             Moment::iso($row['saved_at']),
             $row['mark_version'],
             $row['millis'],
             $row['confidence'],
+            $row['working'] === null ? null : ResponseReader::fromArray(Json::decode($row['working'])),
         );
     }
 

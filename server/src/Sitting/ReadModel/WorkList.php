@@ -67,7 +67,7 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     /** Two devices of one student that begin at once do so one after the other. */
     public function hold(string $studentId, string $handoutId): void
     {
-        $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $studentId.$handoutId]);
+        $this->holdName($studentId.$handoutId);
     }
 
     public function of(array $handoutIds): array

@@ -48,6 +48,17 @@ describe('A choice rule', () => {
     expect([rule.several, rule.perOption]).toEqual([false, false])
   })
 
+  it('gives each option a credit of its own where it is told to, and takes it back', async () => {
+    const user = open()
+    await user.click(screen.getByRole('button', { name: 'option A is the key' }))
+    await user.click(screen.getByLabelText('A credit of its own for each option'))
+    await pickFrom(user, screen.getByLabelText('Credit of option B'), 'credit 1/2')
+    expect(rule.options.map((o) => o.credit)).toEqual(['1', '1/2', '0', '0'])
+    await user.click(screen.getByLabelText('A credit of its own for each option'))
+    expect(rule.options.every((o) => o.credit === undefined)).toBe(true)
+    expect(keys()).toEqual(['a'])
+  })
+
   it('keeps an option’s id, key and feedback when it moves or another goes', async () => {
     const user = open()
     await user.type(screen.getByLabelText('Feedback for option C'), 'Look again.')

@@ -1,13 +1,16 @@
+import { asHtml } from '@/lib/said'
 import { Toggle } from 'radix-ui'
 import type { Schemas } from '@/lib/api/client'
 import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
-import { asHtml, Feedback, Idea, Line, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
+import { Credit, Feedback, Idea, Line, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
 import { freshOptionId } from './optionId'
+import { InDraw } from '../parts/InDraw'
 import { letter } from '../parts/letter'
 
 const MOST = 12
+const earned = (option: { key: boolean }) => (option.key ? '1' : '0')
 const box = 'inline-block size-7 rounded border text-center leading-7 font-bold'
 
 export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
@@ -15,6 +18,12 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
     onChange({
       ...rule,
       options: rule.options.map((o, j) => (j === i ? { ...o, key } : rule.several || !key ? o : { ...o, key: false })),
+    })
+  const own = rule.options.some((o) => o.credit !== undefined)
+  const setOwn = (on: boolean) =>
+    onChange({
+      ...rule,
+      options: rule.options.map((o) => ({ ...o, credit: on ? earned(o) : undefined })),
     })
   const add = (lines: string[]) =>
     onChange({
@@ -79,6 +88,10 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
                     onChange={(text) => set({ text })}
                   />
                 </div>
+                <InDraw text={option.text} />
+                {own ? (
+                  <Credit what={name} value={option.credit ?? earned(option)} onChange={(credit) => set({ credit })} />
+                ) : null}
                 <Idea
                   what={name}
                   misconception={option.misconception}
@@ -115,6 +128,7 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
             onChange={(on) => onChange({ ...rule, perOption: on })}
           />
         ) : null}
+        <Tick label="A credit of its own for each option" checked={own} onChange={setOwn} />
         <Tick
           label="Keep the last option last"
           checked={rule.keepLast}

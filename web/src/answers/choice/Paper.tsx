@@ -1,3 +1,4 @@
+import { Quoted } from '@/ui/Quoted'
 import { Rich } from '@/lib/Rich'
 import type { PaperProps } from '../kinds'
 import { letter } from '../parts/letter'
@@ -16,7 +17,11 @@ export default function Paper({ rule, withKey }: PaperProps<'choice'>) {
           </span>
           <Rich html={o.text} inline />
           {withKey && o.key ? <b>✓ key</b> : null}
-          {withKey && o.feedback ? <i className="text-sm">“{o.feedback}”</i> : null}
+          {withKey && o.feedback ? (
+            <div className="text-sm">
+              <Quoted words={o.feedback} />
+            </div>
+          ) : null}
         </li>
       ))}
     </ol>

@@ -18,7 +18,7 @@ export const choice: Kind<'choice'> = {
       mark: letter(i),
       text: o.text,
       rich: true,
-      credit: o.key ? '1' : '0',
+      credit: o.credit ?? (o.key ? '1' : '0'),
       isKey: o.key,
       misconception: o.misconception,
       feedback: o.feedback,
@@ -27,6 +27,23 @@ export const choice: Kind<'choice'> = {
   criteria: () => [],
   byHand: false,
   accepting: { says: 'This option becomes a key, for everyone who picked it.', inPart: false },
+  fromLine: (rule, line) => {
+    const options = line
+      .split(/[\s,;]+/)
+      .flatMap((mark) => rule.options.filter((_, i) => letter(i) === mark.toUpperCase()).map((o) => o.id))
+    return options.length > 0 ? { options } : null
+  },
+  asked: (rule) =>
+    rule.several
+      ? []
+      : [
+          {
+            name: 'answer',
+            says: 'the answer',
+            kind: 'one of',
+            values: rule.options.map(({ id }, i) => ({ value: id, label: letter(i) })),
+          },
+        ],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('./Given')),

@@ -19,8 +19,14 @@ export const expression: Kind<'expression'> = {
   criteria: () => [],
   byHand: false,
   accepting: { says: 'Everyone who wrote what is equal to it gets the same credit, now and later.', inPart: true },
+  fromLine: (_, text) => ({ text }),
+  asked: () => [{ name: 'text', says: 'the answer', kind: 'words' }],
   Editor: part(() => import('./Editor')),
-  Input: part(() => import('./Input')),
+  Input: part(async () => {
+    const input = await import('./Input')
+    await input.bringMathField()
+    return input
+  }),
   Given: part(() => import('../parts/TypedGiven')),
   Paper: part(() => import('./Paper')),
 }

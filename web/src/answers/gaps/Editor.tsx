@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react'
 import { Button } from '@/ui/Button'
-import { AreaField } from '@/ui/Field'
-import { Fold } from '@/ui/Fold'
+import { AreaField, TextField } from '@/ui/Field'
+import { Folds } from '@/ui/Folds'
+import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
 import { fieldAnswer, FieldRule } from '../parts/FieldRule'
 import { replaced } from '../parts/Lines'
@@ -12,6 +13,7 @@ export default function Editor({ rule, onChange }: EditorProps<'gaps'>) {
   const box = useRef<HTMLTextAreaElement>(null)
   // While it is typed an open bracket is no gap yet, and the cursor stays where it is.
   const [typed, setTyped] = useState<string | null>(null)
+  const [further, setFurther] = useState<string | null>(null)
   const text = typed ?? written(rule)
   const take = (next: string) => {
     setTyped(next)
@@ -52,16 +54,45 @@ export default function Editor({ rule, onChange }: EditorProps<'gaps'>) {
       <Button size="small" className="self-start" onMouseDown={(e) => e.preventDefault()} onClick={makeGap}>
         Make a gap of the selected words
       </Button>
-      {rule.gaps.map((gap, i) => (
-        <Fold key={gap.id} label={`Gap ${i + 1}: ${firstOf(gap) || 'empty'}, ${fieldAnswer(gap.type)}`}>
-          <FieldRule
-            of={gap}
-            onChange={(next) =>
-              onChange({ ...rule, gaps: replaced(rule.gaps, i, { ...gap, rule: next } as typeof gap) })
-            }
-          />
-        </Fold>
-      ))}
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1 text-[15px]">
+        <Tick
+          label="Words are dragged from a bank"
+          checked={rule.bank !== undefined}
+          onChange={(on) => onChange({ passage: rule.passage, gaps: rule.gaps, ...(on ? { bank: [] } : {}) })}
+        />
+        {rule.bank ? (
+          <div className="min-w-60 flex-1">
+            <TextField
+              label="Further words in the bank"
+              hideLabel
+              inPlace
+              placeholder="further words in the bank, parted by commas"
+              value={further ?? rule.bank.join(', ')}
+              onChange={(e) => {
+                setFurther(e.target.value)
+                const words = e.target.value.split(',').map((word) => word.trim())
+                onChange({ ...rule, bank: words.filter((word) => word !== '').slice(0, 20) })
+              }}
+              onBlur={() => setFurther(null)}
+            />
+          </div>
+        ) : null}
+      </div>
+      <Folds
+        label="Gaps"
+        parts={rule.gaps.map((gap, i) => ({
+          id: gap.id,
+          head: `Gap ${i + 1}: ${firstOf(gap) || 'empty'}, ${fieldAnswer(gap.type)}`,
+          body: (
+            <FieldRule
+              of={gap}
+              onChange={(next) =>
+                onChange({ ...rule, gaps: replaced(rule.gaps, i, { ...gap, rule: next } as typeof gap) })
+              }
+            />
+          ),
+        }))}
+      />
     </fieldset>
   )
 }

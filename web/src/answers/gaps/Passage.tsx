@@ -12,7 +12,8 @@ export function Passage({
   children: (id: string, place: number) => ReactNode
 }) {
   return linesOf(passage, gaps).map((line, i) => (
-    <p key={i} className="min-h-[1em] leading-[2.2]">
+    // A drop-down is more than a paragraph may hold.
+    <div key={i} className="min-h-[1em] leading-[2.2]">
       {line.map((piece, j) =>
         'text' in piece ? (
           <span key={j} className="whitespace-pre-wrap">
@@ -27,6 +28,6 @@ export function Passage({
           </span>
         ),
       )}
-    </p>
+    </div>
   ))
 }

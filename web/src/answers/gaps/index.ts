@@ -1,6 +1,6 @@
 import type { Kind } from '../kinds'
 import { part } from '../parts/part'
-import { firstOf } from './written'
+import { firstOf, wordsOf } from './written'
 
 export const gaps: Kind<'gaps'> = {
   name: 'gaps',
@@ -14,6 +14,7 @@ export const gaps: Kind<'gaps'> = {
       ...('targets' in rule ? { unit: rule.unit, unitUse: rule.unitUse } : {}),
       ...('options' in rule ? { options: rule.options.map(({ id, text }) => ({ id, text })) } : {}),
     })),
+    ...(rule.bank ? { bank: [...wordsOf(rule), ...rule.bank].sort((a, b) => a.localeCompare(b)) } : {}),
   }),
   keyLines: (rule) =>
     rule.gaps.map((gap, i) => ({
@@ -29,9 +30,25 @@ export const gaps: Kind<'gaps'> = {
     })),
   criteria: () => [],
   byHand: false,
-  accepting: null,
+  accepting: {
+    says: 'In each gap that earned less, everyone who wrote the same gets the same credit, now and later.',
+    inPart: true,
+  },
+  fromLine: (rule, line) => {
+    const words = line.split(';').map((word) => word.trim())
+    return { gaps: Object.fromEntries(rule.gaps.map((gap, i) => [gap.id, words[i] ?? ''])) }
+  },
+  asked: (rule) =>
+    rule.gaps.map((gap, i) => ({
+      name: gap.id,
+      says: `gap ${i + 1}`,
+      ...('options' in gap.rule
+        ? { kind: 'one of', values: gap.rule.options.map(({ id, text }) => ({ value: id, label: text })) }
+        : { kind: gap.type === 'number' ? 'number' : 'words' }),
+    })),
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
+  rest: () => import('./Bank'),
   Given: part(() => import('./Given')),
   Paper: part(() => import('./Paper')),
 }

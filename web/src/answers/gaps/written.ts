@@ -32,6 +32,13 @@ export const firstOf = ({ rule }: Gap): string => {
   return rule.options.find((o) => o.key)?.text.replace(/<[^>]+>/g, '') ?? ''
 }
 
+/** What is right in each gap for words, as it stands in a bank. */
+export const wordsOf = ({ gaps }: Rule) =>
+  gaps
+    .filter((gap) => gap.type === 'text')
+    .map(firstOf)
+    .filter((word) => word !== '')
+
 /** The passage as it is written: what is right in a gap stands in its brackets. */
 export const written = ({ passage, gaps }: Rule) =>
   linesOf(passage, gaps)
@@ -140,5 +147,5 @@ export function read(text: string, before: Rule): Rule {
     const gap = gaps[++at]
     return gap ? `[${gap.id}]` : whole
   })
-  return { passage, gaps }
+  return { ...before, passage, gaps }
 }

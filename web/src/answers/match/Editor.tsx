@@ -1,9 +1,10 @@
+import { asHtml } from '@/lib/said'
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps, RuleOf } from '../kinds'
-import { asHtml, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
+import { Credit, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
 import { LineNumber } from '../parts/LineNumber'
 import { freshId, Things } from '../parts/Things'
 import { plainOf } from '../parts/values'
@@ -137,9 +138,11 @@ export default function Editor({ rule, onChange }: EditorProps<'match'>) {
         most={MOST}
         mark={(i) => <LineNumber of={i} />}
       />
-      {lines.length > 0 ? <p className="pt-4 text-sm text-quiet">Wrong pairs worth knowing</p> : null}
+      {lines.length > 0 ? (
+        <p className="pt-4 text-sm text-quiet">Further pairs worth knowing, mostly wrong ones</p>
+      ) : null}
       {lines.map((written, i) => {
-        const what = `wrong pair ${i + 1}`
+        const what = `further pair ${i + 1}`
         const set = (change: Partial<(typeof lines)[number]>) =>
           onChange({ ...rule, lines: replaced(lines, i, { ...written, ...change }) })
         return (
@@ -169,6 +172,7 @@ export default function Editor({ rule, onChange }: EditorProps<'match'>) {
                 onChange={(place) => set({ place })}
                 options={options(places)}
               />
+              <Credit what={what} value={written.credit} onChange={(credit) => set({ credit })} />
             </div>
             <Meaning what={what} line={written} set={set} />
           </Line>
@@ -195,7 +199,7 @@ export default function Editor({ rule, onChange }: EditorProps<'match'>) {
           })
         }
       >
-        Add a wrong pair worth knowing
+        Add a pair worth knowing
       </Button>
       <div className="flex flex-wrap gap-x-6 pt-3 text-[15px]">
         <Tick

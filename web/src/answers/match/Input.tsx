@@ -1,18 +1,12 @@
-import {
-  DndContext,
-  PointerSensor,
-  TouchSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
+import { DndContext, useDroppable } from '@dnd-kit/core'
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
 import { say } from '@/lib/say'
+import { useDragging } from '@/ui/drag'
 import type { InputProps } from '../kinds'
+import { Piece } from '../parts/Piece'
 import { pairsOf, plainOf } from '../parts/values'
 
 type Thing = Schemas['Thing']
@@ -21,10 +15,7 @@ type Thing = Schemas['Thing']
 export default function Input({ face, value, onChange, disabled, heading }: InputProps<'match'>) {
   const pairs = pairsOf(value)
   const [held, setHeld] = useState<string | null>(null)
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-  )
+  const sensors = useDragging()
   const thingOf = (id: string | undefined) => face.things.find((t) => t.id === id)
   const nameOf = (of: readonly Thing[], id: string) => plainOf(of.find((t) => t.id === id)?.text ?? '')
   const put = (thing: string, place: string) => {
@@ -60,11 +51,13 @@ export default function Input({ face, value, onChange, disabled, heading }: Inpu
           {left.map((thing) => (
             <li key={thing.id}>
               <Piece
-                thing={thing}
+                id={thing.id}
                 held={held === thing.id}
                 disabled={disabled}
                 onPress={() => setHeld(held === thing.id ? null : thing.id)}
-              />
+              >
+                <Rich html={thing.text} inline />
+              </Piece>
             </li>
           ))}
           {left.length === 0 ? <li className="text-quiet">All are placed.</li> : null}
@@ -100,35 +93,6 @@ export default function Input({ face, value, onChange, disabled, heading }: Inpu
         </div>
       </DndContext>
     </div>
-  )
-}
-
-function Piece({
-  thing,
-  held,
-  disabled,
-  onPress,
-}: {
-  thing: Thing
-  held: boolean
-  disabled: boolean
-  onPress: () => void
-}) {
-  const { listeners, setNodeRef, transform, isDragging } = useDraggable({ id: thing.id, disabled })
-  return (
-    <button
-      ref={setNodeRef}
-      type="button"
-      disabled={disabled}
-      aria-pressed={held}
-      onClick={onPress}
-      style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
-      className={`relative min-h-11 cursor-grab touch-none rounded border-2 bg-sheet px-4 py-1.5 disabled:cursor-default ${held || isDragging ? 'z-10 border-ink' : 'border-edge hover:border-ink'}`}
-      {...listeners}
-    >
-      {held ? <span aria-hidden className="absolute -top-[5px] left-3 h-2 w-6 bg-rung" /> : null}
-      <Rich html={thing.text} inline />
-    </button>
   )
 }
 

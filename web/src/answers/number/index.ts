@@ -18,6 +18,11 @@ export const number: Kind<'number'> = {
     says: 'Everyone who gave this value gets the same credit, however they wrote it, now and later.',
     inPart: true,
   },
+  fromLine: (_, text) => ({ text }),
+  asked: () => [
+    { name: 'answer', says: 'the answer', kind: 'number' },
+    { name: 'text', says: 'what was typed', kind: 'words' },
+  ],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('../parts/TypedGiven')),

@@ -1,14 +1,11 @@
 import type { Schemas } from '@/lib/api/client'
 import { decimal, rational } from '@/lib/format'
 import type { KeyLine, RuleOf } from '../kinds'
+import { nearInWords } from './near'
 
 /** A value as it is read: `3.65 m ± 0.05`. */
 const words = (target: Schemas['Target'], unit: string) =>
-  [
-    decimal(target.value),
-    unit,
-    target.tolerance === '0' ? '' : `± ${decimal(target.tolerance)}${target.kind === 'relative' ? ' × value' : ''}`,
-  ]
+  [target.exact ?? decimal(target.value), unit, nearInWords(target.tolerance, target.kind, decimal)]
     .filter(Boolean)
     .join(' ')
 

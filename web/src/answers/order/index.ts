@@ -38,7 +38,10 @@ export const order: Kind<'order'> = {
   ],
   criteria: () => [],
   byHand: false,
-  accepting: null,
+  accepting: {
+    says: 'This order is right too, for everyone who gave it, now and later.',
+    inPart: true,
+  },
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('./Given')),

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
-import { asHtml, listed } from './Lines'
+import { asHtml } from '@/lib/said'
+import { listed } from './Lines'
 
 it('a list is read without its bullets, numbers and letters, and loses no answer that looks like one', () => {
   expect(listed('a) 3.65 m\n b) 3.33 m\r\n(c) 0.95 m')).toEqual(['3.65 m', '3.33 m', '0.95 m'])

@@ -1,6 +1,8 @@
 import { ArrowUp, X } from 'lucide-react'
 import { useState, type ReactNode } from 'react'
+import { isRich, saidBriefly, saidHtml } from '@/lib/said'
 import { TextField } from '@/ui/Field'
+import { RichEditor } from '@/ui/RichEditor'
 import { SelectField } from '@/ui/Select'
 import { TermSelect } from '@/ui/TermSelect'
 import { Tip } from '@/ui/Tip'
@@ -42,7 +44,7 @@ export function Idea({
   )
 }
 
-/** What a student is told who gives this, below the line. */
+/** What a student is told who gives this, below the line: plain words, or with maths, a picture, a link. */
 export function Feedback({
   what,
   feedback,
@@ -52,16 +54,46 @@ export function Feedback({
   feedback: string
   onFeedback: (text: string) => void
 }) {
+  const [asRich, setAsRich] = useState(false)
+  const label = `Feedback for ${what}`
+  const placeholder = 'what a student is told who gives this'
+  if (asRich || isRich(feedback))
+    return (
+      <div className="text-[15px] text-quiet italic">
+        <RichEditor
+          small
+          hideLabel
+          inPlace
+          label={label}
+          placeholder={placeholder}
+          value={saidHtml(feedback)}
+          onChange={(html) => onFeedback(saidBriefly(html))}
+          focused={asRich}
+        />
+      </div>
+    )
   return (
-    <TextField
-      label={`Feedback for ${what}`}
-      hideLabel
-      inPlace
-      className="text-[15px] text-quiet italic"
-      placeholder="what a student is told who gives this"
-      value={feedback}
-      onChange={(e) => onFeedback(e.target.value)}
-    />
+    <div className="group/said relative">
+      <TextField
+        label={label}
+        hideLabel
+        inPlace
+        className="text-[15px] text-quiet italic"
+        placeholder={placeholder}
+        value={feedback}
+        onChange={(e) => onFeedback(e.target.value)}
+      />
+      <Tip says="With maths, a picture, a link">
+        <button
+          type="button"
+          aria-label={`Maths, a picture or a link for ${what}`}
+          className="invisible absolute top-0.5 right-0 size-6 rounded bg-sheet text-sm text-quiet group-focus-within/said:visible group-hover/said:visible hover:bg-rust-pale hover:text-ink"
+          onClick={() => setAsRich(true)}
+        >
+          ∑
+        </button>
+      </Tip>
+    </div>
   )
 }
 
@@ -181,10 +213,6 @@ export const listed = (text: string) =>
     .split(/\r?\n|\t/)
     .map((line) => line.replace(/^\s*(?:[-*•·–]\s+|\(?(?:\d{1,2}|[A-Za-z])[.)]\s+)/, '').trim())
     .filter((line) => line !== '')
-
-/** Plain words as rich text. */
-export const asHtml = (text: string) =>
-  `<p>${text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')}</p>`
 
 export function Credit({ value, onChange, what }: { value: string; onChange: (credit: string) => void; what: string }) {
   const known = ['1', '3/4', '1/2', '1/4', '0']

@@ -1,7 +1,8 @@
+import { asHtml } from '@/lib/said'
 import type { ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { RichEditor } from '@/ui/RichEditor'
-import { asHtml, Line, moved, NextLine, replaced, without } from './Lines'
+import { Line, moved, NextLine, replaced, without } from './Lines'
 
 type Thing = Schemas['Thing']
 

@@ -1,5 +1,6 @@
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 import type { Value } from '../kinds'
+import { Signs } from './Signs'
 import { textOf } from './values'
 
 const LONGEST = 20_000
@@ -18,17 +19,22 @@ export function WrittenInput({
   heading: string
   below?: ReactNode
 }) {
+  const field = useRef<HTMLTextAreaElement>(null)
   return (
-    <label className="flex flex-col gap-2">
-      <span className="sr-only">Your answer to {heading}</span>
-      <textarea
-        className="field min-h-44 text-[1em]"
-        disabled={disabled}
-        value={textOf(value)}
-        maxLength={LONGEST}
-        onChange={(e) => onChange({ text: e.target.value })}
-      />
-      {below}
-    </label>
+    <div className="flex flex-col gap-1">
+      <label className="flex flex-col gap-2">
+        <span className="sr-only">Your answer to {heading}</span>
+        <textarea
+          ref={field}
+          className="field min-h-44 text-[1em]"
+          disabled={disabled}
+          value={textOf(value)}
+          maxLength={LONGEST}
+          onChange={(e) => onChange({ text: e.target.value })}
+        />
+        {below}
+      </label>
+      {disabled ? null : <Signs field={field} onPut={(text) => onChange({ text: text.slice(0, LONGEST) })} />}
+    </div>
   )
 }

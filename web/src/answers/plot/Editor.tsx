@@ -106,6 +106,13 @@ export default function Editor({ rule, onChange }: EditorProps<'plot'>) {
                   onChange={(tolerance) => setAt(i, { tolerance })}
                 />
                 <Credit what={what} value={target.credit} onChange={(credit) => setAt(i, { credit })} />
+                {target.credit === '0' || targets.length === 1 ? null : (
+                  <Tick
+                    label="instead of another"
+                    checked={target.also ?? false}
+                    onChange={(also) => setAt(i, { also })}
+                  />
+                )}
               </div>
               <Meaning what={what} line={target} set={(change) => setAt(i, change)} />
             </Line>

@@ -11,7 +11,9 @@ export function targetInWords(t: Target, flat: boolean): string {
   if (t.kind === 'interval') return `${n(t.from)} to ${n(t.to)}`
   if (t.kind === 'upright') return `x = ${n(t.x)}`
   const b = worth(t.intercept)
-  return `y = ${n(t.slope)} x ${b < 0 ? '−' : '+'} ${shown(String(Math.abs(b)))}`
+  if (worth(t.slope) === 0) return `y = ${n(t.intercept)}`
+  const slope = worth(t.slope)
+  return `y = ${slope === 1 ? 'x' : slope === -1 ? '−x' : `${n(t.slope)} x`}${b === 0 ? '' : ` ${b < 0 ? '−' : '+'} ${shown(String(Math.abs(b)))}`}`
 }
 
 /** Targets as marks on the grid. */
@@ -72,6 +74,6 @@ export function replotted(targets: readonly Target[], grid: Grid, drawn: Drawn):
   const index = order[at]
   if (at < 0 || index === undefined) return [...targets]
   if (after.length < before.length) return targets.filter((_, i) => i !== index)
-  const { tolerance, credit, feedback, misconception } = targets[index]!
-  return targets.map((t, i) => (i === index ? { ...after[at]!, tolerance, credit, feedback, misconception } : t))
+  const { tolerance, credit, feedback, misconception, also } = targets[index]!
+  return targets.map((t, i) => (i === index ? { ...after[at]!, tolerance, credit, feedback, misconception, also } : t))
 }

@@ -16,7 +16,11 @@ export const spot: Kind<'spot'> = {
   criteria: () => [],
   byHand: false,
   drawn: true,
-  accepting: null,
+  small: true,
+  accepting: {
+    says: 'What this answer points at is worth it from now on; where nothing is drawn yet, a small circle is.',
+    inPart: true,
+  },
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('./Given')),

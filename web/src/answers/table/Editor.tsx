@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Button } from '@/ui/Button'
-import { Fold } from '@/ui/Fold'
+import { Folds } from '@/ui/Folds'
 import type { EditorProps } from '../kinds'
 import { fieldAnswer, FieldRule } from '../parts/FieldRule'
 import { replaced } from '../parts/Lines'
@@ -74,19 +74,21 @@ export default function Editor({ rule, onChange }: EditorProps<'table'>) {
           Take the last column out
         </Button>
       </div>
-      {rule.cells.map((cell, i) => (
-        <Fold
-          key={`${cell.row}.${cell.column}`}
-          label={`Row ${cell.row}, column ${cell.column}: ${firstOf(cell) || 'empty'}, ${fieldAnswer(cell.type)}`}
-        >
-          <FieldRule
-            of={cell}
-            onChange={(next) =>
-              onChange({ ...rule, cells: replaced(rule.cells, i, { ...cell, rule: next } as typeof cell) })
-            }
-          />
-        </Fold>
-      ))}
+      <Folds
+        label="Cells that are asked"
+        parts={rule.cells.map((cell, i) => ({
+          id: `${cell.row}.${cell.column}`,
+          head: `Row ${cell.row}, column ${cell.column}: ${firstOf(cell) || 'empty'}, ${fieldAnswer(cell.type)}`,
+          body: (
+            <FieldRule
+              of={cell}
+              onChange={(next) =>
+                onChange({ ...rule, cells: replaced(rule.cells, i, { ...cell, rule: next } as typeof cell) })
+              }
+            />
+          ),
+        }))}
+      />
     </fieldset>
   )
 }

@@ -31,7 +31,16 @@ export const table: Kind<'table'> = {
     })),
   criteria: () => [],
   byHand: false,
-  accepting: null,
+  accepting: {
+    says: 'In each cell that earned less, everyone who wrote the same gets the same credit, now and later.',
+    inPart: true,
+  },
+  asked: (rule) =>
+    rule.cells.map(({ row, column, type }) => ({
+      name: `table.r${row}c${column}`,
+      says: `row ${row}, column ${column}`,
+      kind: type === 'number' ? 'number' : 'words',
+    })),
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('./Given')),

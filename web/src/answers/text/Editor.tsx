@@ -1,9 +1,22 @@
 import type { Schemas } from '@/lib/api/client'
 import { TextField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
-import type { EditorProps } from '../kinds'
+import type { EditorProps, RuleOf } from '../kinds'
 import { Credit, LEFT_OUT, Line, Meaning, NextLine, replaced, without } from '../parts/Lines'
+import { InDraw } from '../parts/InDraw'
 import { LineNumber } from '../parts/LineNumber'
+import { variedBy } from './varied'
+
+/** What is taken for the same, on an answer of this very question. */
+function Alike({ rule }: { rule: RuleOf<'text'> }) {
+  const text = rule.forms.find((f) => f.text.trim() !== '' && !f.blanks)?.text.trim()
+  const written = text && variedBy(rule, text)
+  return written && written !== text ? (
+    <p className="pt-2 text-sm text-quiet">
+      So <b>“{written}”</b> counts as “{text}”.
+    </p>
+  ) : null
+}
 
 export default function Editor({ rule, onChange }: EditorProps<'text'>) {
   const folding = (change: Partial<typeof rule.folding>) =>
@@ -36,8 +49,16 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
                     onChange={(e) => set({ text: e.target.value })}
                   />
                 </div>
+                <InDraw text={form.text} />
                 <Credit what={name} value={form.credit} onChange={(credit) => set({ credit })} />
               </div>
+              {/[*_]/.test(form.text) ? (
+                <Tick
+                  label="* stands for any words, _ for one"
+                  checked={form.blanks ?? false}
+                  onChange={(blanks) => set({ blanks })}
+                />
+              ) : null}
               <Meaning what={name} line={form} set={set} />
             </Line>
           )
@@ -79,7 +100,13 @@ export default function Editor({ rule, onChange }: EditorProps<'text'>) {
           checked={rule.folding.articles}
           onChange={(on) => folding({ articles: on })}
         />
+        <Tick
+          label="Words in any order"
+          checked={rule.anyOrder ?? false}
+          onChange={(on) => onChange({ ...rule, anyOrder: on })}
+        />
       </div>
+      <Alike rule={rule} />
     </fieldset>
   )
 }

@@ -18,6 +18,8 @@ export const text: Kind<'text'> = {
     says: 'Everyone who wrote the same, after folding capitals and spacing, gets the same credit, now and later.',
     inPart: true,
   },
+  fromLine: (_, text) => ({ text }),
+  asked: () => [{ name: 'text', says: 'the answer', kind: 'words' }],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('../parts/TypedGiven')),

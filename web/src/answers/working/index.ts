@@ -9,6 +9,7 @@ export const working: Kind<'working'> = {
   face: (rule) => ({ criteria: namesOf(rule), ground: rule.ground, picture: rule.picture, photo: rule.photo }),
   ...byRubric,
   drawn: true,
+  small: true,
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
   Given: part(() => import('./Given')),

@@ -18,6 +18,7 @@ const line = (id: string, title: string) => ({
   usedIn: 1,
   facility: 0.61,
   students: 84,
+  remarks: 0,
 })
 const view = (id: string, title: string) => ({
   id,
@@ -50,10 +51,17 @@ beforeEach(() =>
       types: { text: 2, choice: 5 },
       skills: { k1: 2 },
       misconceptions: { m1: 1 },
+      authors: { s1: 2 },
+      names: { s1: 'Maren' },
+      right: { high: 2 },
+      used: 1,
       total: 2,
     },
     'GET /api/items/i1': view('i1', 'Neap tide'),
     'GET /api/items/i2': view('i2', 'Buoy colours'),
+    'GET /api/bank/searches': { searches: [] },
+    'GET /api/items/i1/remarks': { remarks: [] },
+    'GET /api/items/i2/remarks': { remarks: [] },
   }),
 )
 const open = (at = '/bank') => show(<BankDesk />, at, '/bank')
@@ -103,6 +111,30 @@ describe('The bank', () => {
     expect(screen.getByLabelText('address').textContent).toBe('/bank?q=tide&skill=k1&misconception=m1&type=text')
   })
 
+  it('narrows by how many were right, by use, by who wrote it, and shows what was archived', async () => {
+    const user = open()
+    await screen.findByRole('heading', { name: 'Neap tide' })
+    const facet = async (name: string, value: RegExp) =>
+      user.click(within(screen.getByRole('radiogroup', { name })).getByRole('radio', { name: value }))
+    await facet('Right so far', /above 70 % ?2/)
+    await facet('In papers', /in none yet ?1/)
+    await facet('Written by', /Maren ?2/)
+    await user.click(screen.getByLabelText('Show what was archived'))
+    await waitFor(() => expect(asked()).toBe('/api/items?q=&author=s1&right=high&used=0&archived=1'))
+  })
+
+  it('has several chosen by keys or ticks for one act', async () => {
+    serveAlso({ 'GET /api/papers': { papers: [] } })
+    const user = open()
+    await screen.findByRole('heading', { name: 'Neap tide' })
+    await user.keyboard('xjx')
+    expect(await screen.findByText('2 chosen')).toBeTruthy()
+    await user.click(screen.getByLabelText('Choose Neap tide'))
+    expect(screen.getByText('1 chosen')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Choose none' }))
+    expect(screen.queryByText(/chosen/)).toBeNull()
+  })
+
   it('begins a new question of any kind by a key', async () => {
     const user = open()
     await screen.findByRole('heading', { name: 'Neap tide' })
@@ -118,6 +150,10 @@ describe('The bank', () => {
       types: { text: 130 },
       skills: {},
       misconceptions: {},
+      authors: {},
+      names: {},
+      right: {},
+      used: 0,
       total: 130,
     })
     serveAlso({
@@ -125,6 +161,7 @@ describe('The bank', () => {
       'GET /api/items?q=&sort=title': page(0),
       'GET /api/items?q=&sort=title&from=100': page(100),
       'GET /api/items/n0': view('n0', 'Question 0'),
+      'GET /api/items/n0/remarks': { remarks: [] },
     })
     const user = open()
     await user.click(await screen.findByRole('button', { name: 'Question' }))

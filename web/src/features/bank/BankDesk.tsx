@@ -1,6 +1,5 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { DropdownMenu } from 'radix-ui'
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answerOf, TYPES } from '@/answers/registry'
 import { further, useAddress } from '@/lib/address'
@@ -13,16 +12,31 @@ import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Facet } from '@/ui/Facet'
+import { Menu } from '@/ui/Menu'
 import { Rows } from '@/ui/Rows'
 import { SearchField } from '@/ui/SearchField'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { useListed, type Column } from '@/ui/table'
-import { Tick } from '@/ui/Tick'
+import { Switch } from '@/ui/Switch'
 import { Word } from '@/ui/Word'
 import { ItemCard } from './ItemCard'
+import { ManyBar } from './ManyBar'
+
+// Forms are fetched after the list is there.
+const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
+
+const KeptSearches = lazy(() => import('./KeptSearches').then((it) => ({ default: it.KeptSearches })))
 
 type Row = Schemas['BankItemRowView']
 
+const NONE: ReadonlySet<string> = new Set()
+/** How many were right so far, as the server bands it. */
+const RIGHT = [
+  { value: 'low', label: 'below 40 %' },
+  { value: 'middle', label: '40 to 70 %' },
+  { value: 'high', label: 'above 70 %' },
+  { value: 'none', label: 'not sat yet' },
+]
 const LATEST: Sorting = { by: 'latest', down: false }
 /** By what the server sorts. */
 const SORTS = [LATEST.by, 'title', 'type', 'marks']
@@ -34,8 +48,11 @@ export default function BankDesk() {
   const search = useRef<HTMLInputElement>(null)
   const [showKey, setShowKey] = useState(true)
   const [picking, setPicking] = useState(false)
+  const [many, setMany] = useState<ReadonlySet<string>>(NONE)
   const terms = useTerms()
-  const filters = ['skill', 'misconception', 'type'].filter((name) => asked(name) !== '')
+  const filters = ['skill', 'misconception', 'type', 'author', 'right', 'used', 'archived'].filter(
+    (name) => asked(name) !== '',
+  )
   const wanted = sortingOf(asked('sort'), LATEST)
   const sorting = SORTS.includes(wanted.by) ? wanted : LATEST
   const query = {
@@ -64,7 +81,12 @@ export default function BankDesk() {
         head: 'Question',
         sort: (item) => item.title,
         cell: (item) => item.title,
-        under: (item) => skills?.find((s) => s.id === item.skill)?.name ?? 'no skill',
+        under: (item) => (
+          <>
+            {skills?.find((s) => s.id === item.skill)?.name ?? 'no skill'}
+            {item.remarks > 0 ? <span className="text-blue"> · {plural(item.remarks, 'remark')}</span> : null}
+          </>
+        ),
       },
       {
         id: 'type',
@@ -88,9 +110,21 @@ export default function BankDesk() {
   // The server sorts, one way each.
   const shown = useListed(items, columns, sorting, ({ by }) => set('sort', by === sorting.by ? '' : by), true)
   const chosen = items.find((i) => i.id === asked('open')) ?? items[0]
+  const pick = (id: string) =>
+    setMany((old) => new Set(old.has(id) ? [...old].filter((one) => one !== id) : [...old, id]))
+  const picked = items.filter((i) => many.has(i.id)).map((i) => i.id)
+  // The address follows a moment later; a fast hand means the question it has just gone to.
+  const here = useRef(chosen?.id)
+  useLayoutEffect(() => {
+    if (!items.some((i) => i.id === here.current)) here.current = chosen?.id
+  }, [items, chosen?.id])
+  const goTo = (id: string) => {
+    here.current = id
+    set('open', id)
+  }
   const step = (by: number) => {
-    const next = further(items, chosen?.id, by)
-    if (next) set('open', next.id)
+    const next = further(items, here.current, by)
+    if (next) goTo(next.id)
   }
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list
   const more = useCallback(() => {
@@ -101,9 +135,14 @@ export default function BankDesk() {
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
     Enter: { label: 'Open the question', run: () => chosen && void navigate(`/bank/${chosen.id}`) },
+    x: { label: 'Choose it, for an act on several', run: () => here.current && pick(here.current) },
     v: { label: 'Key on or off', run: () => setShowKey((on) => !on) },
     n: { label: 'New question', run: () => setPicking(true) },
+    t: { label: 'Type in many questions', run: () => void navigate('/bank/entry') },
   })
+  // What is looked for, as its address says it: without the question that is read beside the list.
+  const kept = new URLSearchParams({ ...query, q: asked('q') })
+  for (const [name, value] of [...kept]) if (value === '') kept.delete(name)
   const narrowed = filters.length > 0 || asked('q') !== ''
   return (
     <>
@@ -118,31 +157,18 @@ export default function BankDesk() {
             onSearch={(words) => set('q', words)}
           />
         </div>
-        <DropdownMenu.Root modal={false} open={picking} onOpenChange={setPicking}>
-          <DropdownMenu.Trigger asChild>
-            <Button kind="do" hint="n">
-              New question
-            </Button>
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              align="end"
-              sideOffset={4}
-              className="z-50 min-w-52 rounded border border-edge bg-sheet p-1 shadow-float"
-            >
-              <DropdownMenu.Label className="px-3 py-1 text-sm text-quiet">The answer is</DropdownMenu.Label>
-              {TYPES.map((t) => (
-                <DropdownMenu.Item
-                  key={t.id}
-                  className="cursor-pointer rounded px-3 py-1.5 outline-none data-[highlighted]:bg-rust-pale"
-                  onSelect={() => void navigate(`/bank/new/${t.id}`)}
-                >
-                  {t.answer}
-                </DropdownMenu.Item>
-              ))}
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
+        <Button hint="t" onClick={() => void navigate('/bank/entry')}>
+          Type in many
+        </Button>
+        <Menu
+          face="New question"
+          kind="do"
+          hint="n"
+          head="The answer is"
+          open={picking}
+          onOpen={setPicking}
+          acts={TYPES.map((t) => ({ id: t.id, label: t.answer, run: () => void navigate(`/bank/new/${t.id}`) }))}
+        />
       </Head>
       <Desk
         leftLabel="Filters"
@@ -171,6 +197,43 @@ export default function BankDesk() {
                 onChange={(value) => set('type', value)}
                 options={TYPES.map((t) => ({ value: t.id, label: t.answer, n: found.types[t.id] ?? 0 }))}
               />
+              <Facet
+                label="Right so far"
+                any="however many"
+                value={asked('right')}
+                onChange={(value) => set('right', value)}
+                options={RIGHT.map((band) => ({ ...band, n: found.right[band.value] ?? 0 }))}
+                asListed
+              />
+              <Facet
+                label="In papers"
+                any="used or not"
+                value={asked('used')}
+                onChange={(value) => set('used', value)}
+                options={[
+                  { value: '1', label: 'in a published paper', n: found.used },
+                  { value: '0', label: 'in none yet', n: sum(found.right) - found.used },
+                ]}
+              />
+              <Facet
+                label="Written by"
+                any="anybody"
+                value={asked('author')}
+                onChange={(value) => set('author', value)}
+                options={Object.entries(found.names).map(([value, label]) => ({
+                  value,
+                  label,
+                  n: found.authors[value] ?? 0,
+                }))}
+              />
+              <Suspense>
+                <KeptSearches query={kept.toString()} />
+              </Suspense>
+              <Switch
+                label="Show what was archived"
+                on={asked('archived') !== ''}
+                onChange={(on) => set('archived', on ? '1' : '')}
+              />
             </div>
           ) : undefined
         }
@@ -198,13 +261,19 @@ export default function BankDesk() {
             onNeedMore={more}
             to={(item) => `/bank/${item.id}`}
             chosen={chosen?.id}
-            onChoose={(id) => set('open', id)}
+            onChoose={goTo}
+            picks={{ picked: many, pick, named: (item) => item.title }}
           />
+        ) : null}
+        {picked.length > 0 ? (
+          <ManyBar ids={picked} archived={asked('archived') !== ''} onDone={() => setMany(NONE)} />
         ) : null}
       </Desk>
     </>
   )
 }
+
+const sum = (counts: Record<string, number>) => Object.values(counts).reduce((all, n) => all + n, 0)
 
 const counted = (terms: readonly Schemas['BankTermView'][] | undefined, counts: Record<string, number>) =>
   (terms ?? []).map((t) => ({ value: t.id, label: t.name, n: counts[t.id] ?? 0 }))
@@ -237,7 +306,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
         </Link>
       </div>
       <ItemCard item={item.data.item} showKey={showKey} record={record} />
-      <Tick label="Show the key" checked={showKey} onChange={setShowKey} />
+      <Switch label="Show the key" on={showKey} onChange={setShowKey} />
       <section className="border-t pt-3 text-[15px]">
         <h3 className="text-base">Record</h3>
         {record.students === 0 ? (
@@ -253,6 +322,11 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
           {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}By {item.data.author}.
         </p>
       </section>
+      <div className="border-t pt-3">
+        <Suspense>
+          <Talk key={id} id={id} item={item.data.item} under="h3" />
+        </Suspense>
+      </div>
     </div>
   )
 }

@@ -3,11 +3,13 @@ import { Answer } from '@/answers/Answer'
 import type { Item, Value } from '@/answers/kinds'
 import { OnPaper } from '@/answers/OnPaper'
 import { faceOf } from '@/answers/registry'
-import { decimal } from '@/lib/format'
+import { inMarks, plural } from '@/lib/format'
+import { hintsOf } from '@/lib/hints'
 import { Rich } from '@/lib/Rich'
 import { MediaProvider, placeOf } from '@/media/place'
 import { Button } from '@/ui/Button'
-import { Tick } from '@/ui/Tick'
+import { Switch } from '@/ui/Switch'
+import { ToGoBackTo } from '@/ui/ToGoBackTo'
 import { filled } from './filled'
 import { useDraws } from './useDraws'
 
@@ -57,12 +59,15 @@ function OnScreen({ item }: { item: Item }) {
         <Rich html={item.prompt} className="min-w-0 flex-1" />
         <Worth item={item} />
       </div>
+      <ToGoBackTo page={item.goBack ?? null} />
       <div className="mt-4">
         <MediaProvider value={PLACE}>
           <Answer face={faceOf(item)} value={value} onChange={setValue} disabled={false} heading="as a student" />
         </MediaProvider>
       </div>
-      {item.hint ? <p className="mt-3 text-[15px] text-blue">Hint, on asking</p> : null}
+      {hintsOf(item).length > 0 ? (
+        <p className="mt-3 text-[15px] text-blue">{plural(hintsOf(item).length, 'hint')}, on asking</p>
+      ) : null}
     </div>
   )
 }
@@ -82,16 +87,12 @@ function OnSheet({ item }: { item: Item }) {
       </div>
       <OnPaper item={item} withKey={withKey} />
       <div className="mt-4 border-t pt-2">
-        <Tick label="With the key" checked={withKey} onChange={setWithKey} />
+        <Switch label="With the key" on={withKey} onChange={setWithKey} />
       </div>
     </div>
   )
 }
 
 function Worth({ item }: { item: Item }) {
-  return (
-    <span className="text-[15px] whitespace-nowrap text-quiet">
-      {decimal(item.points)} {decimal(item.points) === '1' ? 'mark' : 'marks'}
-    </span>
-  )
+  return <span className="text-[15px] whitespace-nowrap text-quiet">{inMarks(item.points)}</span>
 }

@@ -1,5 +1,7 @@
+import { Quoted } from '@/ui/Quoted'
 import type { Schemas } from '@/lib/api/client'
 import { percent, decimal } from '@/lib/format'
+import { hintsOf } from '@/lib/hints'
 import { Rich } from '@/lib/Rich'
 import { kindOf } from '@/answers/registry'
 import { useTerms } from '@/lib/terms'
@@ -24,7 +26,10 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
       <Rich html={item.prompt} className="text-lg" />
       <ol className="mt-4 border-t">
         {lines.map((line) => (
-          <li key={line.line} className="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-3 border-b py-2">
+          <li
+            key={line.line}
+            className="grid grid-cols-[auto_minmax(5rem,auto)_1fr] items-baseline gap-x-3 border-b py-2"
+          >
             <span
               className={`inline-block size-6 rounded border text-center text-sm font-bold ${showKey && line.isKey ? 'border-ink bg-ink text-ground' : 'border-edge'}`}
             >
@@ -43,13 +48,24 @@ export function ItemCard({ item, showKey, record }: { item: Item; showKey: boole
               ) : null}
             </span>
             {showKey && line.feedback ? (
-              <span className="col-start-2 col-end-4 text-sm text-quiet italic">“{line.feedback}”</span>
+              <div className="col-start-2 col-end-4 text-sm text-quiet">
+                <Quoted words={line.feedback} />
+              </div>
             ) : null}
           </li>
         ))}
       </ol>
       {showKey && criteria.length > 0 ? <RubricTable criteria={criteria} idea={idea} /> : null}
-      {showKey && item.hint ? <Aside title="Hint" html={item.hint} /> : null}
+      {showKey
+        ? hintsOf(item).map((hint, i) => (
+            <Aside
+              key={i}
+              title={`Hint ${i + 1}${hint.cost === '0' ? '' : `, costs ${hint.cost} of the marks`}`}
+              html={hint.text}
+            />
+          ))
+        : null}
+      {item.goBack ? <Aside title={`To go back to: ${item.goBack.title}`} html={item.goBack.text} /> : null}
       {showKey && item.explanation ? <Aside title="Worked explanation" html={item.explanation} /> : null}
     </div>
   )

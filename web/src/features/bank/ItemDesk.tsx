@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import { ask } from '@/lib/queries'
 import { api, take, type Schemas } from '@/lib/api/client'
@@ -9,20 +9,31 @@ import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
 import { dropUnsaved } from '@/lib/drafts/device'
+import { TextPictures } from '@/media/TextPictures'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Radios } from '@/ui/Radios'
 import { FaultLine, Failed, Loading } from '@/ui/States'
 import { Tabs } from '@/ui/Tabs'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { AsStudent, FACES, Printed, type Face } from './Faces'
+import { filledText, fitDraw } from './filled'
 import { ItemForm } from './ItemForm'
 import { ItemSettings } from './ItemSettings'
 import { OwnNumbers } from './OwnNumbers'
+import { patched } from './patched'
 import { TryBox } from './TryBox'
+import { TryMany } from './TryMany'
+import { useDraws } from './useDraws'
 import type { Item, ItemType } from '@/answers/kinds'
+import { DrawnBy } from '@/answers/parts/InDraw'
+import { NamesOf } from '@/answers/parts/Names'
 import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry'
+
+const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
+// Fetched by whoever looks back.
+const HistoryDialog = lazy(() => import('./HistoryDialog').then((it) => ({ default: it.HistoryDialog })))
 
 /** The rules that were written for other kinds of the same new question, to come back to. */
 type Turned = { rules: Partial<Record<ItemType, { rule: Item['rule'] }>> }
@@ -86,19 +97,35 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       }),
   )
   const item = draft.value
+  // What is tried follows a moment behind what is typed.
+  const tried = useDeferredValue(item)
   const { line } = draft
   const [back, setBack] = useState(draft.back)
   const problem = line.kind === 'failed' ? line.problem : null
   // Turned into another kind on this very desk: nothing has come back, it is still there, and so is each kind's key.
   const turned = useLocation().state as Turned | null
-  const change = (next: Item) => draft.change(next)
+  const change = useCallback((next: Item) => draft.change(next), [draft])
+  const patch = useCallback((part: Partial<Item>) => draft.change(patched(draft.value, part)), [draft])
   const startAgain = () => {
     draft.restart({ value: start, version: stored?.version ?? 0 })
     setBack(false)
   }
   const turnInto = (next: ItemType) => {
-    const { title, prompt, points, skill, hint, explanation, confidence, variables, constraints, decimals } =
-      draft.value
+    const {
+      title,
+      prompt,
+      points,
+      skill,
+      hint,
+      hints,
+      goBack,
+      explanation,
+      confidence,
+      working,
+      variables,
+      constraints,
+      decimals,
+    } = draft.value
     keepDraft(`new-${next}`, blankItem(next), {
       ...blankItem(next),
       ...turned?.rules[next],
@@ -107,8 +134,11 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       points,
       skill,
       hint,
+      ...(hints ? { hints } : {}),
+      ...(goBack ? { goBack } : {}),
       explanation,
       confidence,
+      ...(working ? { working } : {}),
       ...(variables ? { variables, constraints, decimals } : {}),
     } as Item)
     dropUnsaved(place)
@@ -116,7 +146,16 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     void navigate(`/bank/new/${next}?${params}`, { replace: true, state })
   }
   const [face, setFace] = useState<Face>('write')
+  const draws = useDraws(tried)
+  const shown = (item.variables ?? []).length > 0 ? fitDraw(draws.view?.draws ?? []) : undefined
+  const inDraw = useMemo(() => (shown ? (text: string) => filledText(text, shown) : null), [shown])
   const [made, setMade] = useState<string | null>(null)
+  const [looking, setLooking] = useState(false)
+  const copy = async (of: string) => {
+    const { text } = await take(api.GET('/api/items/{id}/notes', { params: { path: { id: of } } }))
+    await navigator.clipboard.writeText(text)
+    toast('Copied as notes, as it was last saved. Paste it where many questions are typed in.')
+  }
   const save = async () => {
     if (!(await draft.flush(id === null && made === null))) return
     setBack(false)
@@ -152,7 +191,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     void navigate('/bank')
   }
   return (
-    <>
+    <NamesOf variables={item.variables}>
       <Head
         title={item.title || `New ${typeName(item.type)} question`}
         note={
@@ -167,6 +206,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
                   : ''
         }
       >
+        {id ? <Button onClick={() => void copy(id)}>Copy as notes</Button> : null}
         {id ? <Button onClick={() => void archive()}>Archive</Button> : null}
         <Button onClick={() => void navigate(forPaper ? `/papers/${forPaper}` : '/bank')}>
           {forPaper ? 'Back to the paper' : 'Back to bank'}
@@ -192,15 +232,39 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
                 {answerOf(item.type)}
               </p>
               {stored ? <Standing stored={stored} /> : null}
+              {draft.version > 1 ? (
+                <Button size="small" className="self-start" onClick={() => setLooking(true)}>
+                  Earlier versions
+                </Button>
+              ) : null}
             </div>
           )
         }
         rightLabel="Try-out and defects"
         right={
           <div className="flex flex-col gap-6">
-            <ItemSettings item={item} onChange={change} faults={problem?.fields} />
-            <OwnNumbers item={item} onChange={change} />
-            <TryBox item={item} />
+            <ItemSettings
+              title={item.title}
+              skill={item.skill}
+              confidence={item.confidence}
+              working={item.working}
+              onChange={patch}
+              faults={problem?.fields}
+            />
+            <OwnNumbers
+              variables={item.variables}
+              constraints={item.constraints}
+              decimals={item.decimals}
+              draws={draws}
+              onChange={patch}
+            />
+            {id ? (
+              <Suspense>
+                <Talk id={id} item={tried} />
+              </Suspense>
+            ) : null}
+            <TryBox item={tried} />
+            <TryMany item={tried} />
             <section>
               <h2 className="text-lg">Defects</h2>
               {defects.length === 0 ? (
@@ -232,7 +296,11 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
           <Tabs label="How it is shown" look="segments" tabs={FACES} value={face} onChange={setFace}>
             <div className="rung-top mt-3 rounded border bg-sheet px-7 py-6">
               {face === 'write' ? (
-                <ItemForm item={item} onChange={change} faults={problem?.fields} />
+                <DrawnBy value={inDraw}>
+                  <TextPictures>
+                    <ItemForm item={item} onChange={change} faults={problem?.fields} />
+                  </TextPictures>
+                </DrawnBy>
               ) : face === 'student' ? (
                 <AsStudent item={item} />
               ) : (
@@ -242,7 +310,21 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
           </Tabs>
         </div>
       </Desk>
-    </>
+      {looking && id ? (
+        <Suspense>
+          <HistoryDialog
+            id={id}
+            now={item}
+            onTake={(before, version) => {
+              change(before)
+              setLooking(false)
+              toast(`Version ${version} stands on the desk. Save it to keep it.`, { undo: () => change(item) })
+            }}
+            onClose={() => setLooking(false)}
+          />
+        </Suspense>
+      ) : null}
+    </NamesOf>
   )
 }
 

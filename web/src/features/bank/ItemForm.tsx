@@ -1,20 +1,24 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { RuleEditor } from '@/answers/RuleEditor'
 import type { Item } from '@/answers/kinds'
 import { isByHand } from '@/answers/registry'
 import { decimal } from '@/lib/format'
 import { Button } from '@/ui/Button'
+import { TextField } from '@/ui/Field'
 import { NumberField } from '@/ui/NumberField'
 import { RichEditor } from '@/ui/RichEditor'
 import { CheckLines } from './CheckLines'
+import { Hints } from './Hints'
 
-type Change = Partial<Pick<Item, 'prompt' | 'points' | 'hint' | 'explanation'>>
+type Change = Partial<Pick<Item, 'prompt' | 'points' | 'explanation' | 'goBack'>>
+
+const NONE: Record<string, string> = {}
 
 /** A question, written in place on its sheet, as it will be read. */
-export function ItemForm({
+export const ItemForm = memo(function ItemForm({
   item,
   onChange,
-  faults = {},
+  faults = NONE,
 }: {
   item: Item
   onChange: (item: Item) => void
@@ -63,7 +67,8 @@ export function ItemForm({
       ))}
       <Checks item={item} onChange={onChange} faults={faults} />
       <div className="flex flex-col items-start gap-2">
-        <Further label="Hint, opened on asking" add="Add a hint" value={item.hint} onChange={(hint) => set({ hint })} />
+        <Hints item={item} onChange={onChange} />
+        <BackTo page={item.goBack} onChange={(goBack) => set({ goBack })} />
         <Further
           label="Worked explanation, shown on return"
           add="Add a worked explanation"
@@ -73,7 +78,7 @@ export function ItemForm({
       </div>
     </div>
   )
-}
+})
 
 /** Checks, there once they are asked for; what a person marks has none. */
 function Checks(props: { item: Item; onChange: (item: Item) => void; faults: Record<string, string> }) {
@@ -86,6 +91,48 @@ function Checks(props: { item: Item; onChange: (item: Item) => void; faults: Rec
     <Button kind="quiet" size="small" className="-ml-2 self-start" onClick={() => setOpen(true)}>
       Add a check
     </Button>
+  )
+}
+
+/** A page that students may go back to while they answer: what was read or shown before. */
+function BackTo({ page, onChange }: { page: Item['goBack']; onChange: (page: Item['goBack']) => void }) {
+  if (!page)
+    return (
+      <Button kind="quiet" size="small" className="-ml-2" onClick={() => onChange({ title: '', text: '' })}>
+        Add a page to go back to
+      </Button>
+    )
+  return (
+    <div className="w-full text-[15px]">
+      <div className="flex items-baseline gap-1 text-sm text-quiet">
+        <span aria-hidden className="whitespace-nowrap">
+          Go back to
+        </span>
+        <span className="min-w-0 flex-1">
+          <TextField
+            label="What the page is called"
+            hideLabel
+            inPlace
+            placeholder="the rule of twelfths, lesson 4"
+            maxLength={120}
+            value={page.title}
+            onChange={(e) => onChange({ ...page, title: e.target.value })}
+          />
+        </span>
+        <Button kind="quiet" size="small" aria-label="Take the page out" onClick={() => onChange(undefined)}>
+          Take out
+        </Button>
+      </div>
+      <RichEditor
+        small
+        hideLabel
+        inPlace
+        label="The page"
+        placeholder="What they read or saw then"
+        value={page.text}
+        onChange={(text) => onChange({ ...page, text })}
+      />
+    </div>
   )
 }
 

@@ -7,6 +7,8 @@ import { pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, serve, serveAlso } from '@/testing/server'
 import { CheckLines } from './CheckLines'
 import { OwnNumbers } from './OwnNumbers'
+import { patched } from './patched'
+import { useDraws } from './useDraws'
 
 const draw = (h: string, key: string, wrong: string, faults: string[] = []) => ({
   numbers: { h },
@@ -29,7 +31,7 @@ function Writing({ first = blankItem('number') as Item }: { first?: Item }) {
   item = now
   return (
     <>
-      <OwnNumbers item={now} onChange={setNow} />
+      <OwnNumbers {...now} draws={useDraws(now)} onChange={(change) => setNow(patched(now, change))} />
       <CheckLines item={now} onChange={setNow} faults={{ 'checks.0.when': '“tide” has no value here.' }} />
     </>
   )
@@ -60,12 +62,39 @@ describe('Numbers of their own', () => {
     )
   })
 
+  it('may stand in a table, typed in a line or row by row, or pasted from a spreadsheet', async () => {
+    const user = show(<Writing />)
+    await user.type(screen.getByLabelText('Next variable'), 'vessel(ship, draught) = Brindle, 2.4{Enter}')
+    await user.type(screen.getByLabelText('Next row of vessel'), 'Lapwing, 1,8{Enter}')
+    await user.type(screen.getByLabelText('draught, row 2'), '0')
+    expect(item.variables).toEqual([
+      {
+        name: 'vessel',
+        columns: ['ship', 'draught'],
+        rows: [
+          ['Brindle', '2.4'],
+          ['Lapwing', '1.80'],
+        ],
+      },
+    ])
+    expect(screen.getByRole('button', { name: '{draught}' })).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Remove row 1 of vessel' }))
+    await user.click(screen.getByLabelText('Next variable'))
+    await user.paste('Buoy\tColour\ncan\tred')
+    expect(item.variables).toEqual([
+      { name: 'vessel', columns: ['ship', 'draught'], rows: [['Lapwing', '1.80']] },
+      { name: 'values', columns: ['buoy', 'colour'], rows: [['can', 'red']] },
+    ])
+    await user.click(screen.getByRole('button', { name: 'Remove table vessel' }))
+    expect(item.variables).toHaveLength(1)
+  })
+
   it('say how many draws are fit, where key and distractor lie, and what speaks against the others', async () => {
     const user = show(<Writing first={keyed()} />)
     await user.type(screen.getByLabelText('Next variable'), 'h = 2 to 4{Enter}')
     expect(await screen.findByText(/90 combinations/)).toBeTruthy()
     expect(screen.getByText(/60 of them looked at/).textContent).toContain(
-      '1 fit to be handed out, 1 not, 58 break a condition',
+      '1 fit to be handed out, 1 left out by themselves, 58 break a condition',
     )
     expect(
       await screen.findByRole('img', { name: 'key h - 1: from 1 to 2; distractor h + 1: from 3 to 4' }),

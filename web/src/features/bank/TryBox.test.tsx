@@ -18,7 +18,7 @@ describe('Trying an answer', () => {
   const verdict = {
     credit: '1/2',
     verdict: 'part',
-    line: 'value 2',
+    line: 'target 1',
     readAs: '7/2 m',
     feedback: 'Nearly.',
     misconceptions: ['m1'],
@@ -31,7 +31,7 @@ describe('Trying an answer', () => {
     expect(screen.getByText('Nothing entered yet.')).toBeTruthy()
     await user.type(await screen.findByLabelText('Your answer to try out'), '3.5 m')
     expect(await screen.findByText('read as “7/2 m”')).toBeTruthy()
-    expect(screen.getByText('part').parentElement?.textContent).toContain('part, credit 1/2 · value 2')
+    expect(screen.getByText('part').parentElement?.textContent).toContain('part, credit 1/2 · line 1')
     expect(screen.getByText('“Nearly.”')).toBeTruthy()
     expect(screen.getByText('with h = 4.6, l = 0.8')).toBeTruthy()
     expect(await screen.findByText('adds instead of subtracts')).toBeTruthy()

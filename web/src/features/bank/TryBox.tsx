@@ -1,9 +1,11 @@
-import { useEffect, useState } from 'react'
+import { Quoted } from '@/ui/Quoted'
+import { memo, useEffect, useState } from 'react'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { Bar, barOf } from '@/ui/Bar'
 import { useTerms } from '@/lib/terms'
 import { Answer } from '@/answers/Answer'
 import type { Item, Value } from '@/answers/kinds'
+import { lineNamed } from '@/answers/lineNamed'
 import { isBlank } from '@/answers/parts/values'
 import { faceOf, kindOf } from '@/answers/registry'
 import { useSaid } from '@/lib/say'
@@ -14,7 +16,7 @@ const WAIT = 250
 const PLACE = placeOf('/api/files', null, null)
 
 /** Enter a response, see what the rule makes of it as it stands in the editor. */
-export function TryBox({ item }: { item: Item }) {
+export const TryBox = memo(function TryBox({ item }: { item: Item }) {
   const [value, setValue] = useState<Value | null>(null)
   const [result, setResult] = useState<Schemas['BankTryView'] | null>(null)
   const [fault, setFault] = useState('')
@@ -62,7 +64,7 @@ export function TryBox({ item }: { item: Item }) {
             <p>
               <Bar code={barOf(result.verdict)} /> <b>{result.verdict}</b>
               {result.credit === null ? '' : `, credit ${result.credit}`}
-              {result.line && !picked ? ` · ${result.line}` : ''}
+              {result.line && !picked ? ` · ${lineNamed(item, result.line)}` : ''}
             </p>
             {Object.keys(result.numbers).length > 0 ? (
               <p className="text-quiet">
@@ -73,7 +75,7 @@ export function TryBox({ item }: { item: Item }) {
               </p>
             ) : null}
             {result.readAs ? <p className="text-quiet">read as “{result.readAs}”</p> : null}
-            {result.feedback ? <p className="italic">“{result.feedback}”</p> : null}
+            {result.feedback ? <Quoted words={result.feedback} /> : null}
             {ideas.length > 0 ? <p className="text-blue">{ideas.join(', ')}</p> : null}
           </>
         ) : null}
@@ -81,4 +83,4 @@ export function TryBox({ item }: { item: Item }) {
       </div>
     </section>
   )
-}
+})

@@ -10,7 +10,10 @@ const RANGE = new RegExp(
 const LIST = new RegExp(`^${NUMBER}(?:\\s*[,;]\\s*${NUMBER}|\\s+or\\s+${NUMBER})*$`, 'i')
 const NAMED = /^\s*([a-z][a-z0-9]{0,19})\s*(?:=|:|is|from|one of)?\s*(.*)$/i
 
-const plain = (number: string) => number.replace('−', '-').replace(',', '.')
+const ONE = new RegExp(`^${NUMBER}$`)
+
+/** A number as formulas write it; what is none stays as it is. */
+export const plain = (text: string) => (ONE.test(text) ? text.replace('−', '-').replace(',', '.') : text)
 
 /** What a variable may be, as one types it: `2 to 6 step 0.5`, `0.4, 0.8, 1.2`, or a formula over those above. */
 export function readDomain(name: string, typed: string): Variable {

@@ -1,22 +1,13 @@
+import { useMemo } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
 import type { Item } from '@/answers/kinds'
-import { api, take } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { useSettled } from '@/lib/settled'
 
-const WAIT = 350
-
-/** A value that has stood still for a moment. */
-function useSettled<T>(value: T): T {
-  const [settled, setSettled] = useState(value)
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), WAIT)
-    return () => clearTimeout(timer)
-  }, [value])
-  return settled
-}
+export type Draws = { asked: Item; view: Schemas['BankDrawsView'] | undefined; error: Error | null }
 
 /** What the variables of a question come to, as it stands in the editor. */
-export function useDraws(item: Item) {
+export function useDraws(item: Item): Draws {
   const asked = useSettled(item)
   const draws = useQuery({
     queryKey: ['draws', asked],
@@ -26,5 +17,6 @@ export function useDraws(item: Item) {
     retry: false,
     gcTime: 0,
   })
-  return { asked, view: draws.data, error: draws.error }
+  const { data: view, error } = draws
+  return useMemo(() => ({ asked, view, error }), [asked, view, error])
 }

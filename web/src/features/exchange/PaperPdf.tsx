@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
-import { DropdownMenu } from 'radix-ui'
 import { api, take } from '@/lib/api/client'
 import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
+import { Menu } from '@/ui/Menu'
 import { FaultLine } from '@/ui/States'
 
 type Wanted = { key: boolean }
@@ -17,24 +17,10 @@ export function PaperPdf({ id, title, before }: { id: string; title: string; bef
   const [wanted, setWanted] = useState<Wanted | null>(null)
   return (
     <>
-      <DropdownMenu.Root modal={false}>
-        <DropdownMenu.Trigger asChild>
-          <Button>PDF</Button>
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content align="end" className="z-50 min-w-44 rounded border bg-sheet p-1 shadow-float">
-            {[false, true].map((key) => (
-              <DropdownMenu.Item
-                key={String(key)}
-                className="cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale"
-                onSelect={() => setWanted({ key })}
-              >
-                {named(key)}
-              </DropdownMenu.Item>
-            ))}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <Menu
+        face="PDF"
+        acts={[false, true].map((key) => ({ id: String(key), label: named(key), run: () => setWanted({ key }) }))}
+      />
       {wanted ? <Making id={id} title={title} wanted={wanted} before={before} onClose={() => setWanted(null)} /> : null}
     </>
   )

@@ -11,12 +11,12 @@ import { PLAIN_CONDITIONS } from '@/lib/conditions'
 import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
 import { Combobox } from '@/ui/Combobox'
+import { CountField } from '@/ui/CountField'
 import { Desk, Head } from '@/ui/Desk'
-import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { OneStudent } from './OneStudent'
 import { TellingRail } from './TellingRail'
 import { useWithdraw } from './useWithdraw'
@@ -200,15 +200,11 @@ export default function HandOut() {
           <div className="grid gap-x-8 gap-y-4 border-t pt-4 sm:grid-cols-2">
             <WindowFields typed={form.values} set={form.set} fault={form.fault} />
             <div className="grid grid-cols-2 gap-3">
-              <TextField
+              <CountField
                 label="Attempts"
-                type="number"
-                min={1}
-                max={20}
+                most={20}
                 value={conditions.attempts}
-                onChange={(e) =>
-                  setConditions({ ...conditions, attempts: Math.max(1, Math.min(20, Number(e.target.value) || 1)) })
-                }
+                onChange={(attempts) => setConditions({ ...conditions, attempts })}
               />
               <SelectField
                 label="Which counts"

@@ -82,6 +82,7 @@ describe('Handouts', () => {
     fireEvent.change(dialog.getByLabelText('Opens'), { target: { value: '2026-11-30T08:00' } })
     await user.click(dialog.getByRole('button', { name: 'Set the times' }))
     const said = await screen.findByText('The times of “Paper a” are set.')
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
     await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
     await waitFor(() =>
       expect(bodies('PUT', '/api/handouts/a')).toEqual([

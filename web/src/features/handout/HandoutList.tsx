@@ -9,7 +9,7 @@ import { HANDED_OUT, OF_PAPER, TO_WHOM } from '@/ui/handoutColumns'
 import { ListDesk } from '@/ui/ListDesk'
 import { Share } from '@/ui/Share'
 import { Empty } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { TimesDialog, useWindow } from './TimesDialog'
 
 /** What was handed out, how far it is, and whose turn it is. */

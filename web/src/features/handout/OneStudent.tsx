@@ -1,3 +1,4 @@
+import { Quoted } from '@/ui/Quoted'
 import { useQuery } from '@tanstack/react-query'
 import { ask } from '@/lib/queries'
 import { kindOf } from '@/answers/registry'
@@ -97,7 +98,7 @@ function Told({
           ) : (
             <p className="text-quiet">answered</p>
           )}
-          {told('feedback') && feedback ? <p className="italic">“{feedback}”</p> : null}
+          {told('feedback') && feedback ? <Quoted words={feedback} /> : null}
           {told('the key') && did !== 'right' && key ? (
             <p className="flex gap-1">
               <b>Key</b> {key.rich ? <Rich html={key.text} inline /> : key.text}

@@ -7,7 +7,7 @@ import { fromLocal, toLocal } from '@/lib/locale'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { FaultLine } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, windowShape } from './WindowFields'
 

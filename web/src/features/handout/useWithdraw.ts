@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { api, problemOf, take } from '@/lib/api/client'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 /** Takes a handout back that nobody has begun; says so, or why not. */
 export function useWithdraw() {

@@ -10,7 +10,7 @@ import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Failed, FaultLine, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 type View = Schemas['IdentityAccountView']
 const LEAST = 10

@@ -8,7 +8,7 @@ import { Head } from '@/ui/Desk'
 import { SelectField } from '@/ui/Select'
 import { Scroll } from '@/ui/Scroll'
 import { Empty, Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 type Line = Schemas['IdentityTrailLineView']
 const KINDS = {

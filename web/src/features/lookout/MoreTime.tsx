@@ -3,7 +3,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { later, moment } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { FaultLine } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import type { Row } from './rows'
 
 const STEP = 10

@@ -1,12 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Given } from '@/answers/Answer'
+import { WorkingGiven } from '@/answers/Working'
 import { isDrawn } from '@/answers/registry'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Failed, FaultLine, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { MoreTime } from './MoreTime'
 import type { Row } from './rows'
 
@@ -85,6 +86,7 @@ export function WorkPanel({
                 ) : (
                   <p className="pl-5 break-words">{a.given || <span className="text-quiet">nothing entered</span>}</p>
                 )}
+                <WorkingGiven value={a.working} />
                 {a.seconds !== null || a.confidence !== null ? (
                   <p className="pl-5 text-sm text-quiet">
                     {[a.seconds === null ? '' : `in ${duration(a.seconds)}`, SURE[(a.confidence ?? 0) - 1] ?? '']

@@ -1,10 +1,20 @@
+import { Given } from '@/answers/Answer'
+import { faceOf, isSmall } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 import { Bar, barOf } from '@/ui/Bar'
 import { done, nameOf } from './order'
 import type { Marking } from './useMarking'
 
 /** The answers of the question, those that look alike as one line. */
-export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeView'][]; marking: Marking }) {
+export function AlikeSets({
+  item,
+  sets,
+  marking,
+}: {
+  item: Schemas['Item']
+  sets: Schemas['MarkingLookAlikeView'][]
+  marking: Marking
+}) {
   const { answers, at, setAt, open, unkept } = marking
   return (
     <>
@@ -14,10 +24,17 @@ export function AlikeSets({ sets, marking }: { sets: Schemas['MarkingLookAlikeVi
           const n = s.answers.filter((p) => answers[p] && done(answers[p])).length
           const left = s.answers.filter((p) => p !== at && answers[p] && unkept.has(nameOf(answers[p]))).length
           const on = s.answers.includes(at)
+          const first = answers[s.answers[0] ?? -1]
           return (
-            <li key={i} className="border-b">
+            <li key={i} className="relative border-b">
+              {isSmall(item.type) && first ? (
+                // Its words stand in the button; this is for the eye.
+                <div aria-hidden inert className="mx-2.5 mt-2 w-36 max-w-full text-xs">
+                  <Given face={faceOf(item)} value={first.response} />
+                </div>
+              ) : null}
               <button
-                className={`w-full px-2.5 py-2 text-left ${on ? 'rung-row' : 'hover:bg-pale'}`}
+                className={`w-full px-2.5 py-2 text-left after:absolute after:inset-0 ${on ? 'rung-row' : 'hover:bg-pale'}`}
                 aria-current={on || undefined}
                 onClick={() => setAt(s.answers.find((p) => answers[p] && !done(answers[p])) ?? s.answers[0] ?? at)}
               >

@@ -1,7 +1,9 @@
 import { Link } from 'react-router'
 import { Given } from '@/answers/Answer'
 import { faceOf, isDrawn } from '@/answers/registry'
+import { WorkingGiven } from '@/answers/Working'
 import type { Schemas } from '@/lib/api/client'
+import { plural } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { done, type Answer } from './order'
 
@@ -15,6 +17,10 @@ type Props = {
   /** Where the student's whole work is; none where names are hidden. */
   work: string | null
 }
+
+/** What help was asked for, and what that takes off the marks. */
+const hintsSaid = ({ hintsOpened, hintsCost }: Answer) =>
+  hintsOpened === 0 ? '' : `${plural(hintsOpened, 'hint')} opened${hintsCost === '0' ? '' : `, marks − ${hintsCost}`}`
 
 /** The answer at hand, as the student wrote it. */
 export function AnswerSheet({ item, number, answer, set, at, open, work }: Props) {
@@ -36,7 +42,12 @@ export function AnswerSheet({ item, number, answer, set, at, open, work }: Props
           {set && set.answers.length > 1 ? ` · answer ${place + 1} of ${set.answers.length} in this set` : ''}
         </span>
         <span>
-          {[open ? answer.readAs : '', answer.returned ? 'returned' : '', answer.try > 1 ? `try ${answer.try}` : '']
+          {[
+            hintsSaid(answer),
+            open ? answer.readAs : '',
+            answer.returned ? 'returned' : '',
+            answer.try > 1 ? `try ${answer.try}` : '',
+          ]
             .filter(Boolean)
             .join(' · ')}
         </span>
@@ -48,6 +59,7 @@ export function AnswerSheet({ item, number, answer, set, at, open, work }: Props
       ) : (
         <p className="mt-2 text-lg leading-relaxed whitespace-pre-wrap">{answer.given}</p>
       )}
+      <WorkingGiven value={answer.working} />
       {done(answer) && open ? (
         <p className="mt-3 border-t pt-2 text-[15px]">
           <Bar code={barOf(answer.verdict)} /> marked

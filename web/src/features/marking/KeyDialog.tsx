@@ -9,7 +9,7 @@ import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { FaultLine } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { refreshKeys, takeKeyBack } from './keyChanges'
 import type { Answer } from './order'
 

@@ -32,12 +32,12 @@ export function KeyHistory({ changes, mayChangeKey }: Props) {
             {c.before === c.after ? (
               <p>{c.accepted ? `accepted: ${c.accepted}` : 'the rule changed, the key stayed'}</p>
             ) : (
-              <p className="flex flex-wrap items-baseline gap-x-2">
+              <div className="flex flex-wrap items-baseline gap-x-2">
                 <Rich html={c.before} className="inline-block text-quiet [&_p]:inline" />
                 <span aria-hidden>→</span>
                 <span className="sr-only">became</span>
                 <Rich html={c.after} className="inline-block font-bold [&_p]:inline" />
-              </p>
+              </div>
             )}
             <p className="text-sm text-quiet">
               {moment(c.at)} by {c.by} · {c.gains} gained, {c.loses} lost

@@ -22,6 +22,9 @@ const answer = (n: number, change: Partial<Answer> = {}): Answer => ({
   markVersion: 0,
   returned: false,
   history: [],
+  hintsOpened: 0,
+  hintsCost: '0',
+  working: null,
   ...change,
 })
 const rubric = {

@@ -1,3 +1,4 @@
+import { ChevronDown } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
@@ -8,14 +9,20 @@ import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Fold } from '@/ui/Fold'
-import { SelectField } from '@/ui/Select'
+import { later } from '@/ui/later'
+import { Menu } from '@/ui/Menu'
 import { AlikeSets } from './AlikeSets'
 import { AnswerSheet } from './AnswerSheet'
-import { KeyDialog } from './KeyDialog'
 import { MarkPanel } from './MarkPanel'
 import { done, type Answer } from './order'
-import { ReturnDialog } from './ReturnDialog'
 import { useMarking } from './useMarking'
+
+// Acts of now and then, fetched when they are asked for.
+const KeyDialog = later(() => import('./KeyDialog').then((it) => it.KeyDialog))
+const ReturnDialog = later(() => import('./ReturnDialog').then((it) => it.ReturnDialog))
+
+const nameOf = (q: Schemas['MarkingDeskView']['questions'][number]) =>
+  `${q.number} ${q.title}${q.waiting > 0 ? `, ${q.waiting} wait` : ''}`
 
 type Props = {
   desk: Schemas['MarkingDeskView']
@@ -39,6 +46,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
   const set = desk.sets.find((s) => s.answers.includes(at))
   const ahead = order.slice(order.indexOf(at) + 1, order.indexOf(at) + 3)
   const marked = answers.filter(done).length
+  const here = desk.questions.find((q) => q.entry === desk.entry)
   useSaid(open && answers.length > 0 && marked === answers.length ? 'All answers to this question are marked.' : '')
   return (
     <>
@@ -50,16 +58,21 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           {marked} of {answers.length} marked
           {marking.unsent > 0 ? <b className="text-bad"> · {plural(marking.unsent, 'mark')} not sent yet</b> : null}
         </span>
-        <SelectField
-          label="Question"
-          hideLabel
+        <Menu
+          face={
+            <>
+              <span className="max-w-56 truncate font-normal">{here ? nameOf(here) : 'Question'}</span>
+              <ChevronDown aria-hidden className="size-4 text-quiet" />
+            </>
+          }
+          label={`Question ${here ? nameOf(here) : ''}: go to another`}
           size="small"
-          wide={false}
-          value={desk.entry}
-          onChange={(entry) => void navigate(`/marking/${desk.handoutId}/${entry}`)}
-          options={desk.questions.map((q) => ({
-            value: q.entry,
-            label: `${q.number} ${q.title}${q.waiting > 0 ? `, ${q.waiting} wait` : ''}`,
+          className="min-h-8"
+          now={desk.entry}
+          acts={desk.questions.map((q) => ({
+            id: q.entry,
+            label: nameOf(q),
+            run: () => void navigate(`/marking/${desk.handoutId}/${q.entry}`),
           }))}
         />
         {mayChangeKey && !open ? <Button onClick={() => setKeyOpen({ accept: null })}>Change the key</Button> : null}
@@ -79,7 +92,7 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
       <Desk
         leftLabel="Alike answers"
         rightLabel="The mark"
-        left={<AlikeSets sets={desk.sets} marking={marking} />}
+        left={<AlikeSets item={desk.item} sets={desk.sets} marking={marking} />}
         right={<MarkPanel desk={desk} marking={marking} onAccept={onAccept} mayChangeKey={mayChangeKey} />}
       >
         <div className="mx-auto flex max-w-2xl flex-col gap-4 p-6">

@@ -11,10 +11,13 @@ import { Button } from '@/ui/Button'
 import { Aside, Facts } from '@/ui/Aside'
 import { Desk, Head } from '@/ui/Desk'
 import { Rows } from '@/ui/Rows'
+import { later } from '@/ui/later'
 import { Share } from '@/ui/Share'
 import { Empty, Failed, Loading } from '@/ui/States'
 import { useListed, type Column } from '@/ui/table'
-import { ReturnDialog } from './ReturnDialog'
+
+// An act of now and then, fetched when it is asked for.
+const ReturnDialog = later(() => import('./ReturnDialog').then((it) => it.ReturnDialog))
 
 type Waiting = Schemas['MarkingWaitingView'] & { id: string }
 

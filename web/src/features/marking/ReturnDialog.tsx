@@ -1,23 +1,29 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import * as z from 'zod/mini'
 import { api, take, type Schemas } from '@/lib/api/client'
+import { useForm } from '@/lib/form'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { AreaField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
 import { Failed, FaultLine, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 type Line = Schemas['MarkingReturnLineView']
+/** `left`: whom it is kept from for now. */
+const shape = z.object({
+  message: z.string().check(z.maxLength(2000, 'At most 2000 characters.')),
+  left: z.array(z.string()),
+})
+
 const backAlready = (s: Line) => s.returned > 0 && !s.replied
 
 /** Gives marked work back, to all or some, and takes it back again. */
 export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string; title: string; onClose: () => void }) {
   const client = useQueryClient()
-  const [message, setMessage] = useState('')
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const path = { id: handoutId }
@@ -28,7 +34,6 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
   })
   const students = state.data?.students ?? []
   const ready = students.filter((s) => s.ready > 0)
-  const picked = ready.filter((s) => !left.has(s.studentId))
   const returned = students.filter((s) => s.returned > 0)
   const working = students.filter((s) => s.open > 0).length
   const refresh = () =>
@@ -53,8 +58,10 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
     toast(`Taken back from ${plural(done.students.length, 'student')}.`)
     await refresh()
   }
-  const give = () =>
-    act(async () => {
+  const form = useForm({
+    shape,
+    start: { message: '', left: [] } as z.infer<typeof shape>,
+    send: async ({ message }) => {
       const done = await take(
         api.POST('/api/handouts/{id}/return', {
           params: { path },
@@ -64,20 +71,17 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
       onClose()
       toast(`Returned to ${plural(done.students.length, 'student')}.`, { undo: () => void takeBack(done.students) })
       await refresh()
-    })
-  const toggle = (id: string) =>
-    setLeft((old) => {
-      const next = new Set(old)
-      if (!next.delete(id)) next.add(id)
-      return next
-    })
+    },
+  })
+  const { left } = form.values
+  const picked = ready.filter((s) => !left.includes(s.studentId))
   return (
     <Dialog
       open
       onClose={onClose}
       title={`Return “${title}”`}
       foot={
-        <Button kind="do" disabled={busy || picked.length === 0} onClick={() => void give()}>
+        <Button kind="do" disabled={busy || form.busy || picked.length === 0} onClick={() => void form.submit()}>
           {picked.length === 0 ? 'Nothing to return' : `Return to ${plural(picked.length, 'student')}`}
         </Button>
       }
@@ -96,15 +100,9 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
         </p>
       ) : null}
       {ready.length > 0 ? (
-        <AreaField
-          label="A message to all of them"
-          rows={3}
-          maxLength={2000}
-          value={message}
-          onChange={(e) => setMessage(e.target.value)}
-        />
+        <AreaField label="A message to all of them" rows={3} maxLength={2000} {...form.field('message')} />
       ) : null}
-      <FaultLine error={error} />
+      <FaultLine error={error ?? form.problem} />
       {students.length > 0 ? (
         <table className="mt-3 w-full text-[15px]">
           <caption className="sr-only">Who gets their work back</caption>
@@ -115,7 +113,7 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
                   <Tick
                     label={`All ${ready.length} that are marked`}
                     checked={picked.length === ready.length || (picked.length > 0 && 'some')}
-                    onChange={(on) => setLeft(on ? new Set() : new Set(ready.map((s) => s.studentId)))}
+                    onChange={(on) => form.set('left', on ? [] : ready.map((s) => s.studentId))}
                   />
                 ) : (
                   'Student'
@@ -140,7 +138,13 @@ export function ReturnDialog({ handoutId, title, onClose }: { handoutId: string;
               <tr key={s.studentId} className="border-b align-baseline">
                 <td className="py-1 pr-3">
                   {s.ready > 0 ? (
-                    <Tick label={s.name} checked={!left.has(s.studentId)} onChange={() => toggle(s.studentId)} />
+                    <Tick
+                      label={s.name}
+                      checked={!left.includes(s.studentId)}
+                      onChange={(on) =>
+                        form.set('left', on ? left.filter((id) => id !== s.studentId) : [...left, s.studentId])
+                      }
+                    />
                   ) : (
                     <span className="pl-6">{s.name}</span>
                   )}

@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query'
 import { api, take } from '@/lib/api/client'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 
 /** Lays out anew whatever a changed key alters. */
 export const refreshKeys = (client: QueryClient) =>

@@ -6,7 +6,7 @@ import { useKeys, type Acts } from '@/lib/keys'
 import { Again, mayBeSentAgain } from '@/lib/drafts/again'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { say } from '@/lib/say'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { done, inSets, nameOf, nextWaiting, type Answer } from './order'
 
 export const SHELF_KEYS = ['a', 's', 'd', 'f', 'g', 'h']

@@ -2,7 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { typeName } from '@/answers/registry'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { percent } from '@/lib/format'
+import { inMarks, percent } from '@/lib/format'
+import { roving } from '@/lib/roving'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
@@ -31,6 +32,8 @@ export function BankPicker({
     placeholderData: keepPreviousData,
     enabled: open,
   })
+  const [here, setHere] = useState<string | null>(null)
+  const rove = roving(list.data?.items.map((row) => row.id) ?? [], here, setHere)
   const has = (row: Row) => chosen.some((c) => c.id === row.id)
   return (
     <Dialog
@@ -69,10 +72,12 @@ export function BankPicker({
           The latest {list.data.items.length} of {list.data.total}: a word narrows them.
         </p>
       ) : null}
-      <ul className="mt-2">
+      {/* Arrows go through it; the list itself takes no part in what its ticks do. */}
+      <ul className="mt-2" {...rove.list}>
         {list.data?.items.map((row) => (
           <li key={row.id} className="border-b">
             <Tick
+              rove={rove.item(row.id)}
               checked={has(row)}
               onChange={(on) => setChosen(on ? [...chosen, row] : chosen.filter((c) => c.id !== row.id))}
               label={
@@ -83,7 +88,7 @@ export function BankPicker({
                     <span className="block truncate text-sm text-quiet">{row.gist}</span>
                   </span>
                   <span className="text-sm whitespace-nowrap text-quiet">
-                    {typeName(row.type)} · {row.points} {row.points === '1' ? 'mark' : 'marks'}
+                    {typeName(row.type)} · {inMarks(row.points)}
                     {row.facility === null ? '' : ` · ${percent(row.facility)} of ${row.students}`}
                   </span>
                 </span>

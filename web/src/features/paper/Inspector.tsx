@@ -1,5 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
-import { decimal, plural, rational } from '@/lib/format'
+import { plural, rational, spanInMarks } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
@@ -61,10 +61,7 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
       <section>
         <h2 className="text-lg">Proof</h2>
         <p className="text-[15px]">
-          {proof.leastPoints === proof.mostPoints
-            ? `${decimal(proof.mostPoints)} ${proof.mostPoints === '1' ? 'mark' : 'marks'}`
-            : `${decimal(proof.leastPoints)} to ${decimal(proof.mostPoints)} marks`}
-          ,{' '}
+          {spanInMarks(proof.leastPoints, proof.mostPoints)},{' '}
           {proof.leastQuestions === proof.mostQuestions
             ? plural(proof.mostQuestions, 'question')
             : `${proof.leastQuestions} to ${proof.mostQuestions} questions`}{' '}

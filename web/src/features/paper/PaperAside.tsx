@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { ask } from '@/lib/queries'
 import type { Schemas } from '@/lib/api/client'
-import { decimal, moment, plural } from '@/lib/format'
+import { decimal, moment, plural, spanInMarks } from '@/lib/format'
 import { standing, toWhom, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
 import { Button } from '@/ui/Button'
@@ -22,7 +22,7 @@ export function PaperAside({
   return (
     <Aside
       title={paper.title || 'Untitled'}
-      note={`${plural(paper.sections, 'section')}, ${plural(paper.questions, 'question')}${whole.data ? `, ${marksOf(whole.data.proof)}` : ''}`}
+      note={`${plural(paper.sections, 'section')}, ${plural(paper.questions, 'question')}${whole.data ? `, ${spanInMarks(whole.data.proof.leastPoints, whole.data.proof.mostPoints)}` : ''}`}
       to={`/papers/${paper.id}`}
     >
       {paper.editionId ? (
@@ -64,11 +64,6 @@ export function PaperAside({
     </Aside>
   )
 }
-
-const marksOf = ({ leastPoints, mostPoints }: Schemas['PaperProofView']) =>
-  leastPoints === mostPoints
-    ? `${decimal(mostPoints)} ${mostPoints === '1' ? 'mark' : 'marks'}`
-    : `${decimal(leastPoints)} to ${decimal(mostPoints)} marks`
 
 function Outline({ paper: { paper, items, proof } }: { paper: Schemas['PaperPaperView'] }) {
   const numbers = new Map<string, number>()

@@ -174,7 +174,7 @@ describe('The desk of a paper', () => {
     await user.keyboard('j')
     await user.type(screen.getAllByLabelText('Title')[0] as HTMLElement, '!')
     await user.click(screen.getByRole('button', { name: 'New question' }))
-    await user.click(await screen.findByRole('menuitem', { name: 'New number question' }))
+    await user.click(await screen.findByRole('menuitem', { name: 'a number' }))
     await waitFor(() => expect(address()).toBe('/bank/new/number?paper=p1&at=b'))
     expect(last()?.title).toBe('Tides!')
   })

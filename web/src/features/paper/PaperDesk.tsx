@@ -1,14 +1,15 @@
-import { DropdownMenu } from 'radix-ui'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
+import { TYPES } from '@/answers/registry'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { plural, timeOfDay } from '@/lib/format'
+import { inMarks, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
-import { toast } from '@/ui/Toasts'
+import { Menu } from '@/ui/Menu'
+import { toast } from '@/ui/toast'
 import { BankPicker } from './BankPicker'
 import {
   freshId,
@@ -69,14 +70,27 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     arrived.current = true
     const stood = params.get('at') ?? ''
     setParams({}, { replace: true })
-    void take(api.GET('/api/items/{id}', { params: { path: { id: arriving } } })).then(({ item }) => {
-      const made: Entry = { id: freshId('e', paper), kind: 'question', item: arriving, points: item.points }
-      const place = sectionOf(paper, stood) ?? paper.sections.find((s) => s.id === stood) ?? paper.sections.at(-1)
-      if (!place) return
-      setTaken((old) => ({ ...old, [arriving]: { title: item.title } }))
-      change(inserted(paper, [made], place.id, stood))
-      setSelected(made.id)
-    })
+    const place = sectionOf(paper, stood) ?? paper.sections.find((s) => s.id === stood) ?? paper.sections.at(-1)
+    const known = new Set(entries.map((e) => (e.kind === 'question' ? e.item : '')))
+    const ids = arriving.split(',').filter((id) => !known.has(id))
+    if (!place || ids.length === 0) return
+    void Promise.all(ids.map((id) => take(api.GET('/api/items/{id}', { params: { path: { id } } }))))
+      .then((arrivals) => {
+        let [next, after, first] = [paper, stood, '']
+        for (const { id, item } of arrivals) {
+          const made: Entry = { id: freshId('e', next), kind: 'question', item: id, points: item.points }
+          next = inserted(next, [made], place.id, after)
+          after = made.id
+          first ||= made.id
+        }
+        setTaken((old) => ({
+          ...old,
+          ...Object.fromEntries(arrivals.map(({ id, item }) => [id, { title: item.title }])),
+        }))
+        change(next)
+        setSelected(first)
+      })
+      .catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
     // Once, on arrival.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [arriving])
@@ -320,27 +334,15 @@ function ChangedInBank({ view, onSelect }: { view: Schemas['PaperPaperView']; on
   )
 }
 
-/** Which type of question is to be written into the paper? */
+/** How is the question answered that is to be written into the paper? */
 function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>
-        <Button>New question</Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content side="top" className="z-50 min-w-48 rounded border bg-sheet p-1 shadow-float">
-          {['choice', 'text', 'number', 'open'].map((type) => (
-            <DropdownMenu.Item
-              key={type}
-              className="cursor-default rounded px-3 py-1.5 outline-none data-highlighted:bg-rust-pale"
-              onSelect={() => onPick(type)}
-            >
-              New {type} question
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Menu
+      face="New question"
+      head="The answer is"
+      side="top"
+      acts={TYPES.map(({ id, answer }) => ({ id, label: answer, run: () => onPick(id) }))}
+    />
   )
 }
 
@@ -376,7 +378,7 @@ function Sheet({
         </button>
         <div className="min-w-0 flex-1">{children}</div>
         <div className="flex flex-col items-end gap-2 text-sm whitespace-nowrap text-quiet">
-          {points ? `${points} ${points === '1' ? 'mark' : 'marks'}` : 'source'}
+          {points ? inMarks(points) : 'source'}
           {on ? (
             <Button kind="quiet" size="small" onClick={onRemove}>
               Take out

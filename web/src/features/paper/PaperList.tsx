@@ -7,7 +7,7 @@ import { toWhom, useHandouts } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
 import { ListDesk } from '@/ui/ListDesk'
 import { Empty } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { PaperAside } from './PaperAside'
 
 type Paper = Schemas['PaperPaperRowView']

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useState } from 'react'
 import { api, Problem, take, type Schemas } from '@/lib/api/client'
 import { Draft } from '@/lib/drafts/draft'
 import { useDraft as useKept } from '@/lib/drafts/useDraft'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { began, changed, redone, undone, type Paper } from './draft'
 
 type View = Schemas['PaperPaperView']

@@ -1,16 +1,9 @@
-import {
-  DndContext,
-  PointerSensor,
-  TouchSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core'
+import { DndContext, useDraggable, useDroppable } from '@dnd-kit/core'
 import { useEffect, useRef, type KeyboardEvent } from 'react'
 import { percent, plural } from '@/lib/format'
 import { focusItem } from '@/lib/roving'
 import { say } from '@/lib/say'
+import { useDragging } from '@/ui/drag'
 import { boardStep, measureOf, type Group, type Member } from './groups'
 
 type Props = {
@@ -28,10 +21,7 @@ type Props = {
 export function Board({ groups, chosen, onChoose, onMove }: Props) {
   const board = useRef<HTMLDivElement>(null)
   const moved = useRef<string | null>(null)
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 200, tolerance: 8 } }),
-  )
+  const sensors = useDragging()
   useEffect(() => {
     // Whoever was moved stands elsewhere now, and the focus with them.
     if (moved.current === null) return

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { act, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { offered, pickFrom, show } from '@/testing/page'
@@ -199,9 +199,9 @@ describe('A grouping by plan', () => {
     expect(bodies('POST', '/api/handouts/h1/groups')).toEqual([
       { aim: 'alike', groups: 6, least: 1, most: 1, apart: [], together: [], classes: false, class: '' },
     ])
-    const number = screen.getByLabelText('Groups')
-    await user.tripleClick(number)
-    await user.keyboard('2')
+    const number = screen.getByRole('slider', { name: 'Groups' })
+    act(() => number.focus())
+    await user.keyboard('{Home}{ArrowRight}')
     await waitFor(() =>
       expect(bodies('POST', '/api/handouts/h1/groups').at(-1)).toMatchObject({ groups: 2, least: 1, most: 2 }),
     )

@@ -7,7 +7,7 @@ import { Button } from '@/ui/Button'
 import { Aside } from '@/ui/Aside'
 import { ListDesk } from '@/ui/ListDesk'
 import { Empty, Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { aimWords } from './groups'
 
 /** Groupings that were kept, the latest first. */

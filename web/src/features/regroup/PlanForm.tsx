@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Button } from '@/ui/Button'
-import { TextField } from '@/ui/Field'
 import { Combobox } from '@/ui/Combobox'
+import { Slider } from '@/ui/Slider'
 import { Tick } from '@/ui/Tick'
 import { evenSizes, type Plan } from './groups'
 
@@ -15,16 +15,12 @@ export function PlanForm({ plan, people, onChange }: { plan: Plan; people: Perso
   return (
     <div className="flex flex-col gap-4">
       <div>
-        <TextField
+        <Slider
           label="Groups"
-          type="number"
-          min={1}
-          max={Math.max(1, people.length)}
+          least={1}
+          most={Math.max(1, Math.ceil(people.length / 2))}
           value={plan.groups}
-          onChange={(e) => {
-            const groups = Math.max(1, Math.min(Math.max(1, people.length), Number(e.target.value) || 1))
-            onChange({ ...plan, groups, ...(isEven ? evenSizes(people.length, groups) : {}) })
-          }}
+          onChange={(groups) => onChange({ ...plan, groups, ...(isEven ? evenSizes(people.length, groups) : {}) })}
           note={
             people.length > 0
               ? `${people.length} students: ${even.least === even.most ? even.least : `${even.least} or ${even.most}`} each when even.`

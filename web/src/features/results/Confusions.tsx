@@ -3,7 +3,7 @@ import { percent } from '@/lib/format'
 
 type Confusion = Schemas['ResultsConfusionView']
 
-/** Which options rival the key? The closest first; choosing one opens its question beside the list. */
+/** What rivals the key? The closest first; choosing one opens its question beside the list. */
 export function Confusions({
   confusions,
   onChoose,
@@ -15,22 +15,23 @@ export function Confusions({
 }) {
   if (confusions.length === 0)
     return (
-      <p className="py-4 text-quiet">In no question did a tenth of the students take one and the same distractor.</p>
+      <p className="py-4 text-quiet">In no question did a tenth of the students give one and the same wrong answer.</p>
     )
   return (
     <>
       <p className="py-3 text-[15px] text-quiet">
-        The most taken distractor beside its key, where it has a tenth of the answers or more. Those that come closest
-        to half and half stand first.
+        What was given most often beside the key, where it has a tenth of the answers or more: a distractor, or the same
+        wrong answer in a part of the question. Those that come closest to half and half stand first.
       </p>
       <ol>
         {confusions.map((c) => (
-          <li key={c.entry} className="border-t py-3">
+          <li key={`${c.entry} ${c.part}`} className="border-t py-3">
             <button
               className={`text-left font-semibold hover:underline ${chosen === c.entry ? 'font-bold' : ''}`}
               onClick={() => onChoose(c.entry)}
             >
               {c.number} · {c.title}
+              {c.part ? <span className="font-normal text-quiet">, {c.part}</span> : null}
             </button>
             <Side letter={c.key} text={c.keyText} count={c.keyCount} n={c.n} key_ upper={c.upperKey} />
             <Side letter={c.rival} text={c.rivalText} count={c.rivalCount} n={c.n} upper={c.upperRival} />
@@ -38,7 +39,7 @@ export function Confusions({
               {c.p > 0.05
                 ? `Not to be told from an even split (exact binomial test, p = ${c.p.toFixed(2)}, n = ${c.keyCount + c.rivalCount}${c.few ? ', few' : ''}).`
                 : c.rivalCount > c.keyCount
-                  ? 'The distractor is ahead of the key.'
+                  ? `${c.rival ? 'The distractor' : 'The wrong answer'} is ahead of the key.`
                   : 'The key is ahead.'}
               {c.misconception ? <span className="text-blue"> {c.misconception}</span> : null}
             </p>

@@ -5,7 +5,7 @@ import { percent, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Explained } from '@/ui/Explained'
 import { Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { two } from './figures'
 
 type Agreement = Schemas['ResultsAgreementView']

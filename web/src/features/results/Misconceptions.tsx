@@ -2,7 +2,6 @@ import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Explained } from '@/ui/Explained'
 import { ToWork } from '@/ui/ToWork'
-import {} from './Charts'
 import { Whisker } from '@/ui/chart/small'
 import { two } from './figures'
 

@@ -48,7 +48,9 @@ export function PersonMap({ id }: { id: string }) {
 
 const left = (model: Model) => (model.leftOut.length > 0 ? `Left out: ${model.leftOut.join(', ')}.` : '')
 
-const BIN = 0.25
+// Steps of ability that a bar may stand for, and how high it must be for its number to stand beside it.
+const BINS = [0.25, 0.5, 1, 2]
+const LEAST = 13
 const TOP = 16
 
 /** Students by ability at the left, questions by difficulty at the right, on one upright scale. */
@@ -62,9 +64,11 @@ function Scale({ model }: { model: Model }) {
   const high = Math.ceil(Math.max(...places))
   const height = Math.max(300, questions.length * 17)
   const y = scaleLinear<number>({ domain: [low, high], range: [TOP + height, TOP] })
+  const tall = (step: number) => (step / (high - low)) * height
+  const step = BINS.find((s) => tall(s) >= LEAST) ?? 2
   const bins = new Map<number, number>()
   for (const a of abilities) {
-    const bin = Math.floor(a / BIN)
+    const bin = Math.floor(a / step)
     bins.set(bin, (bins.get(bin) ?? 0) + 1)
   }
   const wide = scaleLinear<number>({ domain: [0, Math.max(1, ...bins.values())], range: [0, 220] })
@@ -88,18 +92,16 @@ function Scale({ model }: { model: Model }) {
         until={330}
       />
       {[...bins].map(([bin, count]) => {
-        // A gap between the bars, however thin they are.
-        const bar = Math.max(1, (BIN / (high - low)) * height - 1.5)
         return (
           <g key={bin}>
             <rect
               x={310 - wide(count)}
-              y={y((bin + 1) * BIN) + 0.75}
+              y={y((bin + 1) * step) + 0.75}
               width={wide(count)}
-              height={bar}
+              height={tall(step) - 1.5}
               className="fill-r2"
             />
-            <text x={304 - wide(count)} y={y((bin + 0.5) * BIN) + 4} textAnchor="end" className="fill-ink text-[11px]">
+            <text x={304 - wide(count)} y={y((bin + 0.5) * step) + 4} textAnchor="end" className="fill-ink text-[11px]">
               {count}
             </text>
           </g>

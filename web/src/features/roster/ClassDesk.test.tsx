@@ -108,7 +108,11 @@ describe('A roster', () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: /Add students/ }))
     const dialog = within(await screen.findByRole('dialog'))
-    await user.click(dialog.getByRole('button', { name: 'Look at the list' }))
+    const look = dialog.getByRole('button', { name: 'Look at the list' })
+    await user.click(look)
+    expect(await dialog.findByText('✕ Paste some names first.')).toBeTruthy()
+    await user.type(dialog.getByLabelText('Names, one a line, or CSV'), '123')
+    await user.click(look)
     expect(await dialog.findByText('✕ There is no name in it.')).toBeTruthy()
   })
 

@@ -1,18 +1,19 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import * as z from 'zod/mini'
 import { ask } from '@/lib/queries'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { asked, useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
-import { AreaField, TextField } from '@/ui/Field'
+import { TextField } from '@/ui/Field'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
+import { AddStudents } from './AddStudents'
 import { Slips } from './Slips'
 
 export default function ClassDesk() {
@@ -180,133 +181,6 @@ function RenameDialog({
           Rename
         </Button>
       </form>
-    </Dialog>
-  )
-}
-
-const FATES: Record<string, string> = {
-  add: '✓ will be added',
-  here: '○ in the class already',
-  double: '○ double',
-  fault: '✕ cannot be read',
-}
-
-function AddStudents({
-  classId,
-  open,
-  onClose,
-  onDone,
-}: {
-  classId: string
-  open: boolean
-  onClose: () => void
-  onDone: () => void
-}) {
-  const [text, setText] = useState('')
-  const [preview, setPreview] = useState<Schemas['RosterRosterPreviewView'] | null>(null)
-  const [error, setError] = useState<unknown>(null)
-  const path = { id: classId }
-  useEffect(() => setPreview(null), [text])
-  const look = async () => {
-    setError(null)
-    try {
-      setPreview(await take(api.POST('/api/classes/{id}/roster/preview', { params: { path }, body: { text } })))
-    } catch (thrown) {
-      setError(thrown)
-    }
-  }
-  const add = useMutation({
-    mutationFn: () => take(api.POST('/api/classes/{id}/roster', { params: { path }, body: { text } })),
-    onSuccess: () => {
-      toast(`${plural(preview?.adds ?? 0, 'student')} added. Print their slips next.`)
-      setText('')
-      onDone()
-      onClose()
-    },
-  })
-  const read = async (file: File | undefined) => {
-    if (!file) return
-    const bytes = await file.arrayBuffer()
-    try {
-      setText(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
-    } catch {
-      // Spreadsheets on older machines still write the Windows code page.
-      setText(new TextDecoder('windows-1252').decode(bytes))
-    }
-  }
-  const fault = error ? problemOf(error) : null
-  return (
-    <Dialog
-      open={open}
-      onClose={onClose}
-      wide
-      title="Add students"
-      foot={
-        preview ? (
-          <>
-            <Button onClick={() => setPreview(null)}>Back to the list</Button>
-            <Button kind="do" disabled={preview.adds === 0 || add.isPending} onClick={() => add.mutate()}>
-              Add {plural(preview.adds, 'student')}
-            </Button>
-          </>
-        ) : (
-          <Button kind="do" onClick={() => void look()}>
-            Look at the list
-          </Button>
-        )
-      }
-    >
-      {preview ? (
-        <table className="w-full text-[15px]">
-          <caption className="sr-only">How each line was read</caption>
-          <thead>
-            <tr className="border-b text-left text-sm text-quiet">
-              <th scope="col" className="py-1 font-medium">
-                Line
-              </th>
-              <th scope="col" className="font-medium">
-                Name
-              </th>
-              <th scope="col" className="font-medium">
-                What becomes of it
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {preview.lines.map((line) => (
-              <tr key={line.line} className="border-b">
-                <td className="py-1 text-quiet tabular-nums">{line.line}</td>
-                <td className="font-semibold">{line.name}</td>
-                <td className={line.fate === 'fault' ? 'text-bad' : line.fate === 'add' ? 'text-good' : 'text-quiet'}>
-                  {FATES[line.fate]} {line.note ? `· ${line.note}` : ''}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      ) : (
-        <div className="flex flex-col gap-3">
-          <AreaField
-            label="Names, one a line, or CSV"
-            rows={12}
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-            fault={fault?.fields.text}
-            placeholder={'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada'}
-          />
-          <label className="text-sm font-semibold">
-            or a CSV file{' '}
-            <input
-              type="file"
-              accept=".csv,.txt,text/csv,text/plain"
-              className="ml-2 font-normal"
-              onChange={(e) => void read(e.target.files?.[0])}
-            />
-          </label>
-          {fault && !fault.fields.text ? <FaultLine error={fault} /> : null}
-        </div>
-      )}
-      <FaultLine error={add.error} />
     </Dialog>
   )
 }

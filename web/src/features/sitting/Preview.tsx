@@ -3,10 +3,10 @@ import { Link } from 'react-router'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { Returned } from './Returned'
 import { SitScreen, type Driver } from './SitScreen'
-import { keyOf, type Step, type Value } from './store'
+import { keyOf, type Step, type Value, type Working } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
 const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }
@@ -19,6 +19,7 @@ export default function Preview({ paperId }: { paperId: string }) {
   const [view, setView] = useState<Schemas['SittingSittingView'] | null>(null)
   const [values, setValues] = useState<Map<string, Value>>(new Map())
   const [sure, setSure] = useState<Map<string, number>>(new Map())
+  const [workings, setWorkings] = useState<Map<string, Working>>(new Map())
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const ask = useCallback(
@@ -58,7 +59,17 @@ export default function Preview({ paperId }: { paperId: string }) {
       const key = keyOf(view.id, s.entry, s.try)
       const value = values.get(key)
       return value
-        ? [{ ...at(s), value, counter: 1, clientId: 'preview', millis: null, confidence: sure.get(key) ?? null }]
+        ? [
+            {
+              ...at(s),
+              value,
+              counter: 1,
+              clientId: 'preview',
+              millis: null,
+              confidence: sure.get(key) ?? null,
+              ...(workings.get(key) ? { working: workings.get(key) } : {}),
+            },
+          ]
         : []
     })
   const driver: Driver = {
@@ -70,6 +81,9 @@ export default function Preview({ paperId }: { paperId: string }) {
     media: PLACE,
     answer: (step, value) => setValues((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), value)),
     saySure: (step, level) => setSure((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), level)),
+    workings,
+    showWorking: (step, working) =>
+      setWorkings((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), working)),
     moveTo: () => undefined,
     settle: (step) => ask({ ...input, saves: saves(), settled: [...input.settled, at(step)] }),
     hint: (step) => ask({ ...input, saves: saves(), hints: [...input.hints, at(step)] }),

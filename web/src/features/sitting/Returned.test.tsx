@@ -22,7 +22,14 @@ const told = (change: Partial<NonNullable<Step['told']>> = {}): NonNullable<Step
 const step = (number: number, change: Partial<Step> = {}) =>
   answered(number, {
     points: '2',
-    face: { type: 'text', prompt: `<p>Question ${number}?</p>`, hasHint: false, asksConfidence: false },
+    face: {
+      type: 'text',
+      prompt: `<p>Question ${number}?</p>`,
+      hints: [],
+      goBack: null,
+      asksConfidence: false,
+      asksWorking: false,
+    },
     value: { text: `answer ${number}` },
     open: false,
     ...change,

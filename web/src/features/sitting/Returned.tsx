@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Given } from '@/answers/Answer'
+import { WorkingGiven } from '@/answers/Working'
 import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment } from '@/lib/format'
@@ -51,6 +52,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                     <div className="mt-2">
                       <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
                       {s.face ? <Given face={s.face} value={s.value} /> : null}
+                      <WorkingGiven value={s.working} />
                     </div>
                     <Told step={s} />
                   </div>

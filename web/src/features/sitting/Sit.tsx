@@ -6,17 +6,21 @@ import { plural, timeOfDay } from '@/lib/format'
 import { useLive, type ToStudents } from '@/lib/live'
 import { useSessionEnded } from '@/lib/session'
 import { placeOf, MediaProvider } from '@/media/place'
+import { later } from '@/ui/later'
 import { Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/Toasts'
+import { toast } from '@/ui/toast'
 import { Keeper, wordsOf, type Line } from './keeper'
 import { transportOf } from './leftBehind'
-import { Returned } from './Returned'
 import { SitScreen, type Driver } from './SitScreen'
 import { Stopwatch } from './stopwatch'
 import { ToJoin } from './ToJoin'
-import { deviceStore, keyOf, type Step, type Value } from './store'
+import { deviceStore, keyOf, type Step, type Value, type Working } from './store'
 
 // Seldom needed, and not before the first question is.
+const Returned = later(
+  () => import('./Returned').then((it) => it.Returned),
+  () => <Loading what="Opening your work" />,
+)
 const JoinAgain = lazy(() => import('./JoinAgain'))
 
 type View = Schemas['SittingSittingView']
@@ -29,6 +33,7 @@ export default function Sit() {
   const [view, setView] = useState<View | null>(null)
   const [values, setValues] = useState<Map<string, Value>>(new Map())
   const [sure, setSure] = useState<Map<string, number>>(new Map())
+  const [workings, setWorkings] = useState<Map<string, Working>>(new Map())
   const [line, setLine] = useState<Line>({ kind: 'kept', at: null })
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
@@ -48,6 +53,7 @@ export default function Sit() {
         for (const [key, kept] of known) watch.current.begin(key, kept.millis ?? 0)
         setValues(new Map(known.map(([key, kept]) => [key, kept.value])))
         setSure(new Map(known.flatMap(([key, kept]) => (kept.confidence ? [[key, kept.confidence] as const] : []))))
+        setWorkings(new Map(known.flatMap(([key, kept]) => (kept.working ? [[key, kept.working] as const] : []))))
         setView(first)
       })
       .catch((thrown: unknown) => !over && setError(thrown))
@@ -132,6 +138,12 @@ export default function Sit() {
       setSure((old) => new Map(old).set(key, level))
       void keeper.current?.sure(step.entry, step.try, level, watch.current.of(key))
     },
+    workings,
+    showWorking: (step, working) => {
+      const key = keyOf(id, step.entry, step.try)
+      setWorkings((old) => new Map(old).set(key, working))
+      void keeper.current?.shows(step.entry, step.try, working, watch.current.of(key))
+    },
     moveTo: (step) => {
       watch.current.show(step && keyOf(id, step.entry, step.try))
       if (step) keeper.current?.moveTo(step.entry)
@@ -141,7 +153,15 @@ export default function Sit() {
         take(api.POST('/api/me/sittings/{id}/settle', { ...path, body: { entry: step.entry, try: step.try } })),
       ),
     hint: (step) =>
-      act(() => take(api.POST('/api/me/sittings/{id}/hint', { ...path, body: { entry: step.entry, try: step.try } }))),
+      act(() =>
+        take(
+          api.POST('/api/me/sittings/{id}/hint', {
+            ...path,
+            // Which one is said, so that asking twice opens, and costs, no second one.
+            body: { entry: step.entry, try: step.try, nth: step.hints.length + 1 },
+          }),
+        ),
+      ),
     goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
     handIn: () => handIn(view.visit),
   }

@@ -8,7 +8,15 @@ import { placeOf } from '@/media/place'
 import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value } from './store'
 
-const acts = { saySure: vi.fn(), moveTo: vi.fn(), settle: vi.fn(), hint: vi.fn(), goOn: vi.fn(), handIn: vi.fn() }
+const acts = {
+  saySure: vi.fn(),
+  showWorking: vi.fn(),
+  moveTo: vi.fn(),
+  settle: vi.fn(),
+  hint: vi.fn(),
+  goOn: vi.fn(),
+  handIn: vi.fn(),
+}
 const answers: [string, Value][] = []
 function Sitting({ view: given }: { view: Driver['view'] }) {
   const [values, setValues] = useState(() => new Map<string, Value>())
@@ -23,6 +31,7 @@ function Sitting({ view: given }: { view: Driver['view'] }) {
         view: given,
         values,
         sure: new Map(),
+        workings: new Map(),
         line: 'kept',
         busy: false,
         media: placeOf('/api/me/files', null, 'test'),
@@ -164,11 +173,35 @@ describe('A student at work', () => {
   })
 
   it('opens a hint when asked, and offers none where there is none', async () => {
-    const user = sit({ steps: [step(1, { face: face({ hasHint: true }) }), step(2)] })
+    const user = sit({ steps: [step(1, { face: face({ hints: ['0', '0.5'] }) }), step(2)] })
     await user.click(button('Hint'))
     expect(acts.hint).toHaveBeenCalledOnce()
     await user.click(button('Leave for now'))
     expect(screen.queryByRole('button', { name: 'Hint' })).toBeNull()
+  })
+
+  it('says what another hint would cost before it is opened, and none when all are', async () => {
+    const open = face({ hints: ['0', '0.5'] })
+    const user = sit({
+      steps: [
+        step(1, { face: open, hints: ['<p>Look at the scale.</p>'] }),
+        step(2, { face: open, hints: ['<p>a</p>', '<p>b</p>'] }),
+      ],
+    })
+    expect(screen.getByText('Look at the scale.')).toBeTruthy()
+    await user.click(button('Another hint, costs 0.5 marks'))
+    expect(acts.hint).toHaveBeenCalledOnce()
+    await user.click(button('Leave for now'))
+    expect(screen.getByText('Hint 2')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: /hint/i })).toBeNull()
+  })
+
+  it('opens a page to go back to beside the question', async () => {
+    const goBack = { title: 'lesson 4', text: '<p>Twelfths: 1, 2, 3, 3, 2, 1.</p>' }
+    const user = sit({ steps: [step(1, { face: face({ goBack }) })] })
+    expect(screen.queryByText(/Twelfths/)).toBeNull()
+    await user.click(await screen.findByRole('button', { name: 'Go back to lesson 4' }))
+    expect(screen.getByText(/Twelfths/)).toBeTruthy()
   })
 
   it('reads a source with its picture described', () => {

@@ -1,17 +1,24 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { plural } from '@/lib/format'
+import { inMarks, plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Bar, barOf } from '@/ui/Bar'
 import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
+import { later } from '@/ui/later'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, useMedia, type MediaPlace } from '@/media/place'
 import { isByHand, loadInputs } from '@/answers/registry'
-import { keyOf, type Step, type Value } from './store'
+import { keyOf, type Step, type Value, type Working as Shown } from './store'
 import { HowSure } from './HowSure'
 import { Told } from './Told'
+
+// Fetched where some question has it, and then before it is reached.
+const working = () => import('@/answers/Working').then((it) => it.Working)
+const page = () => import('@/ui/ToGoBackTo').then((it) => it.ToGoBackTo)
+const Working = later(working)
+const ToGoBackTo = later(page)
 
 /** What a sitting can do; a student's goes to the server and device, a preview's to the server alone. */
 export type Driver = {
@@ -25,6 +32,9 @@ export type Driver = {
   media: Omit<MediaPlace, 'scope'>
   answer: (step: Step, value: Value) => void
   saySure: (step: Step, level: number) => void
+  /** what is shown beside the answers, where it is not as the server has it */
+  workings: ReadonlyMap<string, Shown>
+  showWorking: (step: Step, working: Shown) => void
   /** What is in front of the student now; null while they look over. */
   moveTo: (step: Step | null) => void
   settle: (step: Step) => Promise<void>
@@ -61,6 +71,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     // A part that cannot be fetched now is asked for again when its question is shown.
     loadInputs(types.split(' ')).catch(() => undefined)
   }, [types])
+  const shows = here.some((s) => s.face?.asksWorking)
+  const pages = here.some((s) => s.face?.goBack)
+  useEffect(() => {
+    if (shows) void working().catch(() => undefined)
+    if (pages) void page().catch(() => undefined)
+  }, [shows, pages])
   const step = here[Math.min(at, here.length - 1)]
   const looking = over || view.ended || !step
   useEffect(() => {
@@ -80,6 +96,8 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const last = at >= here.length - 1
   const mustSettle = Boolean(step?.face && atOnce && step.open && !isByHand(step.face.type) && !isBlank(valueOf(step)))
   const back = at > 0 && !over
+  /** what the next hint costs in marks, where there is one to open */
+  const nextHint = step?.open ? step.face?.hints[step.hints.length] : undefined
   // Every keystroke is sent and kept; only what is not so is worth a word.
   useSaid(/^(sending|kept( \d|$))/.test(driver.line) ? '' : driver.line)
   const resize = (next: number) => {
@@ -127,15 +145,16 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                 </h1>
                 <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
                 {step.face ? (
-                  <span className="text-[0.85em] whitespace-nowrap text-quiet">
-                    {step.points} {step.points === '1' ? 'mark' : 'marks'}
-                  </span>
+                  <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
                 ) : null}
               </div>
               {step.source ? <SourceSheet source={step.source} /> : null}
               {step.face ? (
                 <div className="mt-2 flex flex-col gap-5">
-                  <Rich html={step.face.prompt} className="text-[1.1em]" />
+                  <div>
+                    <Rich html={step.face.prompt} className="text-[1.1em]" />
+                    {step.face.goBack ? <ToGoBackTo page={step.face.goBack} /> : null}
+                  </div>
                   <Answer
                     key={`${step.entry}-${step.try}`}
                     face={step.face}
@@ -151,11 +170,21 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                       onSay={(level) => driver.saySure(step, level)}
                     />
                   ) : null}
-                  {step.hint ? (
-                    <div className="rounded border border-blue p-3">
-                      <b className="text-blue">Hint</b> <Rich html={step.hint} />
-                    </div>
+                  {step.face.asksWorking ? (
+                    <Working
+                      key={`working-${step.entry}-${step.try}`}
+                      value={driver.workings.get(keyOf(view.id, step.entry, step.try)) ?? step.working}
+                      disabled={!step.open || driver.busy}
+                      heading={`question ${step.number}`}
+                      onChange={(working) => driver.showWorking(step, working)}
+                    />
                   ) : null}
+                  {step.hints.map((hint, i) => (
+                    <div key={i} className="rounded border border-blue p-3">
+                      <b className="text-blue">{step.face && step.face.hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</b>{' '}
+                      <Rich html={hint} />
+                    </div>
+                  ))}
                   <Told step={step} />
                 </div>
               ) : null}
@@ -164,13 +193,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
         </main>
         {looking ? null : (
           <footer className="sticky bottom-0 border-t bg-sheet">
-            <div className="mx-auto flex max-w-2xl items-center gap-2 px-4 py-3">
+            <div className="mx-auto flex max-w-2xl flex-wrap items-center gap-2 px-4 py-3">
               <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
                 Back
               </Button>
-              {step.face?.hasHint && !step.hint && step.open ? (
+              {nextHint !== undefined ? (
                 <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
-                  Hint
+                  {step.hints.length > 0 ? 'Another hint' : 'Hint'}
+                  {nextHint === '0' ? '' : `, costs ${nextHint} ${nextHint === '1' ? 'mark' : 'marks'}`}
                 </Button>
               ) : null}
               <span className="flex-1" />

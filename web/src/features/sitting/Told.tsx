@@ -1,4 +1,6 @@
+import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
+import { saidHtml } from '@/lib/said'
 import { Bar, barOf } from '@/ui/Bar'
 import type { Step } from './store'
 
@@ -21,10 +23,11 @@ export function Told({ step }: { step: Step }) {
         {told.marks !== null ? (
           <span className="text-quiet">
             , {told.marks} of {step.points} {step.points === '1' ? 'mark' : 'marks'}
+            {step.hintsCost === '0' ? '' : `, ${plural(step.hints.length, 'hint')} taken off`}
           </span>
         ) : null}
       </p>
-      {told.feedback ? <p>{told.feedback}</p> : null}
+      {told.feedback ? <Rich html={saidHtml(told.feedback)} /> : null}
       {told.levels.map((level) => (
         <p key={level} className="text-[0.9em]">
           {level}

@@ -125,6 +125,31 @@ describe('Keeper', () => {
     keeper.stop()
   })
 
+  it('keeps and sends the working beside an answer, with it and without', async () => {
+    const sent: Schemas['SittingSaveInput'][] = []
+    const store = device()
+    const keeper = new Keeper(
+      's',
+      store,
+      async (saves) => (sent.push(...saves), kept(saves)),
+      () => undefined,
+    )
+    const working = { strokes: [], files: [], text: 'so 3' }
+    await keeper.shows('e1', 1, working, 10)
+    await keeper.flush()
+    await keeper.answer('e1', 1, { text: '3' }, 20)
+    await keeper.flush()
+    await keeper.answer('e2', 1, { text: 'a' }, 20)
+    await keeper.flush()
+    expect(sent.map((s) => [s.value, s.working])).toEqual([
+      [{ text: '' }, working],
+      [{ text: '3' }, working],
+      [{ text: 'a' }, undefined],
+    ])
+    expect((await store.of('s')).find((k) => k.entry === 'e1')).toMatchObject({ working })
+    keeper.stop()
+  })
+
   it('says so when an answer came too late', async () => {
     const keeper = new Keeper(
       's',

@@ -1,6 +1,6 @@
 import type { Schemas } from '@/lib/api/client'
 import { Again, mayBeSentAgain } from '@/lib/drafts/again'
-import { keyOf, type DeviceStore, type Kept, type Value } from './store'
+import { keyOf, type DeviceStore, type Kept, type Value, type Working } from './store'
 
 export type Line =
   { kind: 'kept'; at: Date | null } | { kind: 'sending' } | { kind: 'device' } | { kind: 'unsafe' } | { kind: 'closed' }
@@ -40,6 +40,7 @@ export class Keeper {
       counter: number
       millis: number
       confidence: number | null
+      working?: Working | null
     }[],
   ): Promise<ReadonlyMap<string, Kept>> {
     for (const step of steps) {
@@ -55,6 +56,7 @@ export class Keeper {
         sent: step.counter,
         millis: step.millis,
         confidence: step.confidence,
+        working: step.working ?? null,
       })
     }
     try {
@@ -79,11 +81,16 @@ export class Keeper {
     return this.keep(entry, tryNumber, millis, { confidence })
   }
 
+  /** What is shown beside the answer. */
+  shows(entry: string, tryNumber: number, working: Working, millis: number): Promise<void> {
+    return this.keep(entry, tryNumber, millis, { working })
+  }
+
   private async keep(
     entry: string,
     tryNumber: number,
     millis: number,
-    change: { value: Value } | { confidence: number },
+    change: { value: Value } | { confidence: number } | { working: Working },
   ): Promise<void> {
     const key = keyOf(this.sittingId, entry, tryNumber)
     const before = this.kept.get(key)
@@ -94,6 +101,7 @@ export class Keeper {
       try: tryNumber,
       value: before?.value ?? { text: '' },
       confidence: before?.confidence ?? null,
+      working: before?.working ?? null,
       counter: Math.max(this.clock(), (before?.counter ?? 0) + 1),
       sent: before?.sent ?? 0,
       millis: Math.max(millis, before?.millis ?? 0),
@@ -149,6 +157,7 @@ export class Keeper {
           clientId: `${k.entry}-${k.try}-${k.counter}`,
           millis: k.millis,
           confidence: k.confidence,
+          ...(k.working ? { working: k.working } : {}),
         })),
         at,
       )

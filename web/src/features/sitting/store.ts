@@ -3,6 +3,7 @@ import type { Schemas } from '@/lib/api/client'
 
 export type Step = Schemas['SittingStepView']
 export type Value = Schemas['Response']
+export type Working = Schemas['WorkingResponse']
 
 /** One answer on the device. `sent` is the counter that the server has confirmed. */
 export type Kept = {
@@ -17,6 +18,8 @@ export type Kept = {
   millis: number
   /** How sure the student said they are, 1 to 3. */
   confidence: number | null
+  /** What is shown beside the answer; devices that have been here before hold none. */
+  working?: Working | null
 }
 
 export const keyOf = (sittingId: string, entry: string, tryNumber: number) => `${sittingId}|${entry}|${tryNumber}`

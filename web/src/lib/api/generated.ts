@@ -116,6 +116,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bank/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keptSearchList"];
+        put?: never;
+        post: operations["keptSearchKeep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bank/searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["keptSearchDrop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bank/skills": {
         parameters: {
             query?: never;
@@ -804,6 +836,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/many/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["manyArchive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/many/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["manyCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/many/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["manyRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/many/skills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["manySkills"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bankRead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/notes/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bankKeep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items/try": {
         parameters: {
             query?: never;
@@ -814,6 +942,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["bankTry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/try-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bankTryAll"];
         delete?: never;
         options?: never;
         head?: never;
@@ -831,6 +975,70 @@ export interface paths {
         put: operations["bankSave"];
         post?: never;
         delete: operations["bankArchive"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bankHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{id}/history/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bankVersion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bankNotes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/items/{id}/remarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["remarkList"];
+        put?: never;
+        post: operations["remarkAdd"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1348,6 +1556,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remarks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remarkRemove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remarks/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remarkReopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remarks/{id}/settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remarkSettle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/second-marks": {
         parameters: {
             query?: never;
@@ -1487,6 +1743,9 @@ export interface components {
             formulas: string[];
             draws: components["schemas"]["BankDrawView"][];
         };
+        BankHistoryView: {
+            versions: components["schemas"]["BankVersionLineView"][];
+        };
         BankItemInput: {
             item?: components["schemas"]["Item"];
             version?: number;
@@ -1502,6 +1761,16 @@ export interface components {
             misconceptions: {
                 [key: string]: number;
             };
+            authors: {
+                [key: string]: number;
+            };
+            names: {
+                [key: string]: string;
+            };
+            right: {
+                [key: string]: number;
+            };
+            used: number;
             total: number;
         };
         BankItemRowView: {
@@ -1517,6 +1786,7 @@ export interface components {
             usedIn: number;
             facility: number | null;
             students: number;
+            remarks: number;
         };
         BankItemSavedView: {
             id: string;
@@ -1537,6 +1807,59 @@ export interface components {
             papers: string[];
             record: components["schemas"]["BankRecordView"];
         };
+        BankKeepNotesInput: {
+            requestId?: string;
+            text?: string;
+            table?: boolean;
+        };
+        BankKeptNotesView: {
+            ids: string[];
+        };
+        BankKeptSearchInput: {
+            name?: string;
+            query?: string;
+        };
+        BankKeptSearchView: {
+            id: string;
+            name: string;
+            query: string;
+        };
+        BankKeptSearchesView: {
+            searches: components["schemas"]["BankKeptSearchView"][];
+        };
+        BankManyInput: {
+            ids?: string[];
+        };
+        BankManySkillsInput: {
+            skills?: {
+                [key: string]: string | null;
+            };
+        };
+        BankManySkillsView: {
+            before: {
+                [key: string]: string | null;
+            };
+        };
+        BankNoteFaultView: {
+            line: number;
+            message: string;
+        };
+        BankNotedQuestionView: {
+            line: number;
+            item: components["schemas"]["Item"] | null;
+            faults: components["schemas"]["BankNoteFaultView"][];
+            defects: components["schemas"]["BankDefectView"][];
+        };
+        BankNotesInput: {
+            text?: string;
+            table?: boolean;
+        };
+        BankNotesTextView: {
+            text: string;
+        };
+        BankNotesView: {
+            questions: components["schemas"]["BankNotedQuestionView"][];
+        };
         BankRecordLineView: {
             line: string;
             count: number;
@@ -1547,6 +1870,24 @@ export interface components {
             facility: number | null;
             seconds: number | null;
             lines: components["schemas"]["BankRecordLineView"][];
+        };
+        BankRemarkInput: {
+            id?: string;
+            text?: string;
+            part?: string;
+        };
+        BankRemarkView: {
+            id: string;
+            part: string;
+            text: string;
+            by: string;
+            at: string;
+            own: boolean;
+            settledBy: string | null;
+            settledAt: string | null;
+        };
+        BankRemarksView: {
+            remarks: components["schemas"]["BankRemarkView"][];
         };
         BankTermInput: {
             name?: string;
@@ -1566,6 +1907,13 @@ export interface components {
             misconceptions: components["schemas"]["BankTermView"][];
             units: string[];
         };
+        BankTriedView: {
+            results: components["schemas"]["BankTryView"][];
+        };
+        BankTryAllInput: {
+            item?: components["schemas"]["Item"];
+            responses?: components["schemas"]["Responses"];
+        };
         BankTryInput: {
             item?: components["schemas"]["Item"];
             response?: components["schemas"]["Response"];
@@ -1580,6 +1928,15 @@ export interface components {
             numbers: {
                 [key: string]: string;
             };
+        };
+        BankVersionLineView: {
+            version: number;
+            by: string;
+            until: string | null;
+        };
+        BankVersionView: {
+            version: number;
+            item: components["schemas"]["Item"];
         };
         ExchangePrintJobView: {
             id: string;
@@ -1782,6 +2139,7 @@ export interface components {
             confidence: number | null;
             face: components["schemas"]["Face"];
             response: components["schemas"]["Response"] | null;
+            working: components["schemas"]["WorkingResponse"] | null;
         };
         MarkingDeskView: {
             handoutId: string;
@@ -1882,6 +2240,9 @@ export interface components {
             markVersion: number;
             returned: boolean;
             history: components["schemas"]["MarkingMarkEventView"][];
+            hintsOpened: number;
+            hintsCost: string;
+            working: components["schemas"]["WorkingResponse"] | null;
         };
         MarkingOutboxLineView: {
             id: string;
@@ -2225,6 +2586,7 @@ export interface components {
             entry: string;
             number: number;
             title: string;
+            part: string;
             key: string;
             keyText: string;
             rival: string;
@@ -2516,6 +2878,11 @@ export interface components {
             state: string;
             at: string;
         };
+        SittingHintInput: {
+            entry?: string;
+            try?: number;
+            nth?: number;
+        };
         SittingKeptView: {
             entry: string;
             try: number;
@@ -2556,6 +2923,7 @@ export interface components {
             clientId?: string;
             millis?: number | null;
             confidence?: number | null;
+            working?: components["schemas"]["WorkingResponse"] | null;
         };
         SittingSavesInput: {
             saves?: components["schemas"]["SittingSaveInput"][];
@@ -2604,10 +2972,12 @@ export interface components {
             counter: number;
             open: boolean;
             settled: boolean;
-            hint: string | null;
+            hints: string[];
+            hintsCost: string;
             told: components["schemas"]["SittingToldView"] | null;
             millis: number;
             confidence: number | null;
+            working: components["schemas"]["WorkingResponse"] | null;
         };
         SittingToldView: {
             verdict: string;
@@ -2638,6 +3008,8 @@ export interface components {
             key: boolean;
             feedback: string;
             misconception: string | null;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            credit?: string;
         };
         ChoiceRule: {
             options: components["schemas"]["Option"][];
@@ -2651,6 +3023,8 @@ export interface components {
             credit: string;
             feedback: string;
             misconception: string | null;
+            /** @description `*` stands for any words, `_` for one. */
+            blanks?: boolean;
         };
         Folding: {
             case: boolean;
@@ -2662,6 +3036,7 @@ export interface components {
             forms: components["schemas"]["Form"][];
             folding: components["schemas"]["Folding"];
             allowSlips: boolean;
+            anyOrder?: boolean;
         };
         Target: {
             /** @description An exact number: 2, 0.5 or 1/3. */
@@ -2669,17 +3044,28 @@ export interface components {
             /** @description An exact number: 2, 0.5 or 1/3. */
             tolerance: string;
             /** @enum {unknown} */
-            kind: "absolute" | "relative";
+            kind: "absolute" | "relative" | "decimals" | "figures" | "range";
             /** @description An exact number: 2, 0.5 or 1/3. */
             credit: string;
             feedback: string;
             misconception: string | null;
+            exact?: string;
         };
         NumberRule: {
             targets: components["schemas"]["Target"][];
             unit: string;
             /** @enum {unknown} */
             unitUse: "none" | "optional" | "required";
+            /** @enum {unknown} */
+            form?: "any" | "integer" | "decimal" | "fraction" | "lowest terms" | "mixed" | "standard" | "surd";
+            figures?: number;
+            convert?: boolean;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            unitless?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            formless?: string;
+            /** @enum {unknown} */
+            style?: "point" | "comma";
         };
         Level: {
             /** @description An exact number: 2, 0.5 or 1/3. */
@@ -2757,6 +3143,7 @@ export interface components {
         GapsRule: {
             passage: string;
             gaps: components["schemas"]["Gap"][];
+            bank?: string[];
         };
         Cell: {
             row: number;
@@ -2809,14 +3196,19 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         OrderFace: {
             /** @constant */
             type: "order";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             things: components["schemas"]["Thing"][];
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         MatchItem: {
             /** @constant */
@@ -2837,16 +3229,21 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         MatchFace: {
             /** @constant */
             type: "match";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             things: components["schemas"]["Thing"][];
             places: components["schemas"]["Thing"][];
             copies: boolean;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         ExpressionItem: {
             /** @constant */
@@ -2867,14 +3264,19 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         ExpressionFace: {
             /** @constant */
             type: "expression";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             names: string[];
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         GapsItem: {
             /** @constant */
@@ -2895,12 +3297,15 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         GapsFace: {
             /** @constant */
             type: "gaps";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             passage: string;
             gaps: {
@@ -2914,6 +3319,9 @@ export interface components {
                 several?: boolean;
                 names?: string[];
             }[];
+            goBack: components["schemas"]["GoBack"] | null;
+            bank?: string[];
+            asksWorking: boolean;
         };
         TableItem: {
             /** @constant */
@@ -2934,12 +3342,15 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         TableFace: {
             /** @constant */
             type: "table";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             rows: number;
             columns: number;
@@ -2953,6 +3364,8 @@ export interface components {
                 /** @enum {unknown} */
                 unitUse?: "none" | "optional" | "required";
             }[];
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         AnyRule: components["schemas"]["ChoiceRule"] | components["schemas"]["TextRule"] | components["schemas"]["NumberRule"] | components["schemas"]["OpenRule"] | components["schemas"]["OrderRule"] | components["schemas"]["MatchRule"] | components["schemas"]["ExpressionRule"] | components["schemas"]["GapsRule"] | components["schemas"]["TableRule"] | components["schemas"]["SpotRule"] | components["schemas"]["PlotRule"] | components["schemas"]["FloorRule"] | components["schemas"]["WorkingRule"] | components["schemas"]["RecordingRule"] | components["schemas"]["UploadRule"];
         ChoiceItem: {
@@ -2974,6 +3387,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         TextItem: {
             /** @constant */
@@ -2994,6 +3410,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         NumberItem: {
             /** @constant */
@@ -3014,6 +3433,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         OpenItem: {
             /** @constant */
@@ -3034,6 +3456,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         Item: components["schemas"]["ChoiceItem"] | components["schemas"]["TextItem"] | components["schemas"]["NumberItem"] | components["schemas"]["OpenItem"] | components["schemas"]["OrderItem"] | components["schemas"]["MatchItem"] | components["schemas"]["ExpressionItem"] | components["schemas"]["GapsItem"] | components["schemas"]["TableItem"] | components["schemas"]["SpotItem"] | components["schemas"]["PlotItem"] | components["schemas"]["FloorItem"] | components["schemas"]["WorkingItem"] | components["schemas"]["RecordingItem"] | components["schemas"]["UploadItem"];
         ItemMap: {
@@ -3054,38 +3479,46 @@ export interface components {
             /** @constant */
             type: "choice";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             options: components["schemas"]["Thing"][];
             several: boolean;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         TextFace: {
             /** @constant */
             type: "text";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         NumberFace: {
             /** @constant */
             type: "number";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             unit: string;
             /** @enum {unknown} */
             unitUse: "none" | "optional" | "required";
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         OpenFace: {
             /** @constant */
             type: "open";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             criteria: string[];
             least: number | null;
             most: number | null;
             starters: string[];
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         Face: components["schemas"]["ChoiceFace"] | components["schemas"]["TextFace"] | components["schemas"]["NumberFace"] | components["schemas"]["OpenFace"] | components["schemas"]["OrderFace"] | components["schemas"]["MatchFace"] | components["schemas"]["ExpressionFace"] | components["schemas"]["GapsFace"] | components["schemas"]["TableFace"] | components["schemas"]["SpotFace"] | components["schemas"]["PlotFace"] | components["schemas"]["FloorFace"] | components["schemas"]["WorkingFace"] | components["schemas"]["RecordingFace"] | components["schemas"]["UploadFace"];
         Source: {
@@ -3212,6 +3645,8 @@ export interface components {
             credit: string;
             feedback: string;
             misconception: string | null;
+            /** @description It may stand in place of what is asked for, and adds nothing to it. */
+            also?: boolean;
         };
         PlotRule: {
             ground: components["schemas"]["Grid"];
@@ -3275,63 +3710,75 @@ export interface components {
             /** @constant */
             type: "spot";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             /** @enum {unknown} */
             mode: "points" | "rings" | "labels";
             asked: number;
             labels: components["schemas"]["Thing"][];
             picture: components["schemas"]["Picture"] | null;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         PlotFace: {
             /** @constant */
             type: "plot";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             ground: components["schemas"]["Grid"];
             tools: ("point" | "line" | "interval")[];
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         FloorFace: {
             /** @constant */
             type: "floor";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         WorkingFace: {
             /** @constant */
             type: "working";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             criteria: string[];
             /** @enum {unknown} */
             ground: "blank" | "squared" | "graph" | "isometric" | "picture";
             picture: components["schemas"]["Picture"] | null;
             photo: boolean;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         RecordingFace: {
             /** @constant */
             type: "recording";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             criteria: string[];
             /** @enum {unknown} */
             medium: "sound" | "film";
             seconds: number;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         UploadFace: {
             /** @constant */
             type: "upload";
             prompt: string;
-            hasHint: boolean;
+            hints: string[];
             asksConfidence: boolean;
             criteria: string[];
             kinds: ("picture" | "pdf" | "sound" | "film" | "document")[];
             most: number;
             megabytes: number;
+            goBack: components["schemas"]["GoBack"] | null;
+            asksWorking: boolean;
         };
         SpotItem: {
             /** @constant */
@@ -3352,6 +3799,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         PlotItem: {
             /** @constant */
@@ -3372,6 +3822,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         FloorItem: {
             /** @constant */
@@ -3392,6 +3845,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         WorkingItem: {
             /** @constant */
@@ -3412,6 +3868,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         RecordingItem: {
             /** @constant */
@@ -3432,6 +3891,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         UploadItem: {
             /** @constant */
@@ -3452,6 +3914,9 @@ export interface components {
             constraints?: string[];
             decimals?: number;
             checks?: components["schemas"]["Check"][];
+            hints?: components["schemas"]["Hint"][];
+            goBack?: components["schemas"]["GoBack"];
+            working?: boolean;
         };
         Variable: {
             name: string;
@@ -3464,6 +3929,10 @@ export interface components {
             choices?: string[];
             /** @description A formula over the variables before it. */
             is?: string;
+            /** @description Of a table: the names that its columns are used by. */
+            columns?: string[];
+            /** @description Of a table: a value for each column. A draw takes one row. */
+            rows?: string[][];
         };
         Check: {
             when: string;
@@ -3472,6 +3941,15 @@ export interface components {
             feedback: string;
             misconception: string | null;
         };
+        Hint: {
+            text: string;
+            cost: string;
+        };
+        GoBack: {
+            title: string;
+            text: string;
+        };
+        Responses: components["schemas"]["Response"][];
     };
     responses: never;
     parameters: never;
@@ -3691,6 +4169,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BankTermView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keptSearchList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankKeptSearchesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keptSearchKeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankKeptSearchInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankKeptSearchesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keptSearchDrop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankKeptSearchesView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -5317,6 +5888,10 @@ export interface operations {
                 skill?: string;
                 misconception?: string;
                 type?: string;
+                author?: string;
+                right?: string;
+                used?: boolean;
+                archived?: boolean;
                 sort?: string;
                 from?: string;
             };
@@ -5412,6 +5987,200 @@ export interface operations {
             };
         };
     };
+    manyArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankManyInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    manyCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankManyInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankKeptNotesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    manyRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankManyInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    manySkills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankManySkillsInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankManySkillsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankNotesInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankNotesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankKeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankKeepNotesInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankKeptNotesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     bankTry: {
         parameters: {
             query?: never;
@@ -5432,6 +6201,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BankTryView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankTryAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankTryAllInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankTriedView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
@@ -5528,6 +6330,166 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankHistoryView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankVersion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankVersionView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankNotesTextView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remarkList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankRemarksView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remarkAdd: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankRemarkInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankRemarksView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -5984,7 +6946,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SittingStepInput"];
+                "application/json": components["schemas"]["SittingHintInput"];
             };
         };
         responses: {
@@ -6764,6 +7726,99 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExchangePrintView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remarkRemove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankRemarksView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remarkReopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankRemarksView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remarkSettle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankRemarksView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

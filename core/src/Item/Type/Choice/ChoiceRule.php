@@ -16,6 +16,7 @@ use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\PlainText;
 use ChalkLadder\Core\Item\Renaming;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 
 /**
@@ -46,7 +47,7 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
                 $id,
                 $option->text('text', 2000),
                 $option->bool('key', false),
-                $option->text('feedback', 2000, ''),
+                $option->text('feedback', Said::LONGEST, ''),
                 $option->textOrNull('misconception', 36),
                 $option->has('credit') ? $option->rational('credit', '0', '1') : null,
             );
@@ -81,13 +82,13 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
             default => BigRational::of($false === 0 && $hits === count($keys) ? 1 : 0),
         };
         $wrong = array_values(array_filter($picked, static fn (Option $o): bool => !$o->key));
-        $speaking = array_filter($wrong !== [] ? $wrong : $picked, static fn (Option $o): bool => $o->feedback !== '');
+        $speaking = $wrong !== [] ? $wrong : $picked;
 
         return Outcome::of(
             $credit,
             implode('+', array_map(static fn (Option $o): string => $o->id, $picked)),
             implode(' + ', array_map(fn (Option $o): string => $this->letter($o->id), $picked)),
-            implode(' ', array_map(static fn (Option $o): string => $o->feedback, $speaking)),
+            Said::together(array_map(static fn (Option $o): string => $o->feedback, $speaking)),
             array_values(array_unique(array_filter(
                 array_map(static fn (Option $o): ?string => $o->misconception, $wrong),
                 is_string(...),

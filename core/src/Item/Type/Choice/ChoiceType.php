@@ -21,6 +21,11 @@ final class ChoiceType extends PlainType
         return [ChoiceResponse::class];
     }
 
+    public function notes(): ChoiceNotes
+    {
+        return new ChoiceNotes();
+    }
+
     public function seconds(): float
     {
         return 30.0;

@@ -16,6 +16,11 @@ final class ExpressionType extends PlainType
         return ExpressionRule::read($node);
     }
 
+    public function notes(): ExpressionNotes
+    {
+        return new ExpressionNotes();
+    }
+
     public function seconds(): float
     {
         return 90.0;

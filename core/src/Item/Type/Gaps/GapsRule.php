@@ -6,8 +6,10 @@ namespace ChalkLadder\Core\Item\Type\Gaps;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\AnswerPart;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\FieldRule;
+use ChalkLadder\Core\Item\FieldRules;
 use ChalkLadder\Core\Item\Inputs;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\ItemType;
@@ -16,6 +18,7 @@ use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Renaming;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 
 /**
@@ -25,13 +28,17 @@ use ChalkLadder\Core\Item\Showing;
 final readonly class GapsRule extends PlainRule
 {
     private const LONGEST = 6000;
+    private const MOST_FURTHER = 20;
+    private const LONGEST_WORD = 120;
 
     /**
      * @param list<array{id: string, weight: int, rule: FieldRule}> $gaps
      * @param string                                                $passage plain text with each gap's id in brackets, such as `[g1]`;
      *                                                                       empty where the gaps stand one below the other
+     * @param list<string>|null                                     $bank    what stands in a bank beside the right words, to be dragged
+     *                                                                       into the gaps for words; null where they are typed
      */
-    public function __construct(public array $gaps, public string $passage = '')
+    public function __construct(public array $gaps, public string $passage = '', public ?array $bank = null)
     {
     }
 
@@ -53,7 +60,11 @@ final readonly class GapsRule extends PlainRule
             $gap->rejectUnknown();
         }
 
-        return new self($gaps, $node->text('passage', self::LONGEST, ''));
+        return new self(
+            $gaps,
+            $node->text('passage', self::LONGEST, ''),
+            $node->has('bank') ? array_values($node->texts('bank', self::MOST_FURTHER, self::LONGEST_WORD)) : null,
+        );
     }
 
     public function type(): ItemType
@@ -83,7 +94,7 @@ final readonly class GapsRule extends PlainRule
             $weights === 0 ? BigRational::zero() : $sum->dividedBy($weights),
             implode(', ', $lines),
             implode(' | ', $readAs),
-            implode(' ', array_filter($feedback, static fn (string $f): bool => $f !== '')),
+            Said::together($feedback),
             array_values(array_unique($ideas)),
         );
     }
@@ -100,7 +111,29 @@ final readonly class GapsRule extends PlainRule
             static fn (array $g): array => ['id' => $g['id'], 'type' => $g['rule']->type()->value]
                 + $g['rule']->face($showing->within($g['id'])),
             $this->gaps,
-        )];
+        )] + ($this->bank === null ? [] : ['bank' => $showing->mixed([...$this->words(), ...$this->bank], 'bank')]);
+    }
+
+    /** @return list<string> what is right in each gap for words, as it stands in a bank */
+    private function words(): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (array $g): string => $g['rule']->type()->definition()->isDragged()
+                ? html_entity_decode($g['rule']->key(), ENT_QUOTES | ENT_HTML5)
+                : '',
+            $this->gaps,
+        ), static fn (string $w): bool => $w !== ''));
+    }
+
+    /** In every gap whose answer earned less, what stands in it is accepted from now on. */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        $given = self::in($response);
+
+        return new self(array_map(
+            static fn (array $g): array => ['rule' => FieldRules::accepting($g['rule'], $given[$g['id']] ?? '', $credit, $feedback)] + $g,
+            $this->gaps,
+        ), $this->passage, $this->bank);
     }
 
     public function renamed(Response $response, Renaming $names): Response
@@ -148,6 +181,18 @@ final readonly class GapsRule extends PlainRule
         return ['text' => '', 'answer' => ''] + array_map(Inputs::value(...), self::in($response));
     }
 
+    /** Gap by gap, counted as they stand. */
+    public function parts(Response $response): array
+    {
+        $given = self::in($response);
+
+        return array_values(array_filter(array_map(
+            static fn (array $g, int $i): ?AnswerPart => AnswerPart::ofField('gap '.($i + 1), $g['rule'], $given[$g['id']] ?? ''),
+            $this->gaps,
+            array_keys($this->gaps),
+        )));
+    }
+
     public function guess(): float
     {
         return array_product(array_map(static fn (array $g): float => $g['rule']->guess(), $this->gaps));
@@ -176,12 +221,15 @@ final readonly class GapsRule extends PlainRule
                 'rule' => $g['rule']->toArray(),
             ],
             $this->gaps,
-        )];
+        )] + ($this->bank === null ? [] : ['bank' => $this->bank]);
     }
 
     public function defects(): array
     {
         $defects = $this->gaps === [] ? [Defect::blocking('There is no gap.')] : [];
+        if ($this->bank !== null && count($this->words()) < 2) {
+            $defects[] = Defect::advice('A bank wants at least two gaps for words.');
+        }
         foreach ($this->gaps as $gap) {
             if ($this->passage !== '' && substr_count($this->passage, '['.$gap['id'].']') !== 1) {
                 $defects[] = Defect::blocking(sprintf('Gap %s has to stand in the passage once.', $gap['id']));

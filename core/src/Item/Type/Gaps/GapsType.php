@@ -20,6 +20,11 @@ final class GapsType extends ComposedType
         return [GapsResponse::class];
     }
 
+    public function notes(): GapsNotes
+    {
+        return new GapsNotes();
+    }
+
     public function seconds(): float
     {
         return 90.0;

@@ -6,14 +6,17 @@ namespace ChalkLadder\Core\Item\Type\Match;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\AnswerPart;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\NotAcceptable;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Renaming;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 use ChalkLadder\Core\Item\Thing;
 
@@ -21,8 +24,8 @@ use ChalkLadder\Core\Item\Thing;
  * Things matched with places: pairs, or things sorted into bins. A place without a thing is a distractor. With copies, a
  * thing may be used several times and counts as often as the key says (counting with pieces).
  *
- * Credit per pair: (pairs of the key that were made − pairs beyond their number) / pairs of the key, floor 0; or all
- * or nothing.
+ * Credit per pair: (pairs of the key that were made + what other pairs are worth by a line of their own − pairs without
+ * worth beyond the number of the key) / pairs of the key, from 0 to 1; or all or nothing.
  */
 final readonly class MatchRule extends PlainRule
 {
@@ -31,7 +34,8 @@ final readonly class MatchRule extends PlainRule
      * @param list<Thing>                                             $places
      * @param list<array{string, string}>                             $key    thing, place; with copies a pair may stand several times
      * @param bool                                                    $copies a thing may be used more than once
-     * @param list<array{thing: string, place: string, line: Line}>   $lines  wrong pairs worth knowing
+     * @param list<array{thing: string, place: string, line: Line}>   $lines  pairs beside the key worth knowing,
+     *                                                                       mostly wrong ones
      */
     public function __construct(
         public array $things,
@@ -80,38 +84,77 @@ final readonly class MatchRule extends PlainRule
             $left[self::name($pair)] = ($left[self::name($pair)] ?? 0) + 1;
         }
         $hits = $false = 0;
-        $wrong = [];
+        $worth = BigRational::zero();
+        $told = [];
         foreach ($given as $pair) {
             if (($left[self::name($pair)] ?? 0) > 0) {
                 --$left[self::name($pair)];
                 ++$hits;
-            } else {
-                ++$false;
-                foreach ($this->lines as $line) {
-                    if ($line['thing'] === $pair[0] && $line['place'] === $pair[1]) {
-                        $wrong[] = $line['line'];
-                    }
-                }
+
+                continue;
             }
+            $line = $this->lineOf($pair);
+            if ($line !== null) {
+                $told[] = $line;
+                $worth = $worth->plus($line->credit);
+            }
+            $false += $line?->credit->isPositive() === true ? 0 : 1;
         }
         $most = count($this->key);
         // A wrong pair that stands where a right one is missing costs that one; a surplus costs one more.
-        $surplus = max(0, $hits + $false - $most);
+        $surplus = min($false, max(0, count($given) - $most));
+        $sum = $worth->plus($hits)->minus($this->each ? $surplus : 0);
         $credit = match (true) {
-            $most === 0 => BigRational::zero(),
-            $this->each => BigRational::nd(max(0, $hits - $surplus), $most),
-            default => BigRational::of($hits === $most && $false === 0 ? 1 : 0),
+            $most === 0 || $sum->isNegative() => BigRational::zero(),
+            $this->each => BigRational::min(BigRational::one(), $sum->dividedBy($most)),
+            default => BigRational::of($sum->isGreaterThanOrEqualTo($most) && $false === 0 ? 1 : 0),
         };
 
         return Outcome::of(
             $credit,
             sprintf('%d of %d', $hits, $most),
             implode(', ', array_map(static fn (array $p): string => $p[0].'–'.$p[1], $given)),
-            implode(
-                ' ',
-                array_filter(array_map(static fn (Line $l): string => $l->feedback, $wrong), static fn (string $f): bool => $f !== ''),
-            ),
-            Line::misconceptionsOf($wrong),
+            Said::together(array_map(static fn (Line $l): string => $l->feedback, $told)),
+            Line::misconceptionsOf($told),
+        );
+    }
+
+    /** @param array{string, string} $pair */
+    private function lineOf(array $pair): ?Line
+    {
+        foreach ($this->lines as $line) {
+            if ($line['thing'] === $pair[0] && $line['place'] === $pair[1]) {
+                return $line['line'];
+            }
+        }
+
+        return null;
+    }
+
+    /** Each pair that earned less is a line of its own from now on. */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        if (!$this->each && !$credit->isEqualTo(1)) {
+            throw new NotAcceptable('credit', 'All or nothing is given here, so part credit cannot be.');
+        }
+        $taken = [];
+        foreach ($this->made(self::in($response)) as $pair) {
+            if (!in_array($pair, $this->key, true) && ($this->lineOf($pair)->credit ?? BigRational::zero())->isLessThan($credit)) {
+                $taken[self::name($pair)] = ['thing' => $pair[0], 'place' => $pair[1], 'line' => new Line($credit, $feedback)];
+            }
+        }
+        if ($taken === []) {
+            throw new NotAcceptable('accept', 'None of these pairs is worth less than that.');
+        }
+        $others = array_filter($this->lines, static fn (array $l): bool => !isset($taken[self::name([$l['thing'], $l['place']])]));
+
+        return new self(
+            $this->things,
+            $this->places,
+            $this->key,
+            $this->each,
+            $this->copies,
+            [...array_values($taken), ...array_values($others)],
         );
     }
 
@@ -185,6 +228,30 @@ final readonly class MatchRule extends PlainRule
     public function key(): string
     {
         return htmlspecialchars(implode(', ', array_map($this->pairInWords(...), $this->key)));
+    }
+
+    public function accepted(): array
+    {
+        $more = array_filter($this->lines, static fn (array $l): bool => $l['line']->credit->isPositive());
+
+        return array_values(array_map(
+            fn (array $l): string => $this->pairInWords([$l['thing'], $l['place']]).' for credit '.$l['line']->credit->simplified(),
+            $more,
+        ));
+    }
+
+    /** Thing by thing: where it was put. Where a thing may be used several times, there is nothing to compare place by place. */
+    public function parts(Response $response): array
+    {
+        $places = array_column($this->key, 1, 0);
+
+        return $this->copies ? [] : array_map(fn (array $pair): AnswerPart => new AnswerPart(
+            Thing::named($this->things, $pair[0]),
+            Thing::named($this->places, $pair[1]),
+            isset($places[$pair[0]]) ? Thing::named($this->places, $places[$pair[0]]) : 'nowhere',
+            in_array($pair, $this->key, true),
+            $pair[1],
+        ), $this->made(self::in($response)));
     }
 
     /** @param array{string, string} $pair */

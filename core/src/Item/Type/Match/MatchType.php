@@ -20,6 +20,11 @@ final class MatchType extends PlainType
         return [MatchResponse::class];
     }
 
+    public function notes(): MatchNotes
+    {
+        return new MatchNotes();
+    }
+
     public function seconds(): float
     {
         return 60.0;

@@ -17,6 +17,11 @@ final class NumberType extends PlainType
         return NumberRule::read($node);
     }
 
+    public function notes(): NumberNotes
+    {
+        return new NumberNotes();
+    }
+
     public function seconds(): float
     {
         return 60.0;

@@ -13,6 +13,7 @@ use ChalkLadder\Core\Formula\FormulaError;
 use ChalkLadder\Core\Formula\Parser;
 use ChalkLadder\Core\Formula\Style;
 use ChalkLadder\Core\Formula\Tree;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Texts;
 
 /** A value that a number answer may hit, with how near is near enough. A distractor is a target with little or no credit. */
@@ -52,15 +53,18 @@ final readonly class Target
         }
         $value = $near ?? $node->rational('value', '-1000000000', '1000000000');
         $node->has('value');
-        $tolerance = in_array($kind, ['decimals', 'figures'], true)
-            ? BigRational::of($node->int('tolerance', $kind === 'figures' ? 1 : 0, 12))
-            : $node->rational('tolerance', '0', '1000000000', '0');
+        $places = in_array($kind, ['decimals', 'figures'], true);
+        $tolerance = $node->rational('tolerance', $kind === 'figures' ? '1' : '0', $places ? '12' : '1000000000', $places ? null : '0');
+        if ($places && !$tolerance->simplified()->getDenominator()->isEqualTo(1)) {
+            $node->fault('tolerance', 'This must be a whole number of places or figures.');
+            $tolerance = BigRational::one();
+        }
         $target = new self(
             $value,
             $tolerance,
             $kind,
             $node->rational('credit', '0', '1', '1'),
-            $node->text('feedback', 2000, ''),
+            $node->text('feedback', Said::LONGEST, ''),
             $node->textOrNull('misconception', 36),
             $exact,
         );
@@ -146,7 +150,7 @@ final readonly class Target
     {
         return [
             'value' => (string) $this->value,
-            'tolerance' => in_array($this->kind, ['decimals', 'figures'], true) ? $this->tolerance->toInt() : (string) $this->tolerance,
+            'tolerance' => (string) $this->tolerance,
             'kind' => $this->kind,
             'credit' => (string) $this->credit,
             'feedback' => $this->feedback,

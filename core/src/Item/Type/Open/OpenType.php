@@ -22,6 +22,11 @@ final class OpenType extends PlainType
         return [TextResponse::class, FilesResponse::class];
     }
 
+    public function notes(): OpenNotes
+    {
+        return new OpenNotes();
+    }
+
     public function seconds(): float
     {
         return 240.0;

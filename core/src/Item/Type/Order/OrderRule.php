@@ -6,9 +6,11 @@ namespace ChalkLadder\Core\Item\Type\Order;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\AnswerPart;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\NotAcceptable;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Renaming;
@@ -128,6 +130,19 @@ final readonly class OrderRule extends PlainRule
         return $response instanceof OrderResponse ? $response->order : [];
     }
 
+    /** This order is a line of its own, tried before the others. */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        $key = Thing::ids($this->things);
+        $given = array_values(array_intersect(self::in($response), $key));
+        if (count(array_unique($given)) !== count($key)) {
+            throw new NotAcceptable('accept', 'Only an order of all the things can be accepted.');
+        }
+        $others = array_values(array_filter($this->lines, static fn (array $l): bool => $l['order'] !== $given));
+
+        return new self($this->things, $this->mode, [['order' => $given, 'line' => new Line($credit, $feedback)], ...$others]);
+    }
+
     public function face(Showing $showing): array
     {
         return ['things' => $showing->things($this->things, 'things')];
@@ -153,6 +168,30 @@ final readonly class OrderRule extends PlainRule
     public function inputs(Response $response): array
     {
         return ['text' => '', 'answer' => self::in($response)];
+    }
+
+    /** Each two that follow each other in the key: which of them was put first. */
+    public function parts(Response $response): array
+    {
+        $key = Thing::ids($this->things);
+        $at = array_flip(self::in($response));
+        $parts = [];
+        foreach (array_slice($key, 0, -1) as $i => $first) {
+            $then = $key[$i + 1];
+            if (isset($at[$first], $at[$then])) {
+                $right = $at[$first] < $at[$then];
+                $said = fn (string $a, string $b): string => Thing::named($this->things, $a).' → '.Thing::named($this->things, $b);
+                $parts[] = new AnswerPart(
+                    sprintf('places %d and %d', $i + 1, $i + 2),
+                    $right ? $said($first, $then) : $said($then, $first),
+                    $said($first, $then),
+                    $right,
+                    $right ? 'as asked' : 'the other way',
+                );
+            }
+        }
+
+        return $parts;
     }
 
     /** One order of all; beyond what matters, nil. */

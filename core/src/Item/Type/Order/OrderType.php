@@ -20,6 +20,11 @@ final class OrderType extends PlainType
         return [OrderResponse::class];
     }
 
+    public function notes(): OrderNotes
+    {
+        return new OrderNotes();
+    }
+
     public function seconds(): float
     {
         return 60.0;

@@ -14,6 +14,7 @@ use ChalkLadder\Core\Item\Line;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 
 /**
@@ -25,10 +26,14 @@ use ChalkLadder\Core\Item\Showing;
  */
 final readonly class PlotRule extends PlainRule
 {
+    /** In grid units. */
+    private const TOLERANCE = '1/4';
+
     /**
-     * @param list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> $targets
+     * @param list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line, also: bool}> $targets
      *
-     *            point: x, y; line: slope, intercept; upright: x; interval: from, to
+     *            point: x, y; line: slope, intercept; upright: x; interval: from, to. What is right *also* may stand in
+     *            place of what is asked for, and adds nothing to it.
      * @param Axis|null $up    null: a number line
      * @param bool      $curve a smooth curve is drawn through the points, for the eye alone
      */
@@ -47,8 +52,9 @@ final readonly class PlotRule extends PlainRule
             $targets[] = [
                 'kind' => $kind,
                 'numbers' => array_map(static fn (string $n): BigRational => $target->rational($n, '-100000', '100000'), $names),
-                'tolerance' => $target->rational('tolerance', '0', '1000', '1/4'),
+                'tolerance' => $target->rational('tolerance', '0', '1000', self::TOLERANCE),
                 'line' => Line::read($target),
+                'also' => $target->bool('also', false),
             ];
             $target->rejectUnknown();
         }
@@ -94,13 +100,7 @@ final readonly class PlotRule extends PlainRule
         $credit = $asked === 0 ? BigRational::zero() : $sum->minus($false)->dividedBy($asked);
         $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
         ksort($met);
-        $feedback = implode(
-            ' ',
-            array_unique(array_filter(
-                array_map(static fn (Line $l): string => $l->feedback, array_values($met)),
-                static fn (string $f): bool => $f !== '',
-            )),
-        );
+        $feedback = Said::together(array_map(static fn (Line $l): string => $l->feedback, array_values($met)));
 
         return Outcome::of(
             $credit,
@@ -111,7 +111,32 @@ final readonly class PlotRule extends PlainRule
         );
     }
 
-    /** @return list<array{kind: string, numbers: list<BigRational>}> */
+    /** Marks that earned less may stand in place of what is asked for from now on. */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        $targets = $this->targets;
+        $met = [];
+        foreach (self::marks($response) as $mark) {
+            $at = $this->targetOf($mark, $met);
+            if ($at !== null) {
+                $met[$at] = $targets[$at]['line'];
+            }
+            if ($at === null || $targets[$at]['line']->credit->isLessThan($credit)) {
+                $taking = [
+                    'kind' => $mark['kind'],
+                    'numbers' => $at === null ? $mark['numbers'] : $targets[$at]['numbers'],
+                    'tolerance' => $targets[$at ?? 0]['tolerance'] ?? BigRational::of(self::TOLERANCE),
+                    'line' => new Line($credit, $feedback),
+                    'also' => true,
+                ];
+                $targets = $at === null ? [...$targets, $taking] : array_values(array_replace($targets, [$at => $taking]));
+            }
+        }
+
+        return new self($targets, $this->across, $this->up, $this->curve);
+    }
+
+    /** @return list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>}> */
     private static function marks(Response $response): array
     {
         $marks = [];
@@ -164,7 +189,11 @@ final readonly class PlotRule extends PlainRule
 
         return match ($mark['kind']) {
             'point' => "($n[0], $n[1])",
-            'line' => 'y = '.$n[0].' x '.(str_starts_with($n[1], '-') ? '− '.substr($n[1], 1) : '+ '.$n[1]),
+            'line' => $n[0] === '0' ? "y = $n[1]" : 'y = '.(['1' => 'x', '-1' => '-x'][$n[0]] ?? $n[0].' x').match (true) {
+                $n[1] === '0' => '',
+                str_starts_with($n[1], '-') => ' − '.substr($n[1], 1),
+                default => ' + '.$n[1],
+            },
             'upright' => "x = $n[0]",
             default => "$n[0] to $n[1]",
         };
@@ -210,10 +239,10 @@ final readonly class PlotRule extends PlainRule
             + ['curve' => $this->curve];
     }
 
-    /** @return list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line}> */
+    /** @return list<array{kind: 'point'|'line'|'upright'|'interval', numbers: list<BigRational>, tolerance: BigRational, line: Line, also: bool}> */
     private function right(): array
     {
-        return array_values(array_filter($this->targets, static fn (array $t): bool => $t['line']->credit->isEqualTo(1)));
+        return array_values(array_filter($this->targets, static fn (array $t): bool => !$t['also'] && $t['line']->credit->isEqualTo(1)));
     }
 
     /** @param array{kind: string, numbers: list<BigRational>, tolerance: BigRational} $target */
@@ -267,7 +296,7 @@ final readonly class PlotRule extends PlainRule
             static fn (array $t): array => ['kind' => $t['kind']] + array_combine(
                 $names[$t['kind']],
                 array_map(strval(...), $t['numbers']),
-            ) + ['tolerance' => (string) $t['tolerance']] + $t['line']->toArray(),
+            ) + ['tolerance' => (string) $t['tolerance']] + $t['line']->toArray() + ($t['also'] ? ['also' => true] : []),
             $this->targets,
         )];
     }

@@ -32,6 +32,22 @@ final readonly class Region
     ) {
     }
 
+    /**
+     * A circle round a mark; around a ring, what it encircles. It is worth nothing yet.
+     *
+     * @param list<BigRational> $mark  a point, or a ring's centre with its half-axes
+     * @param BigRational       $reach radius around a point, pixels
+     */
+    public static function round(string $id, array $mark, BigRational $reach): self
+    {
+        return new self($id, [], [$mark[0], $mark[1], $mark[2] ?? $reach, $mark[3] ?? $reach], new Line(BigRational::zero()), 'also here');
+    }
+
+    public function worth(Line $line): self
+    {
+        return new self($this->id, $this->corners, $this->ellipse, $line, $this->name);
+    }
+
     /** As a person speaks of it. */
     public function called(): string
     {

@@ -7,9 +7,11 @@ namespace ChalkLadder\Core\Item\Type\Spot;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Item\Alternative;
+use ChalkLadder\Core\Item\AnswerPart;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Line;
+use ChalkLadder\Core\Item\NotAcceptable;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Picture;
 use ChalkLadder\Core\Item\PlainRule;
@@ -17,6 +19,7 @@ use ChalkLadder\Core\Item\Renaming;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Response\Marks;
 use ChalkLadder\Core\Item\Response\PointsResponse;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 use ChalkLadder\Core\Item\Thing;
 
@@ -154,13 +157,7 @@ final readonly class SpotRule extends PlainRule
     private function told(BigRational $credit, string $line, string $readAs, array $lines): Outcome
     {
         $credit = $credit->isNegative() ? BigRational::zero() : ($credit->isGreaterThan(1) ? BigRational::one() : $credit);
-        $feedback = implode(
-            ' ',
-            array_unique(array_filter(
-                array_map(static fn (Line $l): string => $l->feedback, $lines),
-                static fn (string $f): bool => $f !== '',
-            )),
-        );
+        $feedback = Said::together(array_map(static fn (Line $l): string => $l->feedback, $lines));
 
         return Outcome::of($credit, $line, $readAs, $feedback, Line::misconceptionsOf($lines));
     }
@@ -246,6 +243,71 @@ final readonly class SpotRule extends PlainRule
             : array_map(static fn (Region $r): string => $r->called(), $this->right());
 
         return htmlspecialchars(implode(', ', $right));
+    }
+
+    /**
+     * Places that earned less: a region that was found is worth this from now on; where there is none, a small circle is
+     * drawn round the mark.
+     */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        if ($this->mode === 'labels') {
+            throw new NotAcceptable('', 'Where a label belongs is changed in the question’s key.');
+        }
+        $regions = $this->regions;
+        foreach (match (true) {
+            $response instanceof PointsResponse => $response->points,
+            $response instanceof RingsResponse => $response->rings,
+            default => [],
+        } as $mark) {
+            $region = $this->regionOf($mark) ?? Region::round(self::freshId($regions), $mark, $this->reach());
+            if ($region->line->credit->isLessThan($credit)) {
+                $taking = $region->worth(new Line($credit, $feedback));
+                $at = array_search($region->id, array_map(static fn (Region $r): string => $r->id, $regions), true);
+                $regions = $at === false ? [...$regions, $taking] : array_values(array_replace($regions, [$at => $taking]));
+            }
+        }
+
+        return new self($this->mode, $regions, $this->asked, $this->labels, $this->key, $this->overlap, $this->picture);
+    }
+
+    /** How far from a mark that is taken in others may point: a fortieth of the picture’s longer side. */
+    private function reach(): BigRational
+    {
+        return BigRational::nd(max($this->picture->width ?? 0, $this->picture->height ?? 0, 40), 40)->simplified();
+    }
+
+    /** @param list<Region> $regions */
+    private static function freshId(array $regions): string
+    {
+        $ids = array_map(static fn (Region $r): string => $r->id, $regions);
+        $i = count($ids) + 1;
+        while (in_array("r$i", $ids, true)) {
+            ++$i;
+        }
+
+        return "r$i";
+    }
+
+    /** Label by label: where it was laid. */
+    public function parts(Response $response): array
+    {
+        $named = array_column(array_map(static fn (Region $r): array => [$r->id, $r->called()], $this->regions), 1, 0);
+        $parts = [];
+        foreach ($response instanceof LabelsResponse ? $response->labels : [] as $id => $mark) {
+            $region = $this->regionOf($mark);
+            if (isset($this->key[$id])) {
+                $parts[] = new AnswerPart(
+                    Thing::named($this->labels, (string) $id),
+                    $region?->called() ?? self::NOWHERE,
+                    $named[$this->key[$id]] ?? '?',
+                    $region?->id === $this->key[$id],
+                    $region->id ?? '',
+                );
+            }
+        }
+
+        return $parts;
     }
 
     /** Two marks in the same places are alike, wherever in them they stand. */

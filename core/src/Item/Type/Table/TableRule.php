@@ -6,8 +6,10 @@ namespace ChalkLadder\Core\Item\Type\Table;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\AnswerPart;
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\FieldRule;
+use ChalkLadder\Core\Item\FieldRules;
 use ChalkLadder\Core\Item\Inputs;
 use ChalkLadder\Core\Item\ItemReader;
 use ChalkLadder\Core\Item\ItemType;
@@ -15,6 +17,7 @@ use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\PlainRule;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\Showing;
 use ChalkLadder\Core\Item\Verdict;
 
@@ -90,7 +93,7 @@ final readonly class TableRule extends PlainRule
             $n === 0 ? BigRational::zero() : $sum->dividedBy($n),
             sprintf('%d of %d', $right, $n),
             implode(', ', $readAs),
-            implode(' ', array_unique(array_filter($feedback, static fn (string $f): bool => $f !== ''))),
+            Said::together($feedback),
             array_values(array_unique($ideas)),
         );
     }
@@ -134,6 +137,16 @@ final readonly class TableRule extends PlainRule
         ));
     }
 
+    /** In every cell whose answer earned less, what stands in it is accepted from now on. */
+    public function accepting(Response $response, BigRational $credit, string $feedback): self
+    {
+        $given = self::in($response);
+
+        return new self($this->rows, $this->columns, array_map(static fn (array $c): array => [
+            'rule' => FieldRules::accepting($c['rule'], $given[$c['row'] - 1][$c['column'] - 1] ?? '', $credit, $feedback),
+        ] + $c, $this->cells), $this->given);
+    }
+
     /** Cells, rows and columns: `table.r2c1`, `table.r2`, `table.c1`. */
     public function inputs(Response $response): array
     {
@@ -148,6 +161,17 @@ final readonly class TableRule extends PlainRule
         }
 
         return ['text' => '', 'answer' => ''] + ($table === [] ? [] : ['table' => $table + $rows + $columns]);
+    }
+
+    public function parts(Response $response): array
+    {
+        $given = self::in($response);
+
+        return array_values(array_filter(array_map(static fn (array $c): ?AnswerPart => AnswerPart::ofField(
+            sprintf('row %d, column %d', $c['row'], $c['column']),
+            $c['rule'],
+            $given[$c['row'] - 1][$c['column'] - 1] ?? '',
+        ), $this->cells)));
     }
 
     public function misconceptions(): array

@@ -20,6 +20,11 @@ final class TableType extends ComposedType
         return [TableResponse::class];
     }
 
+    public function notes(): TableNotes
+    {
+        return new TableNotes();
+    }
+
     public function seconds(): float
     {
         return 90.0;

@@ -15,6 +15,7 @@ use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\Rule;
+use ChalkLadder\Core\Item\Said;
 use ChalkLadder\Core\Item\TypedRule;
 use ChalkLadder\Core\Item\WordPattern;
 
@@ -41,7 +42,7 @@ final readonly class TextRule extends TypedRule
             $forms[] = new Form(
                 $form->text('text', self::LONGEST_FORM),
                 $form->rational('credit', '0', '1', '1'),
-                $form->text('feedback', 2000, ''),
+                $form->text('feedback', Said::LONGEST, ''),
                 $form->textOrNull('misconception', 36),
                 $form->bool('blanks', false),
             );

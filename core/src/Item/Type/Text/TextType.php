@@ -15,6 +15,16 @@ final class TextType extends PlainType
         return TextRule::read($node);
     }
 
+    public function notes(): TextNotes
+    {
+        return new TextNotes();
+    }
+
+    public function isDragged(): bool
+    {
+        return true;
+    }
+
     public function seconds(): float
     {
         return 30.0;

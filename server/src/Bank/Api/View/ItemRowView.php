@@ -7,7 +7,10 @@ namespace ChalkLadder\Server\Bank\Api\View;
 /** A line of the bank's list. Facility is over all that the record holds; null where nobody has sat it. */
 final readonly class ItemRowView
 {
-    /** @param list<string> $misconceptions ids */
+    /**
+     * @param list<string> $misconceptions ids
+     * @param int          $remarks        open ones
+     */
     public function __construct(
         public string $id,
         public string $title,
@@ -21,6 +24,7 @@ final readonly class ItemRowView
         public int $usedIn,
         public ?float $facility,
         public int $students,
+        public int $remarks,
     ) {
     }
 }

@@ -17,6 +17,7 @@ final readonly class WorkAnswerView
      * @param int|null     $confidence     1 guessing, 2 fairly sure, 3 sure
      * @param array<string, mixed>      $face     what it was answered with, under the names as they are written
      * @param array<string, mixed>|null $response
+     * @param array<string, mixed>|null $working  what was shown beside the answer
      */
     public function __construct(
         public string $entry,
@@ -43,6 +44,8 @@ final readonly class WorkAnswerView
         public array $face,
         #[Shape('Response')]
         public ?array $response,
+        #[Shape('WorkingResponse')]
+        public ?array $working,
     ) {
     }
 }

@@ -14,6 +14,8 @@ final readonly class MarkedAnswerView
      * @param array<string, mixed> $response
      * @param list<int|null>|null  $levels   index of the level for each criterion
      * @param list<MarkEventView>  $history  the latest first
+     * @param array<string, mixed>|null $working what was shown beside the answer
+     * @param string               $hintsCost marks that the opened hints cost
      */
     public function __construct(
         public string $sittingId,
@@ -32,6 +34,10 @@ final readonly class MarkedAnswerView
         public int $markVersion,
         public bool $returned,
         public array $history,
+        public int $hintsOpened,
+        public string $hintsCost,
+        #[Shape('WorkingResponse')]
+        public ?array $working,
     ) {
     }
 }

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results\Api\View;
 
-/** A question whose key has a rival. Rivalry: 1 when half take each. */
+/**
+ * A question, or a part of one, whose key has a rival. Rivalry: 1 when half take each. Letters are of options; a part is
+ * named where there is one.
+ */
 final readonly class ConfusionView
 {
     public function __construct(
         public string $entry,
         public int $number,
         public string $title,
+        public string $part,
         public string $key,
         public string $keyText,
         public string $rival,

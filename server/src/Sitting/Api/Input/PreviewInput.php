@@ -15,7 +15,7 @@ final readonly class PreviewInput implements ReadsDocument
     /**
      * @param list<SaveInput> $saves   every answer so far
      * @param list<StepInput> $settled the steps that were settled
-     * @param list<StepInput> $hints   the hints that were opened
+     * @param list<StepInput> $hints   a line for each hint that was opened
      * @param int             $left    how many passes have been left
      */
     public function __construct(

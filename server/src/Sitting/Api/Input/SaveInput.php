@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Api\Input;
 
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Platform\OpenApi\Shape;
@@ -19,6 +20,7 @@ final readonly class SaveInput
      * @param int      $counter    grows with each change on any of the student's devices; an older one never overwrites a newer
      * @param string   $clientId   names this save, so that a repeat is harmless
      * @param int|null $millis     how long the question has been in front of the student up to this answer, in milliseconds
+     * @param Response|null $working what is shown beside the answer; null leaves what is stored
      * @param int|null $confidence how sure the student is: 1 guessing, 2 fairly sure, 3 sure
      */
     public function __construct(
@@ -30,6 +32,8 @@ final readonly class SaveInput
         public string $clientId,
         public ?int $millis = null,
         public ?int $confidence = null,
+        #[Shape('WorkingResponse')]
+        public ?Response $working = null,
     ) {
     }
 
@@ -43,9 +47,23 @@ final readonly class SaveInput
             $node->text('clientId', 64),
             $node->intOrNull('millis', 0, self::A_DAY),
             $node->intOrNull('confidence', 1, 3),
+            self::shown($node),
         );
         $node->rejectUnknown();
 
         return $save;
+    }
+
+    private static function shown(Node $node): ?Response
+    {
+        if (!$node->has('working')) {
+            return null;
+        }
+        $working = ResponseReader::read($node->child('working'));
+        if (!$working instanceof HoldsFiles) {
+            $node->fault('working', 'Working is drawn, photographed or written.');
+        }
+
+        return $working;
     }
 }

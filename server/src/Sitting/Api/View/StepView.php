@@ -13,8 +13,11 @@ final readonly class StepView
      * @param int                       $visit      the pass it was shown in, from 1
      * @param array<string, mixed>|null $face       what the student may see of the question
      * @param array<string, mixed>|null $value      the stored response
+     * @param list<string>              $hints      those that were opened, in their order
+     * @param string                    $hintsCost  marks that they cost
      * @param int                       $millis     how long it has been in front of the student, as far as is stored
      * @param int|null                  $confidence how sure the student said they are, 1 to 3
+     * @param array<string, mixed>|null $working    what was shown beside the answer
      */
     public function __construct(
         public string $entry,
@@ -30,10 +33,13 @@ final readonly class StepView
         public int $counter,
         public bool $open,
         public bool $settled,
-        public ?string $hint,
+        public array $hints,
+        public string $hintsCost,
         public ?ToldView $told,
         public int $millis,
         public ?int $confidence,
+        #[Shape('WorkingResponse')]
+        public ?array $working,
     ) {
     }
 }

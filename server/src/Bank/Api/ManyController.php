@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Bank\Api;
+
+use ChalkLadder\Server\Bank\Api\Input\ManyInput;
+use ChalkLadder\Server\Bank\Api\Input\ManySkillsInput;
+use ChalkLadder\Server\Bank\Api\View\KeptNotesView;
+use ChalkLadder\Server\Bank\Api\View\ManySkillsView;
+use ChalkLadder\Server\Bank\ManyQuestions;
+use ChalkLadder\Server\Identity\StaffUser;
+use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+#[IsGranted('ROLE_TEACHER')]
+final readonly class ManyController
+{
+    public function __construct(private ManyQuestions $many)
+    {
+    }
+
+    #[Route('/items/many/archive', methods: ['POST'])]
+    public function archive(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ManyInput $input): void
+    {
+        $this->many->archive($who, $input->ids);
+    }
+
+    #[Route('/items/many/restore', methods: ['POST'])]
+    public function restore(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ManyInput $input): void
+    {
+        $this->many->restore($who, $input->ids);
+    }
+
+    #[Route('/items/many/copy', methods: ['POST'])]
+    public function copy(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ManyInput $input): KeptNotesView
+    {
+        return $this->many->copy($who, $input->ids);
+    }
+
+    #[Route('/items/many/skills', methods: ['POST'])]
+    public function skills(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ManySkillsInput $input): ManySkillsView
+    {
+        return $this->many->setSkills($who, $input->skills);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Bank;
+
+use ChalkLadder\Server\Tests\ApiCase;
+
+/** What the team says about its questions. */
+final class RemarksTest extends ApiCase
+{
+    private const ID = '0190a0a0-0000-7000-8000-0000000000c1';
+
+    public function testARemarkIsOpenUntilSettledAndOnceHoweverOftenItIsSent(): void
+    {
+        $path = '/items/'.$this->world->items['choice'].'/remarks';
+        $this->as($this->world->teacher);
+        $body = ['id' => self::ID, 'part' => 'b', 'text' => ' Half of them read it off the poster. '];
+        $this->get('POST', $path, $body);
+        $made = $this->get('POST', $path, $body);
+        self::assertCount(1, $made->list('remarks'), 'a lost answer, asked for again');
+        self::assertSame(['b', 'Half of them read it off the poster.', true], [
+            $made->text('remarks.0.part'), $made->text('remarks.0.text'), $made->at('remarks.0.own'),
+        ]);
+        self::assertSame(1, $this->listed());
+
+        $this->as($this->world->lead);
+        self::assertFalse($this->get('GET', $path)->at('remarks.0.own'));
+        $settled = $this->get('POST', '/remarks/'.self::ID.'/settle');
+        self::assertIsString($settled->at('remarks.0.settledBy'));
+        self::assertSame(0, $this->listed());
+        $this->get('POST', '/remarks/'.self::ID.'/reopen');
+        self::assertSame(1, $this->listed());
+    }
+
+    public function testOnlyItsWriterTakesItOut(): void
+    {
+        $path = '/items/'.$this->world->items['choice'].'/remarks';
+        $this->as($this->world->teacher)->get('POST', $path, ['id' => self::ID, 'text' => 'Not fair.']);
+        $this->as($this->world->lead);
+        $this->refused(409, 'DELETE', '/remarks/'.self::ID);
+        $this->as($this->world->stranger);
+        $this->refused(404, 'DELETE', '/remarks/'.self::ID);
+        $this->refused(404, 'GET', $path);
+        $this->as($this->world->teacher);
+        self::assertSame([], $this->get('DELETE', '/remarks/'.self::ID)->list('remarks'));
+        $this->refused(422, 'POST', $path, ['id' => self::ID, 'text' => '  ']);
+    }
+
+    private function listed(): int
+    {
+        foreach ($this->get('GET', '/items')->list('items') as $item) {
+            if ($item->text('id') === $this->world->items['choice']) {
+                return $item->int('remarks');
+            }
+        }
+
+        return -1;
+    }
+}

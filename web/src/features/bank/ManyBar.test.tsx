@@ -1,0 +1,69 @@
+import { useState } from 'react'
+import { screen, waitFor } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { show } from '@/testing/page'
+import { bodies, Refusal, sent, serve } from '@/testing/server'
+import { ManyBar } from './ManyBar'
+
+const answers = {
+  'GET /api/papers': { papers: [{ id: 'p1', title: 'Tides' }] },
+  'GET /api/bank/terms': { skills: [{ id: 'k1', name: 'Bearings' }], misconceptions: [], units: [] },
+  'POST /api/items/many/archive': null,
+  'POST /api/items/many/restore': null,
+  'POST /api/items/many/copy': { ids: ['c1', 'c2'] },
+  'POST /api/items/many/skills': { before: { i1: null, i2: 'k2' } },
+}
+beforeEach(() => serve(answers))
+
+function Bar({ archived = false }: { archived?: boolean }) {
+  const [ids, setIds] = useState(['i1', 'i2'])
+  return (
+    <>{ids.length > 0 ? <ManyBar ids={ids} archived={archived} onDone={() => setIds([])} /> : <p>none chosen</p>}</>
+  )
+}
+const press = (name: string) => screen.findByRole('button', { name })
+
+describe('Acts on several questions', () => {
+  it('archive them, and bring them back when that is taken back', async () => {
+    const user = show(<Bar />)
+    await user.click(await press('Archive'))
+    expect(await screen.findByText('none chosen')).toBeTruthy()
+    expect(bodies('POST', '/api/items/many/archive')).toEqual([{ ids: ['i1', 'i2'] }])
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(bodies('POST', '/api/items/many/restore')).toEqual([{ ids: ['i1', 'i2'] }]))
+  })
+
+  it('copy them; taking that back puts the copies away', async () => {
+    const user = show(<Bar />)
+    await user.click(await press('Copy'))
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(bodies('POST', '/api/items/many/archive')).toEqual([{ ids: ['c1', 'c2'] }]))
+  })
+
+  it('give them a skill; taking that back gives each the one it had', async () => {
+    const user = show(<Bar />)
+    await user.click(await press('Skill'))
+    await user.click(await screen.findByRole('menuitem', { name: 'Bearings' }))
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(sent('POST', '/api/items/many/skills')).toHaveLength(2))
+    expect(bodies('POST', '/api/items/many/skills')).toEqual([
+      { skills: { i1: 'k1', i2: 'k1' } },
+      { skills: { i1: null, i2: 'k2' } },
+    ])
+  })
+
+  it('take them into a paper', async () => {
+    const user = show(<Bar />, '/bank', '/bank')
+    await user.click(await press('Take into a paper'))
+    await user.click(await screen.findByRole('menuitem', { name: 'Tides' }))
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/papers/p1?take=i1,i2'))
+  })
+
+  it('stay chosen when nothing was done, and say why', async () => {
+    serve({ ...answers, 'POST /api/items/many/archive': new Refusal(404, 'One of the questions is not here.') })
+    const user = show(<Bar />)
+    await user.click(await press('Archive'))
+    expect(await screen.findByText(/One of the questions/)).toBeTruthy()
+    expect(screen.getByText('2 chosen')).toBeTruthy()
+  })
+})

@@ -1,0 +1,103 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useNavigate } from 'react-router'
+import { api, problemOf, take } from '@/lib/api/client'
+import { plural } from '@/lib/format'
+import { ask } from '@/lib/queries'
+import { useTerms } from '@/lib/terms'
+import { Button } from '@/ui/Button'
+import { Menu } from '@/ui/Menu'
+import { toast } from '@/ui/toast'
+
+/** What can be done with the chosen questions at one stroke: to all of them or to none, and taken back again. */
+export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; archived: boolean; onDone: () => void }) {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const papers = useQuery(ask.papers())
+  const terms = useTerms()
+  const body = { ids: [...ids] }
+  const many = plural(ids.length, 'question')
+  const seen = () => {
+    for (const stale of ['items', 'item', 'terms']) void client.invalidateQueries({ queryKey: [stale] })
+  }
+  /** An act, what is said of it, and what takes it back. */
+  const act = async <T,>(does: Promise<T>, says: string, undo: (done: T) => Promise<unknown>) => {
+    try {
+      const done = await does
+      seen()
+      onDone()
+      toast(says, {
+        undo: () =>
+          void undo(done)
+            .then(seen)
+            .catch((error: unknown) => toast(problemOf(error).message, { bad: true })),
+      })
+    } catch (error) {
+      toast(problemOf(error).message, { bad: true })
+    }
+  }
+  const archive = (some: typeof body) => take(api.POST('/api/items/many/archive', { body: some }))
+  const restore = (some: typeof body) => take(api.POST('/api/items/many/restore', { body: some }))
+  const setSkills = (skills: Record<string, string | null>) =>
+    take(api.POST('/api/items/many/skills', { body: { skills } }))
+  return (
+    <div
+      role="group"
+      aria-label="With the chosen questions"
+      className="sticky bottom-0 z-10 mt-auto flex flex-wrap items-center gap-2 border-t bg-sheet px-6 py-2.5"
+    >
+      <b className="mr-1">{ids.length} chosen</b>
+      {archived ? (
+        <Button onClick={() => void act(restore(body), `${many} back in the bank.`, () => archive(body))}>
+          Back into the bank
+        </Button>
+      ) : (
+        <>
+          <Menu
+            face="Take into a paper"
+            side="top"
+            align="start"
+            head="Which paper?"
+            acts={(papers.data?.papers ?? []).map((paper) => ({
+              id: paper.id,
+              label: paper.title,
+              run: () => void navigate(`/papers/${paper.id}?take=${ids.join(',')}`),
+            }))}
+          />
+          <Menu
+            face="Skill"
+            side="top"
+            align="start"
+            head="They are evidence of"
+            acts={[{ id: '', name: 'no skill' }, ...(terms.data?.skills ?? [])].map(({ id, name }) => ({
+              id,
+              label: name,
+              run: () =>
+                void act(
+                  setSkills(Object.fromEntries(ids.map((one) => [one, id === '' ? null : id]))),
+                  `${many}: ${name}.`,
+                  ({ before }) => setSkills(before),
+                ),
+            }))}
+          />
+          <Button
+            onClick={() =>
+              void act(
+                take(api.POST('/api/items/many/copy', { body })),
+                `${many} copied. The copies stand first.`,
+                ({ ids: copies }) => archive({ ids: copies }),
+              )
+            }
+          >
+            Copy
+          </Button>
+          <Button onClick={() => void act(archive(body), `${many} archived. Papers keep them.`, () => restore(body))}>
+            Archive
+          </Button>
+        </>
+      )}
+      <Button kind="quiet" onClick={onDone}>
+        Choose none
+      </Button>
+    </div>
+  )
+}
