@@ -61,7 +61,10 @@ test('a teacher writes the rule of twelfths with own numbers and four meaningful
     await join(phone, one.code, name, one.pin)
     await phone.getByRole('button', { name: 'Begin' }).click()
     const text = (await phone.getByText(/High water/).textContent())!
-    const [high, low, hours] = /High water (\S+) m, low water (\S+) m\. How deep is it (\d) hours/.exec(text)!.slice(1).map(Number)
+    const [high, low, hours] = /High water (\S+) m, low water (\S+) m\. How deep is it (\d) hours/
+      .exec(text)!
+      .slice(1)
+      .map(Number)
     expect(['0.4', '0.8', '1.2']).toContain(low!.toFixed(1))
     expect(['2.4', '3.6']).toContain((high! - low!).toFixed(1))
     expect([1, 2, 4, 5]).toContain(hours)

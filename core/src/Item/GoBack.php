@@ -9,6 +9,9 @@ use ChalkLadder\Core\Document\Node;
 /** A page to go back to while answering: what was read or shown in an earlier lesson, opened beside the question. Sanitised HTML. */
 final readonly class GoBack
 {
+    /** of its text; a source of a paper fits */
+    public const LONGEST = 60_000;
+
     public function __construct(public string $title, public string $text)
     {
     }
@@ -19,7 +22,7 @@ final readonly class GoBack
             return null;
         }
         $page = $node->child('goBack');
-        $read = new self($page->text('title', 120), $page->text('text', ItemReader::RICH));
+        $read = new self($page->text('title', 120), $page->text('text', self::LONGEST));
         $page->rejectUnknown();
 
         return $read;

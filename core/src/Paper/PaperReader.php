@@ -7,6 +7,7 @@ namespace ChalkLadder\Core\Paper;
 use Brick\Math\BigRational;
 use Brick\Math\Exception\MathException;
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Item\GoBack;
 
 /** Reads a paper from its JSON form. A draft may be unfinished; what is wrong with it is for {@see PaperProof} to say. */
 final class PaperReader
@@ -68,7 +69,7 @@ final class PaperReader
                 $id,
                 new Source(
                     $s->text('title', 120, ''),
-                    $s->text('html', 60_000, ''),
+                    $s->text('html', GoBack::LONGEST, ''),
                     $s->textOrNull('picture', 36),
                     $s->text('alt', 1000, ''),
                 ),

@@ -21,11 +21,13 @@ use ChalkLadder\Server\Paper\Api\View\ChangedQuestionView;
 use ChalkLadder\Server\Paper\Api\View\PaperListView;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\ProofView;
+use ChalkLadder\Server\Paper\Api\View\SourceListView;
 use ChalkLadder\Server\Paper\Entity\Edition;
 use ChalkLadder\Server\Paper\Entity\Paper;
 use ChalkLadder\Server\Paper\ReadModel\BankChanges;
 use ChalkLadder\Server\Paper\ReadModel\EditionReader;
 use ChalkLadder\Server\Paper\ReadModel\PaperList;
+use ChalkLadder\Server\Paper\ReadModel\SourceList;
 use ChalkLadder\Server\Paper\Repository\EditionRepository;
 use ChalkLadder\Server\Paper\Repository\PaperRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
@@ -43,6 +45,7 @@ final readonly class Papers
         private EditionReader $published,
         private Editions $loaded,
         private PaperList $list,
+        private SourceList $sources,
         private BankChanges $bankChanges,
         private Bank $bank,
         private Files $files,
@@ -51,6 +54,11 @@ final readonly class Papers
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
+    }
+
+    public function sources(string $teamId): SourceListView
+    {
+        return new SourceListView($this->sources->all($teamId));
     }
 
     public function list(string $teamId): PaperListView

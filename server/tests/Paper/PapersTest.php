@@ -32,6 +32,23 @@ final class PapersTest extends ApiCase
         self::assertSame(['Heights', true, 'Teacher'], [$row->text('title'), $row->at('ahead'), $row->text('updatedBy')]);
     }
 
+    public function testSourcesAreKnownByTitleAndFirstWordsWithThePaperThatHoldsThem(): void
+    {
+        $paper = $this->world->paperDocument();
+        array_unshift($paper['sections'][0]['entries'], ['id' => 'log', 'kind' => 'source', 'source' => [
+            'title' => 'The pilot’s log', 'html' => '<p>We lay <b>off</b> the bar &amp; waited.</p>', 'picture' => null, 'alt' => '',
+        ]]);
+        $this->get('PUT', $this->path, ['paper' => $paper, 'version' => 1]);
+        $sources = $this->get('GET', '/sources')->list('sources');
+        self::assertCount(1, $sources);
+        self::assertSame(
+            [$this->world->paperId, 'Heights of tide', 'log', 'The pilot’s log', 'We lay off the bar & waited.', false],
+            array_map($sources[0]->at(...), ['paperId', 'paper', 'entryId', 'title', 'begins', 'hasPicture']),
+        );
+        $this->get('DELETE', $this->path);
+        self::assertCount(0, $this->get('GET', '/sources')->list('sources'));
+    }
+
     public function testAnEditionStaysAsItWasWhenDraftAndBankMoveOn(): void
     {
         $handout = $this->world->handOut();

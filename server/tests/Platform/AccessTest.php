@@ -53,7 +53,7 @@ final class AccessTest extends RouteCase
         'GET /files/{scan}/pages/1' => self::STAFF_OF_TEAM,
         'POST /uploads' => self::TEACHERS, 'GET /uploads/{upload}' => self::ONE_OWN, 'PUT /uploads/{upload}' => self::ONE_OWN,
         'DELETE /uploads/{upload}' => self::ONE_OWN,
-        'GET /papers' => self::TEACHERS, 'POST /papers' => self::TEACHERS,
+        'GET /sources' => self::TEACHERS, 'GET /papers' => self::TEACHERS, 'POST /papers' => self::TEACHERS,
         'GET /papers/{paper}' => self::TEAM, 'PUT /papers/{paper}' => self::TEAM, 'POST /papers/{paper}/publish' => self::TEAM,
         'DELETE /papers/{paper}' => self::TEAM,
         'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM,

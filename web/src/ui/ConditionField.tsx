@@ -112,7 +112,7 @@ function PartRow({
   const of = known.find(({ name }) => name === part.name)
   if (!of) return null
   return (
-    <div className="flex flex-wrap items-center gap-x-1.5">
+    <div className="flex flex-wrap items-center gap-x-1">
       {first ? null : <span className="text-quiet">and</span>}
       <SelectField
         label={`Of what, ${what}`}
@@ -146,7 +146,7 @@ function PartRow({
           onChange={(value) => onChange({ ...part, value })}
         />
       ) : (
-        <span className={of.kind === 'words' ? 'w-48' : 'w-24'}>
+        <span className={of.kind === 'words' ? 'w-40' : 'w-18'}>
           <TextField
             label={`What, ${what}`}
             hideLabel

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Bank\Entity;
 
 use ChalkLadder\Core\Item\ItemTemplate;
-use ChalkLadder\Server\Bank\Plain;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Platform\Storage\Root;
 use ChalkLadder\Server\Platform\Storage\TeamOwned;
+use ChalkLadder\Server\Platform\Text\Plain;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;

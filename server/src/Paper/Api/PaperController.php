@@ -11,6 +11,7 @@ use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
 use ChalkLadder\Server\Paper\Api\View\PaperListView;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
+use ChalkLadder\Server\Paper\Api\View\SourceListView;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
 use ChalkLadder\Server\Platform\Http\Dear;
@@ -31,6 +32,12 @@ final readonly class PaperController
     public function list(#[CurrentUser] StaffUser $who): PaperListView
     {
         return $this->papers->list($who->teamId);
+    }
+
+    #[Route('/sources', methods: ['GET'])]
+    public function sources(#[CurrentUser] StaffUser $who): SourceListView
+    {
+        return $this->papers->sources($who->teamId);
     }
 
     #[Route('/papers', methods: ['POST'])]

@@ -7,8 +7,11 @@ import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { NumberField } from '@/ui/NumberField'
 import { RichEditor } from '@/ui/RichEditor'
+import { later } from '@/ui/later'
 import { CheckLines } from './CheckLines'
 import { Hints } from './Hints'
+
+const SourceDialog = later(() => import('./SourceDialog').then((it) => it.SourceDialog))
 
 type Change = Partial<Pick<Item, 'prompt' | 'points' | 'explanation' | 'goBack'>>
 
@@ -96,11 +99,18 @@ function Checks(props: { item: Item; onChange: (item: Item) => void; faults: Rec
 
 /** A page that students may go back to while they answer: what was read or shown before. */
 function BackTo({ page, onChange }: { page: Item['goBack']; onChange: (page: Item['goBack']) => void }) {
+  const [choosing, setChoosing] = useState(false)
   if (!page)
     return (
-      <Button kind="quiet" size="small" className="-ml-2" onClick={() => onChange({ title: '', text: '' })}>
-        Add a page to go back to
-      </Button>
+      <div className="flex flex-wrap">
+        <Button kind="quiet" size="small" className="-ml-2" onClick={() => onChange({ title: '', text: '' })}>
+          Add a page to go back to
+        </Button>
+        <Button kind="quiet" size="small" onClick={() => setChoosing(true)}>
+          Go back to a source …
+        </Button>
+        {choosing ? <SourceDialog onClose={() => setChoosing(false)} onTake={onChange} /> : null}
+      </div>
     )
   return (
     <div className="w-full text-[15px]">

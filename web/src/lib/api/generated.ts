@@ -1668,6 +1668,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperSources"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trail": {
         parameters: {
             query?: never;
@@ -2433,6 +2449,17 @@ export interface components {
             share: number;
             low: number;
             high: number;
+        };
+        PaperSourceListView: {
+            sources: components["schemas"]["PaperSourceRowView"][];
+        };
+        PaperSourceRowView: {
+            paperId: string;
+            paper: string;
+            entryId: string;
+            title: string;
+            begins: string;
+            hasPicture: boolean;
         };
         PaperWayView: {
             way: string;
@@ -8001,6 +8028,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookoutStudentWorkView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperSources: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperSourceListView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace ChalkLadder\Server\Bank;
+namespace ChalkLadder\Server\Platform\Text;
 
 /** Rich text as it is read aloud: without its marks. */
 final class Plain
