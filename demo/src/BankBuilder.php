@@ -248,8 +248,9 @@ final class BankBuilder
                 'title' => Scenario::text($s[0] ?? ''),
                 'entries' => $entries,
                 'route' => $route === null ? null : [
-                    'below' => Scenario::text($route['below'] ?? '1/2'),
-                    'then' => $ids[Scenario::text($route['then'] ?? '')] ?? 'end',
+                    'exits' => array_map(static fn (mixed $exit): array => [
+                        'to' => $ids[Scenario::text(Scenario::map($exit)['to'] ?? '')] ?? 'end',
+                    ] + Scenario::map($exit), array_values(Scenario::map($route['exits'] ?? []))),
                     'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end',
                 ],
             ];

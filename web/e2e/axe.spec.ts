@@ -22,6 +22,7 @@ async function routes(page: Page) {
     ...['choice', 'text', 'number', 'open'].flatMap((type) => [`/bank/${own(type)}`, `/bank/new/${type}`]),
     '/papers',
     `/papers/${named(papers, 'Heights of tide')}`,
+    `/papers/${named(papers, 'Heights in rounds')}?on=routes`,
     `/papers/${named(papers, 'Heights of tide')}/preview`,
     '/classes',
     `/classes/${classes[0].id}`,

@@ -90,6 +90,21 @@ final readonly class Item
         return $this->rule->check($response);
     }
 
+    /** @return list<BigRational>|null every credit that an answer can earn, by the key or a check; null where they are too many to list */
+    public function credits(): ?array
+    {
+        $credits = $this->rule->credits();
+        if ($credits === null) {
+            return null;
+        }
+        $all = [];
+        foreach ([...$credits, ...array_map(static fn (Check $c): BigRational => $c->line->credit, $this->checks)] as $credit) {
+            $all[(string) $credit->simplified()] = $credit->simplified();
+        }
+
+        return array_values($all);
+    }
+
     /** @return list<string> the earlier questions of its section that its checks ask for: q1, q3 */
     public function looksBackTo(): array
     {

@@ -18,6 +18,11 @@ abstract readonly class PlainRule implements Rule
         return false;
     }
 
+    public function credits(): ?array
+    {
+        return null;
+    }
+
     public function face(Showing $showing): array
     {
         return [];

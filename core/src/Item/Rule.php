@@ -20,6 +20,9 @@ interface Rule
     /** True when no machine can decide and a marker must. */
     public function waitsForMarker(): bool;
 
+    /** @return list<BigRational>|null every credit that an answer can earn, none among them; null where they are too many to list */
+    public function credits(): ?array;
+
     /** @return list<string> ids of every misconception that some response to this rule would show */
     public function misconceptions(): array;
 

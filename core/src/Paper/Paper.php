@@ -42,7 +42,7 @@ final readonly class Paper
             return [$this->following($section->id)];
         }
 
-        return array_values(array_unique([$section->route->then, $section->route->else]));
+        return array_values(array_unique($section->route->targets()));
     }
 
     /** @return list<Entry> all questions in written order */

@@ -9,19 +9,25 @@ use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemTemplate;
 
 /**
- * What can be said of a paper before anybody sits it: its defects, and the range of lengths and points over all routes.
+ * What can be said of a paper before anybody sits it: its defects, what becomes of each exit, and the range of lengths and points over
+ * all routes.
  *
- * Routes form a graph over sections. Since a route depends on the credit of its own section alone, every exit whose
- * condition can hold is possible; so reachability and cycles are decided exactly by walking the graph.
+ * Routes form a graph over sections. A route depends on the credit of its own section alone; which of its exits can be taken is found
+ * over all patterns of marks that students can have there ({@see ScoreSpace}), so reachability is decided by walking the graph along
+ * those. A circle needs an exit with a bound on rounds, whatever the marks: a key that is mended later must not make it endless.
  */
 final readonly class PaperProof
 {
+    /** How often one student may be asked one question. */
+    public const MOST_TRIES = 9;
+
     /**
      * @param list<Defect>                    $defects
-     * @param array{BigRational, BigRational} $points  least and most over all routes
-     * @param array{int, int}                 $length  least and most number of questions over all routes
+     * @param array{BigRational, BigRational} $points  least and most over all routes, each question once
+     * @param array{int, int}                 $length  least and most number of questions over all routes, those of each round again
+     * @param array<string, list<ExitProof>>  $exits   by section that a sound route leaves, in their order
      */
-    private function __construct(public array $defects, public array $points, public array $length)
+    private function __construct(public array $defects, public array $points, public array $length, public array $exits)
     {
     }
 
@@ -49,45 +55,52 @@ final readonly class PaperProof
         foreach ($paper->sections as $section) {
             array_push($defects, ...self::lookBackDefects($section, $items));
         }
+        $graph = RouteGraph::of($paper);
+        $ways = $exits = [];
         foreach ($paper->sections as $section) {
+            $ways[$section->id] = SectionExits::of($paper, $section, $items);
             if ($section->questions() === [] && count($paper->sections) > 1) {
                 $defects[] = Defect::advice(sprintf('Section "%s" has no question.', $section->title), $section->id);
             }
-            array_push($defects, ...self::routeDefects($paper, $section, $items));
+            // What a route that cannot work yet would do says nothing of the paper.
+            $faults = self::routeFaults($paper, $section, $items);
+            array_push($defects, ...$faults);
+            if ($section->route !== null && $faults === []) {
+                $exits[$section->id] = $ways[$section->id]->proofs($graph->comingBack($section->id));
+                array_push($defects, ...self::exitAdvice($paper, $section, $exits[$section->id]));
+            } else {
+                $ways[$section->id] = SectionExits::whatever($paper, $section);
+            }
         }
-        foreach (array_diff(array_map(static fn (Section $s): string => $s->id, $paper->sections), self::reached($paper, $items)) as $id) {
+        $possible = static fn (string $id, int $way): bool => ($exits[$id][$way] ?? null)?->isPossible() ?? true;
+        $first = $paper->sections[0]->id ?? Route::END;
+        foreach (array_diff(array_column($paper->sections, 'id'), $graph->from($first, $possible)) as $id) {
             $defects[] = Defect::blocking(sprintf('Section "%s" is never reached.', $paper->section($id)->title ?? $id), $id);
         }
-        $circle = self::circle($paper);
-        if ($circle !== []) {
-            $names = implode(
-                ' → ',
-                array_map(static fn (string $id): string => '"'.($paper->section($id)->title ?? $id).'"', [...$circle, $circle[0]]),
-            );
-            $defects[] = Defect::blocking('These routes go round without end: '.$names.'.', $circle[0]);
+        array_push($defects, ...self::roundDefects($paper, $graph));
+        [$least, $most, $short, $long] = self::range($paper, $graph, $ways);
 
-            return new self($defects, [BigRational::zero(), BigRational::zero()], [0, 0]);
-        }
-        [$least, $most, $short, $long] = self::extent($paper);
-
-        return new self($defects, [$least, $most], [$short, $long]);
+        return new self($defects, [$least, $most], [$short, $long], $exits);
     }
 
-    /** @return array{BigRational, BigRational, int, int} least and most points, least and most questions over all routes; zeros where routes go round */
+    /**
+     * @return array{BigRational, BigRational, int, int} least and most points, least and most questions over all routes, whatever the
+     *                                                   marks; zeros where routes go round without end
+     */
     public static function extent(Paper $paper): array
     {
-        return $paper->sections === [] || self::circle($paper) !== [] ? [
-            BigRational::zero(),
-            BigRational::zero(),
-            0,
-            0,
-        ] : self::range($paper, $paper->sections[0]->id);
+        $ways = [];
+        foreach ($paper->sections as $section) {
+            $ways[$section->id] = SectionExits::whatever($paper, $section);
+        }
+
+        return self::range($paper, RouteGraph::of($paper), $ways);
     }
 
     /** Whether some way through the paper never ends. */
     public static function goesRound(Paper $paper): bool
     {
-        return self::circle($paper) !== [];
+        return RouteGraph::of($paper)->endless() !== [];
     }
 
     public function mayPublish(): bool
@@ -102,18 +115,43 @@ final readonly class PaperProof
     }
 
     /**
+     * @param array<string, SectionExits> $ways
+     *
+     * @return array{BigRational, BigRational, int, int}
+     */
+    private static function range(Paper $paper, RouteGraph $graph, array $ways): array
+    {
+        $found = Extent::of($paper, $graph, $ways);
+        if ($found !== null) {
+            return $found;
+        }
+        if ($graph->endless() !== []) {
+            return [BigRational::zero(), BigRational::zero(), 0, 0];
+        }
+        // Too tangled to go every way: it is no more than this.
+        $long = 0;
+        $most = BigRational::zero();
+        foreach ($paper->sections as $section) {
+            $long += count($section->questions()) * $graph->entries($section->id);
+            $most = BigRational::sum($most, ...array_map(static fn (Entry $e): BigRational => $e->points, $section->questions()));
+        }
+
+        return [BigRational::zero(), $most->simplified(), 0, $long];
+    }
+
+    /**
      * @param array<string, ItemTemplate> $items
      *
-     * @return list<Defect>
+     * @return list<Defect> for which the route cannot work
      */
-    private static function routeDefects(Paper $paper, Section $section, array $items): array
+    private static function routeFaults(Paper $paper, Section $section, array $items): array
     {
         $route = $section->route;
         if ($route === null) {
             return [];
         }
         $defects = [];
-        foreach (array_unique([$route->then, $route->else]) as $target) {
+        foreach (array_unique($route->targets()) as $target) {
             if ($target !== Route::END && $paper->section($target) === null) {
                 $defects[] = Defect::blocking(
                     sprintf('The route after "%s" leads to a section that does not exist.', $section->title),
@@ -127,19 +165,79 @@ final readonly class PaperProof
                 $section->id,
             );
         }
+        foreach ($route->exits as $exit) {
+            if ($exit->fault !== '') {
+                $defects[] = Defect::blocking(
+                    sprintf('A condition after "%s" cannot be read: %s', $section->title, $exit->fault),
+                    $section->id,
+                );
+            }
+        }
         foreach ($route->unknownNames(count($section->questions())) as $name) {
             $defects[] = Defect::blocking(
                 sprintf('The route after "%s" asks for "%s", which nothing gives a value to.', $section->title, $name),
                 $section->id,
             );
         }
-        if ($route->then === $route->else) {
-            $defects[] = Defect::advice(sprintf('Both exits after "%s" lead to the same place.', $section->title), $section->id);
-        } elseif ($route->neverBelow()) {
-            $defects[] = Defect::advice(
-                sprintf('Nobody can be below 0 %% in "%s", so its first exit is never taken.', $section->title),
-                $section->id,
-            );
+
+        return $defects;
+    }
+
+    /**
+     * @param list<ExitProof> $exits
+     *
+     * @return list<Defect>
+     */
+    private static function exitAdvice(Paper $paper, Section $section, array $exits): array
+    {
+        $defects = [];
+        if (count($exits) === 1) {
+            return [];
+        }
+        if (count(array_unique(array_column($exits, 'to'))) === 1) {
+            return [Defect::advice(sprintf('All exits after "%s" lead to the same place.', $section->title), $section->id)];
+        }
+        foreach ($exits as $exit) {
+            $to = $exit->to === Route::END ? 'the end' : '"'.($paper->section($exit->to)->title ?? $exit->to).'"';
+            $says = match ($exit->says) {
+                ExitProof::NEVER => 'The exit after "%s" to %s is never taken: no marks meet its condition.',
+                ExitProof::TAKEN_ABOVE => 'The exit after "%s" to %s is never taken: whoever would go there has gone another way before.',
+                ExitProof::ALWAYS => 'Everybody goes from "%s" to %s, whatever their marks.',
+                ExitProof::MAY => '',
+            };
+            if ($says !== '') {
+                $defects[] = Defect::advice(
+                    sprintf($says, $section->title, $to).($exit->exact ? '' : sprintf(' (Looked at %d patterns of marks, not at all.)', $exit->patterns)),
+                    $section->id,
+                );
+            }
+        }
+
+        return $defects;
+    }
+
+    /** @return list<Defect> */
+    private static function roundDefects(Paper $paper, RouteGraph $graph): array
+    {
+        $name = static fn (string $id): string => '"'.($paper->section($id)->title ?? $id).'"';
+        $circle = $graph->endless();
+        if ($circle !== []) {
+            return [Defect::blocking(sprintf(
+                'These routes go round without end: %s. Give one of their exits a number of rounds.',
+                implode(' → ', array_map($name, [...$circle, $circle[0]])),
+            ), $circle[0])];
+        }
+        $defects = [];
+        foreach ($paper->sections as $section) {
+            $tries = (($paper->mastery->returns ?? 0) + 1) * $graph->entries($section->id);
+            if ($tries > self::MOST_TRIES && $section->questions() !== []) {
+                $defects[] = Defect::blocking(sprintf(
+                    'One student could be asked the questions of %s %d times; at most %d are kept. Allow fewer rounds or returns.',
+                    $name($section->id),
+                    $tries,
+                    self::MOST_TRIES,
+                ), $section->id);
+            }
         }
 
         return $defects;
@@ -186,104 +284,5 @@ final readonly class PaperProof
 
             return $item !== null && !$item->sample()->rule->waitsForMarker() && $e->points->isGreaterThan(0);
         }));
-    }
-
-    /**
-     * @param array<string, ItemTemplate> $items
-     *
-     * @return list<string>
-     */
-    private static function reached(Paper $paper, array $items): array
-    {
-        $reached = [];
-        $todo = $paper->sections === [] ? [] : [$paper->sections[0]->id];
-        while ($todo !== []) {
-            $id = array_pop($todo);
-            $section = $paper->section($id);
-            if ($section === null || isset($reached[$id])) {
-                continue;
-            }
-            $reached[$id] = $id;
-            $exits = $paper->exits($section);
-            if ($section->route !== null && $section->route->neverBelow() && self::machineMarked($section, $items) !== []) {
-                $exits = [$section->route->else];
-            }
-            array_push($todo, ...$exits);
-        }
-
-        return array_values($reached);
-    }
-
-    /** @return list<string> the ids of one circle of routes, or none */
-    private static function circle(Paper $paper): array
-    {
-        /** @var array<string, bool> $state false while open, true when settled */
-        $state = [];
-        $visit = static function (string $id, array $trail) use (&$visit, &$state, $paper): array {
-            $section = $paper->section($id);
-            if ($section === null || ($state[$id] ?? false)) {
-                return [];
-            }
-            $at = array_search($id, $trail, true);
-            if ($at !== false) {
-                return array_slice($trail, (int) $at);
-            }
-            $state[$id] = false;
-            foreach ($paper->exits($section) as $exit) {
-                $circle = $visit($exit, [...$trail, $id]);
-                if ($circle !== []) {
-                    return $circle;
-                }
-            }
-            $state[$id] = true;
-
-            return [];
-        };
-        foreach ($paper->sections as $section) {
-            /** @var list<string> $circle */
-            $circle = $visit($section->id, []);
-            if ($circle !== []) {
-                return $circle;
-            }
-        }
-
-        return [];
-    }
-
-    /**
-     * Least and most points and questions from a section to the end; the graph has no circle here.
-     *
-     * @param array<string, array{BigRational, BigRational, int, int}> $known
-     *
-     * @return array{BigRational, BigRational, int, int}
-     */
-    private static function range(Paper $paper, string $id, array &$known = []): array
-    {
-        $section = $paper->section($id);
-        if ($section === null) {
-            return [BigRational::zero(), BigRational::zero(), 0, 0];
-        }
-        if (isset($known[$id])) {
-            return $known[$id];
-        }
-        $own = array_reduce(
-            $section->questions(),
-            static fn (BigRational $sum, Entry $e): BigRational => $sum->plus($e->points),
-            BigRational::zero(),
-        )->simplified();
-        $count = count($section->questions());
-        $rest = null;
-        foreach ($paper->exits($section) as $exit) {
-            $way = self::range($paper, $exit, $known);
-            $rest = $rest === null ? $way : [
-                $way[0]->isLessThan($rest[0]) ? $way[0] : $rest[0],
-                $way[1]->isGreaterThan($rest[1]) ? $way[1] : $rest[1],
-                min($way[2], $rest[2]),
-                max($way[3], $rest[3]),
-            ];
-        }
-        $rest ??= [BigRational::zero(), BigRational::zero(), 0, 0];
-
-        return $known[$id] = [$own->plus($rest[0])->simplified(), $own->plus($rest[1])->simplified(), $count + $rest[2], $count + $rest[3]];
     }
 }

@@ -13,7 +13,7 @@ use ChalkLadder\Core\Item\GoBack;
 final class PaperReader
 {
     public const VERSION = 1;
-    private const MOST_SECTIONS = 30;
+    private const MOST_SECTIONS = 60;
     private const MOST_ENTRIES = 100;
 
     /**

@@ -6,86 +6,93 @@ namespace ChalkLadder\Core\Paper;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
-use ChalkLadder\Core\Formula\Evaluator;
-use ChalkLadder\Core\Formula\FormulaError;
-use ChalkLadder\Core\Formula\Parser;
-use ChalkLadder\Core\Formula\Tree;
-use ChalkLadder\Core\Item\Texts;
 
-/**
- * Where a student goes after a section: below a share of its points one way, otherwise the other. Or by a condition in
- * the formula language over `share` (0…1 of the section's points) and `q1`, `q2` … (the credit of its questions in
- * written order): where it holds, `then`.
- */
+/** Where a student goes after a section: by the first of its exits whose condition holds; where none does, the last way, which has none. */
 final readonly class Route
 {
     public const END = 'end';
+    private const MOST_EXITS = 8;
 
     /**
-     * @param string    $then      where to go below the share, or where the condition holds: a section id or {@see END}
-     * @param string    $else      where to go otherwise
-     * @param string    $when      the condition as it was written, or ''
+     * @param list<RouteExit> $exits in the order in which they are tried
+     * @param string          $else  where to go otherwise: a section id or {@see END}
      */
-    public function __construct(
-        public BigRational $below,
-        public string $then,
-        public string $else,
-        public string $when = '',
-        private ?Tree $condition = null,
-    ) {
+    public function __construct(public array $exits, public string $else)
+    {
     }
 
+    /** A document of before exits were listed has one: `then` below a share, or where `when` holds. */
     public static function read(Node $node): self
     {
-        $when = $node->text('when', 1000, '');
-        $condition = null;
-        if ($when !== '') {
-            try {
-                $condition = Parser::read($when);
-            } catch (FormulaError $e) {
-                $node->fault('when', $e->sentence());
-            }
+        if ($node->has('then')) {
+            $when = $node->text('when', RouteExit::LONGEST, '');
+            $below = $node->rational('below', '0', '1', $when === '' ? null : '0');
+            $then = $node->text('then', 36);
+            $exits = [$when === '' ? RouteExit::below($below, $then) : RouteExit::where($when, $then)];
+        } else {
+            $exits = array_map(RouteExit::read(...), $node->children('exits', self::MOST_EXITS));
         }
-        $route = new self(
-            $node->rational('below', '0', '1', $when === '' ? null : '0'),
-            $node->text('then', 36),
-            $node->text('else', 36),
-            $when,
-            $condition,
-        );
+        $route = new self($exits, $node->text('else', 36));
         $node->rejectUnknown();
 
         return $route;
     }
 
     /**
-     * A condition that cannot be worked out does not hold.
+     * Which way is taken.
+     *
+     * @param array<string, BigRational> $names as {@see names()} gives them
+     * @param list<int>                  $used  exits that have been taken as often as they may
+     *
+     * @return int the exit's place; the number of exits for the last way
+     */
+    public function choice(array $names, array $used = []): int
+    {
+        foreach ($this->exits as $i => $exit) {
+            if (!in_array($i, $used, true) && $exit->holds($names)) {
+                return $i;
+            }
+        }
+
+        return count($this->exits);
+    }
+
+    /** Where a way leads: {@see choice()}. */
+    public function to(int $exit): string
+    {
+        return ($this->exits[$exit] ?? null)->to ?? $this->else;
+    }
+
+    /** The share below which its one exit is taken; null where there are more, or it asks for something else. */
+    public function cut(): ?BigRational
+    {
+        return count($this->exits) === 1 ? $this->exits[0]->cut() : null;
+    }
+
+    /** @return non-empty-list<string> where its ways lead, in their order */
+    public function targets(): array
+    {
+        return [...array_map(static fn (RouteExit $e): string => $e->to, $this->exits), $this->else];
+    }
+
+    /**
+     * What conditions ask for, by name.
      *
      * @param list<BigRational> $credits of the section's questions in written order
+     *
+     * @return array<string, BigRational>
      */
-    public function target(BigRational $share, array $credits = []): string
+    public static function names(BigRational $share, array $credits): array
     {
-        if ($this->condition === null) {
-            return $share->isLessThan($this->below) ? $this->then : $this->else;
-        }
         $names = ['share' => $share];
         foreach ($credits as $i => $credit) {
             $names['q'.($i + 1)] = $credit;
         }
-        try {
-            return Evaluator::holds($this->condition, $names, new Texts()) ? $this->then : $this->else;
-        } catch (FormulaError) {
-            return $this->else;
-        }
+
+        return $names;
     }
 
-    /** Whether every student goes one way, whatever the answers. */
-    public function neverBelow(): bool
-    {
-        return $this->condition === null && $this->below->isZero();
-    }
-
-    /** @return list<string> names in the condition that nothing gives a value to */
+    /** @return list<string> names in the conditions that nothing gives a value to */
     public function unknownNames(int $questions): array
     {
         $known = [
@@ -95,17 +102,14 @@ final readonly class Route
             'pi',
             ...array_map(static fn (int $i): string => 'q'.$i, $questions > 0 ? range(1, $questions) : []),
         ];
+        $asked = array_merge(...array_map(static fn (RouteExit $e): array => $e->names(), $this->exits));
 
-        return array_values(array_diff($this->condition?->names() ?? [], $known));
+        return array_values(array_unique(array_diff($asked, $known)));
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return [
-            'below' => (string) $this->below,
-            'then' => $this->then,
-            'else' => $this->else,
-        ] + ($this->when === '' ? [] : ['when' => $this->when]);
+        return ['exits' => array_map(static fn (RouteExit $e): array => $e->toArray(), $this->exits), 'else' => $this->else];
     }
 }

@@ -10,6 +10,7 @@ use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Paper\Entry;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Core\Paper\Route;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -30,10 +31,13 @@ final readonly class Rehearsal
     private const EDGE = 0.02;
 
     /**
-     * @param array<string, int>                            $ways    sections in the order they were entered, joined by " → ", with how many went so
+     * @param list<array{way: list<string>, students: int, questions: array{int, int}, points: BigRational, seconds: array{float, float}}> $ways
+     *        sections in the order they were entered, how many went so, least and most questions they answered, points on offer, and the
+     *        time that half of them and nine in ten stay within; the most travelled first
      * @param array<int, int>                               $lengths how many answered so many questions, returns counted
      * @param list<array{from: float, students: int, share: float}> $byAbility mean share of the marks by fifths of ability, the lowest first
-     * @param array<string, array{students: int, below: int, above: int}> $routes by section that a route leaves
+     * @param array<string, array{students: int, below: int, above: int, exits: list<array{to: string, students: int, abilities: list<int>, wrong: int}>, cut: string|null, cuts: list<array{share: string, wrong: int}>, withTwoMore: int|null}> $routes
+     *        by section that a route leaves ({@see RouteTally})
      * @param array{float, float, float}                            $seconds that a tenth of the students, half, nine tenths stay within
      */
     private function __construct(
@@ -75,7 +79,11 @@ final readonly class Rehearsal
         $students = max(1, min(self::MOST, $students));
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'rehearsal|'.$seed, true)));
         $chance = static fn (): float => $random->getInt(0, 999_999_999) / 1e9;
-        $ways = $lengths = $routes = $people = $times = [];
+        // Questions that are only imagined draw from elsewhere, so that they change nobody's way.
+        $further = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'two more|'.$seed, true)));
+        $ways = $lengths = $people = $times = [];
+        /** @var array<string, RouteTally> $routes */
+        $routes = [];
         for ($s = 0; $s < $students; ++$s) {
             $ability = self::normal($chance);
             $astray = [];
@@ -102,54 +110,57 @@ final readonly class Rehearsal
                         $outcomes[$entry][$visit->try] = Outcome::of(BigRational::of($chance() < $p($entry) ? 1 : 0), '', '');
                     }
                 }
-                if ($visit->try === 1) {
-                    $way[] = $section->title ?? '';
+                if (!$walk->returns()) {
+                    $way[] = $visit->section;
                 }
                 $next = $walk->leave($paper, new Conditions(), $seed.$s, $outcomes, $machineMarked);
                 $arrived = $next->current();
-                $left = $arrived === null || $arrived->section !== $visit->section;
-                if ($left && $section?->route !== null) {
+                if ($section?->route !== null && ($arrived === null || !Walk::isReturn($visit, $arrived))) {
+                    $marked = array_values(array_filter(
+                        $section->questions(),
+                        static fn (Entry $e): bool => in_array($e->id, $machineMarked, true),
+                    ));
                     $knows = static fn (string $e): float => isset($astray[$e]) ? 0.0 : 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability));
-                    $deserved = BigRational::of(sprintf(
-                        '%.6F',
-                        self::deserved(
-                            $section->questions(),
-                            $machineMarked,
-                            $knows,
-                        ),
-                    ));
-                    $reached = self::share($paper, $section->questions(), $machineMarked, $outcomes);
-                    // A condition over single questions is judged by those that the student rather knows than not.
-                    $due = $section->route->target($deserved, self::credits(
-                        $section->questions(),
-                        $machineMarked,
-                        static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0),
-                    ));
-                    $gone = $section->route->target($reached, self::credits(
-                        $section->questions(),
-                        $machineMarked,
-                        static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? []),
-                    ));
-                    $missed = $due === $gone ? 0 : $reached->compareTo($deserved);
-                    $routes[$section->id] ??= ['students' => 0, 'below' => 0, 'above' => 0];
-                    ++$routes[$section->id]['students'];
-                    $routes[$section->id]['below'] += $missed < 0 ? 1 : 0;
-                    $routes[$section->id]['above'] += $missed > 0 ? 1 : 0;
+                    $deserved = self::deserved($marked, $knows);
+                    $reached = self::share($marked, static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? []));
+                    $used = $walk->usedUp($section);
+                    $choice = static fn (BigRational $share, \Closure $of): int => $section->route->choice(
+                        Route::names($share, self::credits($section->questions(), $machineMarked, $of)),
+                        $used,
+                    );
+                    $routes[$section->id] ??= new RouteTally($section->route);
+                    $routes[$section->id]->add(
+                        $ability,
+                        $choice($reached, static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? [])),
+                        // A condition over single questions is judged by those that the student rather knows than not.
+                        $choice($deserved, static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0)),
+                        $deserved,
+                        $reached,
+                        self::withTwoMore($marked, $reached, $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),
+                    );
                 }
                 $walk = $next;
             }
-            $name = implode(' → ', $way);
-            $ways[$name] = ($ways[$name] ?? 0) + 1;
+            $ways[implode(' ', $way)][] = [$length, $time];
             $lengths[$length] = ($lengths[$length] ?? 0) + 1;
             $times[] = $time;
             $people[] = [$ability, self::total($paper, $walk, $outcomes)];
         }
-        arsort($ways);
+        uasort($ways, static fn (array $a, array $b): int => count($b) <=> count($a));
         ksort($lengths);
-        sort($times);
-        $within = static fn (float $share): float => $times[max(0, (int) ceil($share * $students) - 1)];
 
-        return new self($students, $ways, $lengths, self::fifths($people), $routes, [$within(0.1), $within(0.5), $within(0.9)]);
+        return new self(
+            $students,
+            array_map(
+                static fn (string $way, array $gone): array => self::way($paper, explode(' ', $way), $gone),
+                array_keys($ways),
+                array_values($ways),
+            ),
+            $lengths,
+            self::fifths($people),
+            array_map(static fn (RouteTally $t): array => $t->told(), $routes),
+            [self::within($times, 0.1), self::within($times, 0.5), self::within($times, 0.9)],
+        );
     }
 
     /**
@@ -198,6 +209,39 @@ final readonly class Rehearsal
     }
 
     /**
+     * @param non-empty-list<string>       $sections
+     * @param non-empty-list<array{int, float}> $gone questions and seconds of each who went so
+     *
+     * @return array{way: list<string>, students: int, questions: array{int, int}, points: BigRational, seconds: array{float, float}}
+     */
+    private static function way(Paper $paper, array $sections, array $gone): array
+    {
+        $points = BigRational::zero();
+        foreach (array_unique($sections) as $id) {
+            $questions = $paper->section($id)?->questions() ?? [];
+            $points = BigRational::sum($points, ...array_map(static fn (Entry $e): BigRational => $e->points, $questions));
+        }
+        $lengths = array_column($gone, 0);
+        $times = array_column($gone, 1);
+
+        return [
+            'way' => $sections,
+            'students' => count($gone),
+            'questions' => [min($lengths), max($lengths)],
+            'points' => $points->simplified(),
+            'seconds' => [self::within($times, 0.5), self::within($times, 0.9)],
+        ];
+    }
+
+    /** @param list<float> $times at least one */
+    private static function within(array $times, float $share): float
+    {
+        sort($times);
+
+        return $times[max(0, (int) ceil($share * count($times)) - 1)];
+    }
+
+    /**
      * Credits in written order, of what a person marks none.
      *
      * @param list<Entry>                    $questions
@@ -215,39 +259,48 @@ final readonly class Rehearsal
     }
 
     /**
-     * @param list<Entry>              $questions
-     * @param list<string>             $machineMarked
-     * @param \Closure(string): float  $p
+     * The share that a student would have reached without luck, to six places.
+     *
+     * @param list<Entry>              $marked
+     * @param \Closure(string): float $knows
      */
-    private static function deserved(array $questions, array $machineMarked, \Closure $p): float
+    private static function deserved(array $marked, \Closure $knows): BigRational
     {
-        $reached = $possible = 0.0;
-        foreach ($questions as $q) {
-            if (in_array($q->id, $machineMarked, true)) {
-                $reached += $p($q->id) * $q->points->toFloat();
-                $possible += $q->points->toFloat();
-            }
-        }
-
-        return $possible > 0.0 ? $reached / $possible : 0.0;
+        return self::share($marked, static fn (string $e): BigRational => BigRational::of(sprintf('%.6F', $knows($e))));
     }
 
     /**
-     * @param list<Entry>                        $questions
-     * @param list<string>                       $machineMarked
-     * @param array<string, array<int, Outcome>> $outcomes
+     * @param list<Entry>                    $marked
+     * @param \Closure(string): BigRational $of
      */
-    private static function share(Paper $paper, array $questions, array $machineMarked, array $outcomes): BigRational
+    private static function share(array $marked, \Closure $of): BigRational
     {
         $reached = $possible = BigRational::zero();
-        foreach ($questions as $q) {
-            if (in_array($q->id, $machineMarked, true)) {
-                $reached = $reached->plus(self::best($paper, $outcomes[$q->id] ?? [])->multipliedBy($q->points));
-                $possible = $possible->plus($q->points);
-            }
+        foreach ($marked as $q) {
+            $reached = $reached->plus($of($q->id)->multipliedBy($q->points));
+            $possible = $possible->plus($q->points);
         }
 
-        return $possible->isZero() ? BigRational::zero() : $reached->dividedBy($possible)->simplified();
+        return $possible->isZero() ? $possible : $reached->dividedBy($possible)->simplified();
+    }
+
+    /**
+     * The share with two more questions that are worth, and as hard, as those are on average.
+     *
+     * @param list<Entry>              $marked
+     * @param \Closure(string): float $p      the chance to have each right
+     * @param \Closure(): float       $chance
+     */
+    private static function withTwoMore(array $marked, BigRational $reached, \Closure $p, \Closure $chance): BigRational
+    {
+        $n = count($marked);
+        if ($n === 0) {
+            return $reached;
+        }
+        $each = array_sum(array_map(static fn (Entry $q): float => $p($q->id), $marked)) / $n;
+        $hits = ($chance() < $each ? 1 : 0) + ($chance() < $each ? 1 : 0);
+
+        return $reached->multipliedBy($n)->plus($hits)->dividedBy($n + 2)->simplified();
     }
 
     /** @param array<string, array<int, Outcome>> $outcomes */

@@ -11,6 +11,7 @@ use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\Entry;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\Route;
+use ChalkLadder\Core\Paper\RouteExit;
 use ChalkLadder\Core\Paper\Section;
 
 /**
@@ -29,7 +30,7 @@ final readonly class Walk
     {
         $first = $paper->sections[0] ?? null;
 
-        return $first === null ? new self([], true) : new self([self::enter($first, $conditions, $seed)], false);
+        return $first === null ? new self([], true) : (new self([], false))->entering($first, $conditions, $seed);
     }
 
     /** The pass that is open now; null at the end. */
@@ -53,23 +54,64 @@ final readonly class Walk
             return new self($this->visits, true);
         }
         $missed = self::missed($visit, $outcomes, $machineMarked);
-        if ($paper->mastery !== null && $visit->try <= $paper->mastery->returns && $missed !== []) {
-            return new self([...$this->visits, new Visit($section->id, $visit->try + 1, $missed)], false);
+        if ($missed !== [] && $this->mayReturn($paper, $visit)) {
+            return new self([...$this->visits, new Visit($section->id, $visit->try + 1, $missed, $visit->round)], false);
         }
         $target = $section->route === null
             ? $paper->following($section->id)
-            : $section->route->target(
+            : $section->route->to($section->route->choice(Route::names(
                 self::share($paper, $section, $outcomes, $machineMarked),
                 array_map(
                     static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
                     $section->questions(),
                 ),
-            );
+            ), $this->usedUp($section)));
         $next = $target === Route::END ? null : $paper->section($target);
 
-        return $next === null
-            ? new self($this->visits, true)
-            : new self([...$this->visits, self::enter($next, $conditions, $seed)], false);
+        return $next === null ? new self($this->visits, true) : $this->entering($next, $conditions, $seed);
+    }
+
+    /** @return list<int> the exits of the section that have been taken as often as they may */
+    public function usedUp(Section $section): array
+    {
+        $gone = [];
+        foreach ($this->visits as $i => $visit) {
+            $next = $this->visits[$i + 1] ?? null;
+            if ($visit->section === $section->id && $next !== null && !self::isReturn($visit, $next)) {
+                $gone[$next->section] = ($gone[$next->section] ?? 0) + 1;
+            }
+        }
+
+        // Two exits to the same place are not told apart by where a student went: the rounds of either are spent by both.
+        return array_keys(array_filter(
+            $section->route->exits ?? [],
+            static fn (RouteExit $e): bool => $e->rounds !== null && ($gone[$e->to] ?? 0) >= $e->rounds,
+        ));
+    }
+
+    /** Whether a pass is one of what the pass before it has missed. */
+    public static function isReturn(Visit $visit, Visit $next): bool
+    {
+        return $next->section === $visit->section && $next->round === $visit->round;
+    }
+
+    /** The passes of this visit's round so far, itself the last. */
+    private function passes(Visit $visit): int
+    {
+        return count(array_filter($this->visits, static fn (Visit $v): bool => self::isReturn($visit, $v)));
+    }
+
+    private function mayReturn(Paper $paper, Visit $visit): bool
+    {
+        return $paper->mastery !== null && $this->passes($visit) <= $paper->mastery->returns;
+    }
+
+    /** Whether the open pass is one of missed questions alone. */
+    public function returns(): bool
+    {
+        $open = $this->current();
+
+        return $open !== null && $this->passes($open) > 1;
     }
 
     /**
@@ -99,7 +141,7 @@ final readonly class Walk
             static fn (string $id): bool => in_array($id, $missed, true) || in_array($id, $answered, true),
         ));
 
-        return $open->try > 1 ? new self([...$earlier, new Visit($open->section, $open->try, $kept)], false) : $this;
+        return $this->returns() ? new self([...$earlier, new Visit($open->section, $open->try, $kept, $open->round)], false) : $this;
     }
 
     /**
@@ -115,9 +157,7 @@ final readonly class Walk
             return false;
         }
 
-        return ($paper->mastery !== null
-            && $visit->try <= $paper->mastery->returns
-            && array_intersect($visit->entries, $machineMarked) !== [])
+        return ($this->mayReturn($paper, $visit) && array_intersect($visit->entries, $machineMarked) !== [])
             || $paper->exits($section) !== [Route::END];
     }
 
@@ -193,17 +233,17 @@ final readonly class Walk
         return $best;
     }
 
-    /** @return array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} */
+    /** @return array{visits: list<array{section: string, try: int, entries: list<string>, round?: int}>, ended: bool} */
     public function toArray(): array
     {
         return ['visits' => array_map(static fn (Visit $v): array => $v->toArray(), $this->visits), 'ended' => $this->ended];
     }
 
-    /** @param array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $stored */
+    /** @param array{visits: list<array{section: string, try: int, entries: list<string>, round?: int}>, ended: bool} $stored */
     public static function fromArray(array $stored): self
     {
         return new self(
-            array_map(static fn (array $v): Visit => new Visit($v['section'], $v['try'], $v['entries']), $stored['visits']),
+            array_map(static fn (array $v): Visit => new Visit($v['section'], $v['try'], $v['entries'], $v['round'] ?? 1), $stored['visits']),
             $stored['ended'],
         );
     }
@@ -255,8 +295,11 @@ final readonly class Walk
     }
 
     /** Sources keep their places; with shuffling, questions move only between the sources that stand around them. */
-    private static function enter(Section $section, Conditions $conditions, string $seed): Visit
+    private function entering(Section $section, Conditions $conditions, string $seed): self
     {
+        $before = array_filter($this->visits, static fn (Visit $v): bool => $v->section === $section->id);
+        $try = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->try, $before)]);
+        $round = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->round, $before)]);
         $ids = [];
         $run = [];
         foreach ([...$section->entries, null] as $i => $entry) {
@@ -272,6 +315,6 @@ final readonly class Walk
             }
         }
 
-        return new Visit($section->id, 1, $ids);
+        return new self([...$this->visits, new Visit($section->id, $try, $ids, $round)], false);
     }
 }

@@ -50,6 +50,24 @@ final class RulesTableTest extends TestCase
         self::assertSame($verdict, $again->check(self::response($response))->verdict->value);
     }
 
+    #[DataProvider('lines')]
+    public function testACreditIsAmongThoseThatTheQuestionSaysItGives(string $rule, string $response, string $verdict, string $credit): void
+    {
+        $listed = Rules::item($rule)->credits();
+
+        self::assertTrue($listed === null || $credit === '' || in_array($credit, array_map(strval(...), $listed), true), $credit);
+    }
+
+    public function testCreditsAreListedForWhatIsPickedOrTyped(): void
+    {
+        $listed = static fn (string $rule): array => array_map(strval(...), Rules::item($rule)->credits() ?? []);
+
+        self::assertSame(['0', '1'], $listed('one'));
+        self::assertContains('0', $listed('depth'));
+        self::assertContains('1', $listed('depth'));
+        self::assertSame([], $listed('open'));
+    }
+
     public function testAWrongAnswerCarriesItsMeaning(): void
     {
         $choice = Rules::table()['one']->check(ChoiceResponse::of('b'));

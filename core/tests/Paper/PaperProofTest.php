@@ -6,9 +6,11 @@ namespace ChalkLadder\Core\Tests\Paper;
 
 use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Paper\ExitProof;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Tests\Item\Rules;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class PaperProofTest extends TestCase
@@ -49,7 +51,67 @@ final class PaperProofTest extends TestCase
     {
         $proof = self::proof([['s1', ['one'], null], ['s2', ['one'], ['below' => '1/2', 'then' => 's1', 'else' => 'end']]]);
 
-        self::assertContains('These routes go round without end: "s1" → "s2" → "s1".', self::blocking($proof));
+        self::assertContains(
+            'These routes go round without end: "s1" → "s2" → "s1". Give one of their exits a number of rounds.',
+            self::blocking($proof),
+        );
+        self::assertSame([0, 0], $proof->length);
+    }
+
+    public function testALoopWithABoundIsProvedWithTheQuestionsOfEachRound(): void
+    {
+        $back = ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 2]], 'else' => 'end'];
+        $proof = self::proof([['s1', ['one', 'two'], null], ['s2', ['one'], $back]]);
+
+        self::assertSame([], self::blocking($proof));
+        self::assertSame([3, 9], $proof->length);
+        self::assertSame(['3', '3'], array_map(strval(...), $proof->points), 'a question is worth its marks once');
+    }
+
+    public function testALoopThatEveryoneGoesIsCountedSo(): void
+    {
+        $back = ['exits' => [['when' => 'share >= 0', 'to' => 's1', 'rounds' => 1]], 'else' => 'end'];
+        $proof = self::proof([['s1', ['one'], $back]]);
+
+        self::assertSame([2, 2], $proof->length);
+        self::assertSame([ExitProof::MAY, ExitProof::MAY], array_column($proof->exits['s1'], 'says'));
+    }
+
+    public function testMoreTriesThanAreKeptBlock(): void
+    {
+        $back = ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 4]], 'else' => 'end'];
+        $once = self::proof([['s1', ['one'], $back]], ['returns' => 1, 'credits' => ['1']]);
+
+        self::assertContains(
+            'One student could be asked the questions of "s1" 10 times; at most 9 are kept. Allow fewer rounds or returns.',
+            self::blocking($once),
+        );
+        self::assertSame([], self::blocking(self::proof([['s1', ['one'], $back]])));
+    }
+
+    /**
+     * @param list<array{when: string, to: string}> $exits
+     * @param list<string>                          $says
+     */
+    #[TestWith([[['when' => 'share > 2', 'to' => 's2']], ['never', 'always']])]
+    #[TestWith([[['when' => 'share <= 1', 'to' => 's2']], ['always', 'taken above']])]
+    #[TestWith([[['when' => 'share < 1/2', 'to' => 's2'], ['when' => 'q1 = 0 and q2 = 0', 'to' => 's3']], ['may', 'taken above', 'may']])]
+    #[TestWith([[['when' => 'q1 = 1 and q2 = 0', 'to' => 's2'], ['when' => 'q2 = 1/2', 'to' => 's3']], ['may', 'never', 'may']])]
+    public function testEveryExitIsToldThatCanNeverOrAlwaysBeTaken(array $exits, array $says): void
+    {
+        $proof = self::proof([['s1', ['one', 'one'], ['exits' => $exits, 'else' => 'end']], ['s2', ['one'], null], ['s3', ['one'], null]]);
+
+        self::assertSame($says, array_column($proof->exits['s1'], 'says'));
+        self::assertTrue($proof->exits['s1'][0]->exact);
+    }
+
+    public function testAConditionThatCannotBeReadBlocksAndIsKept(): void
+    {
+        $route = ['exits' => [['when' => 'share < ', 'to' => 's2']], 'else' => 'end'];
+        $proof = self::proof([['s1', ['one'], $route], ['s2', ['one'], null]]);
+
+        self::assertStringStartsWith('A condition after "s1" cannot be read:', self::blocking($proof)[0]);
+        self::assertCount(1, self::blocking($proof), 'what it would do is not held against the rest');
     }
 
     public function testARouteNeedsAQuestionThatIsMarkedAtOnce(): void
@@ -72,11 +134,14 @@ final class PaperProofTest extends TestCase
         self::assertContains('The paper has no question yet.', self::blocking(self::proof([])));
     }
 
-    /** @param list<array{string, list<string>, array<string, string>|null}> $sections */
-    private static function proof(array $sections): PaperProof
+    /**
+     * @param list<array{string, list<string>, array<string, mixed>|null}> $sections
+     * @param array<string, mixed>|null                                    $mastery
+     */
+    private static function proof(array $sections, ?array $mastery = null): PaperProof
     {
         $n = 0;
-        $json = ['version' => 1, 'title' => 'A paper', 'mastery' => null,
+        $json = ['version' => 1, 'title' => 'A paper', 'mastery' => $mastery,
             'sections' => array_map(static function (array $s) use (&$n): array {
                 return ['id' => $s[0], 'title' => $s[0], 'route' => $s[2],
                     'entries' => array_map(static function (string $item) use (&$n): array {

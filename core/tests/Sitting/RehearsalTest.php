@@ -20,9 +20,17 @@ final class RehearsalTest extends TestCase
     public function testEveryStudentTakesOneWayOfALengthThatIsPossible(): void
     {
         $found = self::rehearse('a', 400);
-        self::assertSame(400, array_sum($found->ways));
+        self::assertSame(400, array_sum(self::ways($found)));
         self::assertSame(400, array_sum($found->lengths));
-        self::assertEqualsCanonicalizing(['First look → Second look → Further out', 'First look → Further out'], array_keys($found->ways));
+        self::assertEqualsCanonicalizing(['s1 s2 s3', 's1 s3'], array_keys(self::ways($found)));
+        $ways = array_column($found->ways, null, 'students');
+        krsort($ways);
+        self::assertSame(array_values($ways), $found->ways, 'the most travelled first');
+        foreach ($found->ways as $way) {
+            $questions = count($way['way']) === 3 ? 8 : 6;
+            self::assertSame([$questions, $questions], $way['questions']);
+            self::assertSame((string) $questions, (string) $way['points']);
+        }
         self::assertSame([], array_diff(array_keys($found->lengths), [6, 8]));
         self::assertSame(400, array_sum(array_column($found->byAbility, 'students')));
     }
@@ -35,7 +43,7 @@ final class RehearsalTest extends TestCase
         sort($sorted);
         self::assertSame($sorted, $shares);
         $hard = self::rehearse('a', 1000, array_fill_keys(['e1', 'e2', 'e3', 'e4'], 3.0));
-        $back = static fn (Rehearsal $r): int => $r->ways['First look → Second look → Further out'] ?? 0;
+        $back = static fn (Rehearsal $r): int => self::ways($r)['s1 s2 s3'] ?? 0;
         self::assertGreaterThan($back($found), $back($hard));
     }
 
@@ -67,9 +75,11 @@ final class RehearsalTest extends TestCase
             0.0,
             0.0,
         );
-        self::assertSame(['First look → Further out' => 50], $found->ways);
+        self::assertSame(['s1 s3' => 50], self::ways($found));
         self::assertSame([1.0, 1.0, 1.0, 1.0, 1.0], array_column($found->byAbility, 'share'));
-        self::assertSame(['students' => 50, 'below' => 0, 'above' => 0], $found->routes['s1']);
+        self::assertSame([50, 0, 0], self::misled($found));
+        self::assertSame([0, 50], array_column($found->routes['s1']['exits'], 'students'));
+        self::assertSame(0, $found->routes['s1']['withTwoMore']);
     }
 
     public function testLuckLiftsAboveAndSlipsPushBelow(): void
@@ -104,8 +114,8 @@ final class RehearsalTest extends TestCase
             ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]],
         );
         self::assertSame(
-            ['First look → Second look → Further out' => 200],
-            $with->ways,
+            ['s1 s2 s3' => 200],
+            self::ways($with),
             'a quarter of the first section is below its half',
         );
         $some = Rehearsal::of(
@@ -118,7 +128,7 @@ final class RehearsalTest extends TestCase
             0.0,
             ['even' => ['share' => 0.3, 'entries' => ['e1', 'e2', 'e3']]],
         );
-        self::assertEqualsWithDelta(120, $some->ways['First look → Second look → Further out'], 37);
+        self::assertEqualsWithDelta(120, self::ways($some)['s1 s2 s3'], 37);
     }
 
     public function testReturnsMakeItLonger(): void
@@ -126,7 +136,7 @@ final class RehearsalTest extends TestCase
         $paper = ['mastery' => ['returns' => 1, 'credits' => ['1', '1/2']]] + self::paper(4);
         $found = Rehearsal::of(PaperReader::read($paper), [], self::all(), 200, 'a');
         self::assertGreaterThan(8, array_key_last($found->lengths));
-        self::assertSame(200, array_sum($found->ways));
+        self::assertSame(200, array_sum(self::ways($found)));
     }
 
     public function testAQuestionRehearsesAsItsRecordSays(): void
@@ -163,7 +173,7 @@ final class RehearsalTest extends TestCase
             0.0,
             ['even' => ['share' => 1.0, 'entries' => ['e1', 'e2', 'e3']]],
         );
-        self::assertSame(['students' => 200, 'below' => 0, 'above' => 0], $found->routes['s1']);
+        self::assertSame([200, 0, 0], self::misled($found));
     }
 
     public function testARouteByAConditionGetsItsFigures(): void
@@ -186,7 +196,7 @@ final class RehearsalTest extends TestCase
 
     public function testWhereNothingCanBeGuessedFewerGoOn(): void
     {
-        $on = static fn (float $guess): int => Rehearsal::of(
+        $on = static fn (float $guess): int => self::ways(Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(self::all(), 3.0),
             self::all(),
@@ -195,8 +205,67 @@ final class RehearsalTest extends TestCase
             0.0,
             0.5,
             guesses: array_fill_keys(self::all(), $guess),
-        )->ways['First look → Further out'] ?? 0;
+        ))['s1 s3'] ?? 0;
         self::assertGreaterThan(4 * $on(0.0), $on(0.5));
+    }
+
+    public function testTheCutThatSortsBestIsFoundAndMoreQuestionsSortBetter(): void
+    {
+        // Guessing lifts shares above what is known, so that a higher cut sorts better.
+        $route = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::all(), 2000, 'a', 0.0, 0.4)->routes['s1'];
+        $wrong = array_column($route['cuts'], 'wrong', 'share');
+
+        self::assertSame('1/2', $route['cut']);
+        self::assertSame($route['below'] + $route['above'], $wrong['1/2'], 'the present cut misplaces those who are misled');
+        self::assertSame(min($wrong), $wrong['3/4']);
+        self::assertLessThan($wrong['1/2'] / 1.4, $wrong['3/4']);
+        self::assertSame($route['below'] + $route['above'], array_sum(array_column($route['exits'], 'wrong')));
+        $short = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::all(), 2000, 'a', 0.0, 0.0)->routes['s1'];
+        self::assertLessThan($short['below'] + $short['above'], $short['withTwoMore']);
+    }
+
+    public function testWhoGoesEachWayIsToldByAbility(): void
+    {
+        $exits = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::all(), 1000, 'a')->routes['s1']['exits'];
+        $means = array_map(static function (array $e): float {
+            $sum = 0.0;
+            foreach ($e['abilities'] as $range => $n) {
+                $sum += $n * ($range / 2 - 2.75);
+            }
+
+            return $sum / $e['students'];
+        }, $exits);
+
+        self::assertSame(['s2', 's3'], array_column($exits, 'to'));
+        self::assertSame(array_column($exits, 'students'), array_map(static fn (array $e): int => array_sum($e['abilities']), $exits));
+        self::assertGreaterThan($means[0] + 0.8, $means[1]);
+    }
+
+    public function testALoopIsGoneAsOftenAsItMay(): void
+    {
+        $paper = self::paper(2, out: ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 2]], 'else' => 's3']);
+        $found = Rehearsal::of(PaperReader::read($paper), array_fill_keys(self::all(), 20.0), self::all(), 40, 'a', 0.0, 0.0);
+
+        self::assertSame(['s1 s1 s1 s3' => 40], self::ways($found));
+        self::assertSame([120, 0, 0], self::misled($found), 'each leaves three times');
+        self::assertSame([80, 40], array_column($found->routes['s1']['exits'], 'students'));
+    }
+
+    /** @return array<string, int> students by the ids of the sections they entered */
+    private static function ways(Rehearsal $found): array
+    {
+        return array_combine(
+            array_map(static fn (array $w): string => implode(' ', $w['way']), $found->ways),
+            array_column($found->ways, 'students'),
+        );
+    }
+
+    /** @return array{int, int, int} students that left the first section, sent below their level, above it */
+    private static function misled(Rehearsal $found): array
+    {
+        $route = $found->routes['s1'];
+
+        return [$route['students'], $route['below'], $route['above']];
     }
 
     public function testALongerWayTakesLonger(): void
@@ -227,8 +296,8 @@ final class RehearsalTest extends TestCase
     }
 
     /**
-     * @param array<string, string>|null $back the route after the second section
-     * @param array<string, string>      $out  the route after the first
+     * @param array<string, mixed>|null $back the route after the second section
+     * @param array<string, mixed>      $out  the route after the first
      *
      * @return array<string, mixed>
      */

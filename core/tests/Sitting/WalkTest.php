@@ -82,6 +82,70 @@ final class WalkTest extends TestCase
         self::assertEquals($walk, self::mended($walk, $paper, $wrong, []));
     }
 
+    public function testALoopAsksTheSectionAnewUntilItsRoundsAreSpent(): void
+    {
+        $paper = self::loop(null);
+        $walk = self::walk($paper);
+        $wrong = static fn (int $tries): array => [
+            'e1' => array_fill(1, $tries, self::credit('0')),
+            'e2' => array_fill(1, $tries, self::credit('1')),
+        ];
+        foreach ([1, 2] as $round) {
+            $walk = $walk->leave($paper, new Conditions(), 'seed', $wrong($round), self::MARKED);
+            self::assertSame(['e1', 'e2'], $walk->current()?->entries, 'all of it comes again, right or wrong');
+            self::assertSame([$round + 1, $round + 1], [$walk->current()->try, $walk->current()->round]);
+            self::assertFalse($walk->returns());
+            self::assertEquals($walk, Walk::fromArray($walk->toArray()));
+        }
+        self::assertSame([0], $walk->usedUp($paper->sections[0]));
+        self::assertSame('s2', $walk->leave($paper, new Conditions(), 'seed', $wrong(3), self::MARKED)->current()?->section);
+        $right = ['e1' => [1 => self::credit('1')]] + $wrong(1);
+        self::assertSame('s2', self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::MARKED)->current()?->section);
+    }
+
+    public function testMissedQuestionsComeBackInEachRoundOfALoop(): void
+    {
+        $paper = self::loop(['returns' => 1, 'credits' => ['1', '1/2']]);
+        $outcomes = ['e1' => [], 'e2' => []];
+        $walk = self::walk($paper);
+        $asked = [];
+        while (($visit = $walk->current())?->section === 's1') {
+            $asked[] = implode('', $visit->entries).$visit->try.($walk->returns() ? 'r' : '');
+            foreach ($visit->entries as $entry) {
+                $outcomes[$entry][$visit->try] = self::credit($entry === 'e2' ? '1' : '0');
+            }
+            $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+        }
+
+        self::assertSame(['e1e21', 'e12r', 'e1e23', 'e14r', 'e1e25', 'e16r'], $asked);
+        self::assertSame('s2', $walk->current()?->section);
+    }
+
+    public function testAMendedKeyTakesARoundBackThatIsNotBegun(): void
+    {
+        $paper = self::loop(null);
+        $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('1')]];
+        $again = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
+        $right = ['e1' => [1 => self::credit('1')]] + $wrong;
+
+        self::assertSame('s2', self::mended($again, $paper, $right, [])->current()?->section);
+        self::assertEquals($again, self::mended($again, $paper, $right, ['e1']), 'whoever has begun the round goes on with all of it');
+    }
+
+    /** @param array<string, mixed>|null $mastery */
+    private static function loop(?array $mastery): Paper
+    {
+        return PaperReader::read(['version' => 1, 'title' => 't', 'mastery' => $mastery, 'sections' => [
+            [
+                'id' => 's1',
+                'title' => 'First',
+                'route' => ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 2]], 'else' => 's2'],
+                'entries' => [self::entry('e1'), self::entry('e2')],
+            ],
+            ['id' => 's2', 'title' => 'Second', 'route' => null, 'entries' => [self::entry('e3')]],
+        ]]);
+    }
+
     /**
      * @param array<string, array<int, Outcome>> $outcomes
      * @param list<string>                       $answered

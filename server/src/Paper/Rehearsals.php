@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
+use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Sitting\Rehearsal;
 use ChalkLadder\Server\Bank\QuestionRecords;
 use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
 use ChalkLadder\Server\Paper\Api\View\AbilityView;
+use ChalkLadder\Server\Paper\Api\View\CutView;
+use ChalkLadder\Server\Paper\Api\View\ExitFlowView;
 use ChalkLadder\Server\Paper\Api\View\LengthView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
 use ChalkLadder\Server\Paper\Api\View\RouteCheckView;
@@ -59,6 +62,8 @@ final readonly class Rehearsals
             seconds: $seconds,
         );
 
+        $title = static fn (string $id): string => $paper->section($id)->title ?? '';
+
         return new RehearsalView(
             $found->students,
             count($items),
@@ -67,11 +72,16 @@ final readonly class Rehearsals
                 array_keys($items),
                 static fn (string $e): bool => ($records[$draft->itemIds[$e]] ?? null)?->seconds !== null,
             )),
-            array_map(
-                static fn (string $way, int $n): WayView => new WayView($way, ShareView::of($n, $found->students)),
-                array_keys($found->ways),
-                $found->ways,
-            ),
+            array_map(static fn (array $w): WayView => new WayView(
+                implode(' → ', array_map($title, $w['way'])),
+                $w['way'],
+                ShareView::of($w['students'], $found->students),
+                $w['questions'][0],
+                $w['questions'][1],
+                NumberText::write($w['points']),
+                $w['seconds'][0],
+                $w['seconds'][1],
+            ), $found->ways),
             array_map(
                 static fn (int $questions, int $n): LengthView => new LengthView($questions, $n),
                 array_keys($found->lengths),
@@ -80,12 +90,22 @@ final readonly class Rehearsals
             array_map(static fn (array $fifth): AbilityView => new AbilityView($fifth['students'], $fifth['share']), $found->byAbility),
             array_map(
                 static fn (string $section, array $r): RouteCheckView => new RouteCheckView(
-                    $paper->section($section)->title ?? '',
+                    $section,
+                    $title($section),
                     $r['students'],
                     ShareView::of($r['below'], $r['students']),
                     ShareView::of($r['above'], $r['students']),
+                    array_map(static fn (array $e): ExitFlowView => new ExitFlowView(
+                        $e['to'],
+                        ShareView::of($e['students'], $r['students']),
+                        $e['abilities'],
+                        $e['wrong'],
+                    ), $r['exits']),
+                    $r['cut'],
+                    array_map(static fn (array $c): CutView => new CutView($c['share'], ShareView::of($c['wrong'], $r['students'])), $r['cuts']),
+                    $r['withTwoMore'] === null ? null : ShareView::of($r['withTwoMore'], $r['students']),
                 ),
-                array_keys($found->routes),
+                array_map(strval(...), array_keys($found->routes)),
                 array_values($found->routes),
             ),
             $found->seconds,

@@ -101,8 +101,8 @@ final class KeysTest extends ApiCase
             self::assertStringNotContainsString($word, $seen);
         }
         $bank = $this->as($this->world->teacher)->get('GET', '/items/'.$this->world->items['choice']);
-        self::assertSame('<p>b</p>', $bank->text('item.rule.options.1.text'), 'nor home to the bank');
-        self::assertSame('<p>b</p>', $bank->text('item.rule.options.1.feedback'), 'rich text is cleaned');
+        self::assertSame('<p>b</p>over', $bank->text('item.rule.options.1.text'), 'nor home to the bank; words stay');
+        self::assertSame('<p>b</p>over', $bank->text('item.rule.options.1.feedback'), 'rich text is cleaned');
         self::assertSame($plain, $bank->text('item.rule.options.0.feedback'), 'plain words are no rich text, and stay as they are typed');
     }
 

@@ -34,11 +34,11 @@ final class PapersTest extends ApiCase
 
     public function testSourcesAreKnownByTitleAndFirstWordsWithThePaperThatHoldsThem(): void
     {
-        $paper = $this->world->paperDocument();
-        array_unshift($paper['sections'][0]['entries'], ['id' => 'log', 'kind' => 'source', 'source' => [
+        $log = ['id' => 'log', 'kind' => 'source', 'source' => [
             'title' => 'The pilot’s log', 'html' => '<p>We lay <b>off</b> the bar &amp; waited.</p>', 'picture' => null, 'alt' => '',
-        ]]);
-        $this->get('PUT', $this->path, ['paper' => $paper, 'version' => 1]);
+        ]];
+        $sections = [['id' => 's1', 'title' => 'To read', 'entries' => [$log], 'route' => null]];
+        $this->get('PUT', $this->path, ['paper' => ['sections' => $sections] + $this->world->paperDocument(), 'version' => 1]);
         $sources = $this->get('GET', '/sources')->list('sources');
         self::assertCount(1, $sources);
         self::assertSame(

@@ -55,6 +55,25 @@ final class RoutesTest extends ApiCase
         );
     }
 
+    public function testALoopAsksAllOfASectionAgainAsOftenAsItMayAndCountsEachQuestionOnce(): void
+    {
+        $this->begin('Ada Okafor', ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 2]], 'else' => 's2']);
+        foreach ([1, 2] as $round) {
+            $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]], $round);
+            $this->save('e-text', ['text' => 'SECRETROCK'], $round);
+            $view = $this->step('go-on', ['visit' => $round]);
+            self::assertSame('First look', $view->text('section'));
+            self::assertSame([['e-choice', $round + 1], ['e-text', $round + 1]], array_slice(self::steps($view), -2));
+        }
+        $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'a')]], 3);
+        $view = $this->step('go-on', ['visit' => 3]);
+        self::assertSame('Further out', $view->text('section'), 'its rounds are spent, and it is left; half of it was right before');
+        $this->save('e-number', ['text' => '98.76 m']);
+        self::assertTrue($this->step('go-on', ['visit' => 4])->at('ended'));
+        $this->step('hand-in', ['visit' => 4]);
+        self::assertEqualsWithDelta(5.0, $this->tables->row('SELECT marks FROM sitting')?->float('marks'), 1e-9, '1 + 2 + 2, each once');
+    }
+
     public function testAMendedKeyCallsBackWhatWasRightAllAlong(): void
     {
         $handout = $this->begin('Ada Okafor', null, ['returns' => 2, 'credits' => ['1', '1/2']]);

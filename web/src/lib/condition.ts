@@ -3,12 +3,12 @@ export type Asked = {
   name: string
   /** as a sentence says it: “the answer”, “row 2, column 1” */
   says: string
-  /** a number, words, a share that is written as a percentage, or one of a few */
-  kind: 'number' | 'words' | 'share' | 'one of'
+  /** a number, words, a share that is written as a percentage, what a question earned of 1, or one of a few */
+  kind: 'number' | 'words' | 'share' | 'credit' | 'one of'
   values?: readonly { value: string; label: string }[]
 }
 
-export const HOWS = {
+const HOWS = {
   below: 'is below',
   'at most': 'is at most',
   above: 'is above',
@@ -21,6 +21,17 @@ export const HOWS = {
   matches: 'has the form',
 } as const
 export type How = keyof typeof HOWS
+
+/** The same as it is said of what a question earned. */
+const EARNS: Partial<Record<How, string>> = {
+  below: 'earns below',
+  'at most': 'earns at most',
+  above: 'earns above',
+  'at least': 'earns at least',
+  is: 'earns',
+  'is not': 'does not earn',
+}
+export const howSaid = ({ kind }: Asked, how: How) => (kind === 'credit' ? (EARNS[how] ?? HOWS[how]) : HOWS[how])
 
 /** One part of a condition: of what, how, and with what; all as the formula language writes it, words without their quotes. */
 export type ConditionPart = { name: string; how: How; value: string; near?: string }
@@ -52,7 +63,7 @@ export const howsOf = ({ kind }: Asked): How[] =>
     ? ['same', 'contains', 'matches', 'is', 'is not']
     : kind === 'one of'
       ? ['is', 'is not']
-      : kind === 'share'
+      : kind === 'share' || kind === 'credit'
         ? ['below', 'at most', 'above', 'at least', 'is', 'is not']
         : ['is', 'is not', 'within', 'below', 'at most', 'above', 'at least']
 
@@ -132,7 +143,15 @@ export const firstPart = (of: Asked): ConditionPart => ({
   name: of.name,
   how: howsOf(of)[0]!,
   value:
-    of.kind === 'one of' ? (of.values?.[0]?.value ?? '') : of.kind === 'words' ? '' : of.kind === 'share' ? '1/2' : '0',
+    of.kind === 'one of'
+      ? (of.values?.[0]?.value ?? '')
+      : of.kind === 'words'
+        ? ''
+        : of.kind === 'share'
+          ? '1/2'
+          : of.kind === 'credit'
+            ? '1'
+            : '0',
 })
 
 /** A condition as a sentence, where it can be taken apart; as it was typed where not. */
@@ -148,7 +167,7 @@ export function inWords(condition: string, known: readonly Asked[]): string {
           : of.kind === 'one of'
             ? (of.values?.find((v) => v.value === value)?.label ?? value)
             : value
-      return `${of.says} ${HOWS[how]} ${right}${how === 'within' ? ` (± ${near})` : ''}`
+      return `${of.says} ${howSaid(of, how)} ${right}${how === 'within' ? ` (± ${near})` : ''}`
     })
     .join(' and ')
 }

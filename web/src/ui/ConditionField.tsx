@@ -4,7 +4,7 @@ import {
   askedOf,
   conditionOf,
   firstPart,
-  HOWS,
+  howSaid,
   howsOf,
   partsOf,
   percentOf,
@@ -132,7 +132,7 @@ function PartRow({
         size="place"
         wide={false}
         value={part.how}
-        options={howsOf(of).map((how) => ({ value: how, label: HOWS[how] }))}
+        options={howsOf(of).map((how) => ({ value: how, label: howSaid(of, how) }))}
         onChange={(how) => onChange({ ...part, how, ...(how === 'within' ? { near: part.near ?? '0.05' } : {}) })}
       />
       {of.kind === 'one of' ? (
@@ -146,7 +146,7 @@ function PartRow({
           onChange={(value) => onChange({ ...part, value })}
         />
       ) : (
-        <span className={of.kind === 'words' ? 'w-40' : 'w-18'}>
+        <span className={of.kind === 'words' ? 'w-40' : of.kind === 'share' ? 'w-12' : 'w-18'}>
           <TextField
             label={`What, ${what}`}
             hideLabel

@@ -176,7 +176,7 @@ final readonly class SittingReader extends ReadModel
 
     public static function walk(string $stored): Walk
     {
-        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $walk written by ourselves */
+        /** @var array{visits: list<array{section: string, try: int, entries: list<string>, round?: int}>, ended: bool} $walk written by ourselves */
         $walk = Json::decode($stored);
 
         return Walk::fromArray($walk);

@@ -1,7 +1,8 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { UserEvent } from '@testing-library/user-event'
+import type { Schemas } from '@/lib/api/client'
 import { offered, pickFrom, show } from '@/testing/page'
 import { type Paper } from './draft'
 import { Inspector } from './Inspector'
@@ -31,13 +32,14 @@ const start: Paper = {
     { id: 's3', title: 'Further', entries: [], route: null },
   ],
 }
-const proof = {
+const proof: Schemas['PaperProofView'] = {
   defects: [],
   mayPublish: true,
   leastPoints: '13/10',
   mostPoints: '13/10',
   leastQuestions: 3,
   mostQuestions: 3,
+  exits: [],
 }
 let now: Paper
 let selected: string | null
@@ -98,14 +100,16 @@ describe('The outline', () => {
 
   it('says where each section leads', () => {
     const paper = structuredClone(start)
-    paper.sections[0]!.route = { below: '1/3', then: 's2', else: 's3' }
-    paper.sections[1]!.route = { below: '0', then: 'gone', else: 'end', when: 'q1 < 1' }
+    paper.sections[0]!.route = { exits: [{ when: 'share < 1/3', to: 's2' }], else: 's3' }
+    paper.sections[1]!.route = { exits: [{ when: 'q1 < 1 or share = 0', to: 'gone' }], else: 'end' }
     show(<Desk paper={paper} />)
-    const ways = within(screen.getByRole('navigation')).getAllByText(/→/, { selector: 'p' })
+    const ways = within(screen.getByRole('navigation')).getAllByText(/→/, { selector: 'span' })
     expect(ways.map((p) => p.textContent)).toEqual([
-      'below 33 % → Second lookelse → Further',
-      'where q1 < 1 → ?else → end',
-      'then → end',
+      'below 33.3 % → Second look',
+      'else → Further',
+      'q1 < 1 or share = 0 → ?',
+      'else → the end',
+      'then → the end',
     ])
   })
 
@@ -129,35 +133,52 @@ describe('The inspector', () => {
     expect(now.sections[0]?.entries[1]).toBe(start.sections[0]?.entries[1])
   })
 
-  it('branches to the following sections until told otherwise, and never to the section itself', async () => {
+  const way = (name: RegExp) => screen.getByRole('button', { name })
+  it('branches to the following sections until told otherwise', async () => {
     const user = show(<Desk at="s1" />)
-    await user.click(screen.getByLabelText('Branch after this section'))
-    expect(route('s1')).toEqual({ below: '1/2', then: 's2', else: 's3' })
-    expect(await choices(user, 'go to')).toEqual(['Second look', 'Further', 'the end'])
-    await pickFrom(user, screen.getByLabelText('Below'), '75 % of this section')
-    await pickFrom(user, screen.getByLabelText('otherwise to'), 'the end')
-    expect(route('s1')).toEqual({ below: '3/4', then: 's2', else: 'end' })
-    await user.click(screen.getByLabelText('Branch after this section'))
-    expect(route('s1')).toBeNull()
+    await user.click(way(/^Add a way on/))
+    expect(route('s1')).toEqual({ exits: [{ when: 'share < 1/2', to: 's2' }], else: 's3' })
+    const share = screen.getByLabelText('What, way 1')
+    await user.clear(share)
+    await user.type(share, '75')
+    await user.click(way(/^else → Further/))
+    await pickFrom(user, screen.getByLabelText('leads to'), 'the end')
+    expect(route('s1')).toEqual({ exits: [{ when: 'share < 0.75', to: 's2' }], else: 'end' })
+    expect(await choices(user, 'leads to')).toEqual(['Second look', 'Further', 'the end'])
+    await user.click(way(/^below 75 % → Second look/))
+    await user.click(screen.getByRole('button', { name: 'Take way 1 out' }))
+    expect(route('s1')).toEqual({ exits: [], else: 'end' })
   })
 
-  it('lets a condition decide instead of the share, until it is emptied', async () => {
-    const user = show(<Desk at="s1" />)
-    await user.click(screen.getByLabelText('Branch after this section'))
-    fireEvent.change(screen.getByLabelText('or where this holds'), { target: { value: 'q1 < 1' } })
-    expect(route('s1')?.when).toBe('q1 < 1')
-    expect((screen.getByLabelText('Below') as HTMLButtonElement).disabled).toBe(true)
-    await user.clear(screen.getByLabelText('or where this holds'))
-    expect(route('s1')?.when).toBeUndefined()
-    expect((screen.getByLabelText('Below') as HTMLButtonElement).disabled).toBe(false)
+  it('gives what leads back a number of rounds, and takes it away again', async () => {
+    const user = show(<Desk at="s2" />)
+    await user.click(way(/^Add a way on/))
+    expect(route('s2')).toEqual({ exits: [{ when: 'share < 1/2', to: 's3' }], else: 'end' })
+    await pickFrom(user, screen.getByLabelText('leads to'), 'First look')
+    expect(route('s2')?.exits).toEqual([{ when: 'share < 1/2', to: 's1', rounds: 1 }])
+    await pickFrom(user, screen.getByLabelText('so often, for one student'), '3 times')
+    expect(route('s2')?.exits[0]?.rounds).toBe(3)
+    await pickFrom(user, screen.getByLabelText('leads to'), 'this section once more')
+    expect(route('s2')?.exits[0]).toMatchObject({ to: 's2', rounds: 3 })
+    await pickFrom(user, screen.getByLabelText('leads to'), 'the end')
+    expect(route('s2')?.exits[0]).toEqual({ when: 'share < 1/2', to: 'end' })
   })
 
-  it('keeps a share that is none of its own', async () => {
+  it('says which way is never taken, and tries it sooner on one press', async () => {
     const paper = structuredClone(start)
-    paper.sections[0]!.route = { below: '2/5', then: 's2', else: 'end' }
-    const user = show(<Desk paper={paper} at="s1" />)
-    expect(screen.getByLabelText('Below').textContent).toBe('40 % of this section')
-    expect(await choices(user, 'Below')).toContain('40 % of this section')
+    paper.sections[0]!.route = {
+      exits: [
+        { when: 'share < 1', to: 's2' },
+        { when: 'q1 = 0', to: 's3' },
+      ],
+      else: 'end',
+    }
+    const says = (list: string[]) => list.map((one) => ({ to: '', says: one, exact: true, patterns: 4 }))
+    const exits = [{ section: 's1', exits: says(['may', 'taken above', 'may']) }]
+    const user = show(<Desk paper={paper} at="s1" said={{ ...proof, exits }} />)
+    expect(screen.getAllByText(/never taken/)).toHaveLength(1)
+    await user.click(screen.getByRole('button', { name: 'Try it sooner' }))
+    expect(route('s1')?.exits.map((e) => e.to)).toEqual(['s3', 's2'])
   })
 
   it('removes a section with its selection, but not the last one', async () => {
@@ -206,7 +227,9 @@ describe('The inspector', () => {
   })
 
   it('has one mark and one question in the singular', () => {
-    show(<Desk said={{ ...proof, leastPoints: '1', mostPoints: '1', leastQuestions: 1, mostQuestions: 1 }} />)
+    show(
+      <Desk said={{ ...proof, leastPoints: '1', mostPoints: '1', leastQuestions: 1, mostQuestions: 1, exits: [] }} />,
+    )
     expect(screen.getByText('1 mark, 1 question over all routes.')).toBeTruthy()
     expect(screen.getByText('✓ No defects.')).toBeTruthy()
   })

@@ -1,11 +1,13 @@
+import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { plural, rational, spanInMarks } from '@/lib/format'
+import { plural, spanInMarks } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
+import { SectionWays } from './SectionWays'
 
 type Props = {
   paper: Paper
@@ -18,6 +20,7 @@ type Props = {
 
 /** What can be said of, and set for, the part that is selected; below it, the whole paper. */
 export function Inspector({ paper, proof, selected, onChange, onSelect, onRehearse }: Props) {
+  const [way, setWay] = useState<{ section: string; at: number } | null>(null)
   const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === selected)
   const section = entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)
   return (
@@ -41,7 +44,14 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
             value={section.title}
             onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))}
           />
-          <RouteForm paper={paper} section={section} onChange={onChange} />
+          <SectionWays
+            paper={paper}
+            section={section}
+            exits={proof.exits.find((e) => e.section === section.id)?.exits ?? []}
+            at={way?.section === section.id ? way.at : null}
+            onChoose={(at) => setWay(at === null ? null : { section: section.id, at })}
+            onChange={onChange}
+          />
           {paper.sections.length > 1 ? (
             <div>
               <Button
@@ -87,69 +97,6 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
           </Button>
         ) : null}
       </section>
-    </div>
-  )
-}
-
-function RouteForm({
-  paper,
-  section,
-  onChange,
-}: {
-  paper: Paper
-  section: Paper['sections'][number]
-  onChange: (paper: Paper) => void
-}) {
-  const route = section.route
-  const at = paper.sections.indexOf(section)
-  const following = paper.sections[at + 1]?.id ?? 'end'
-  const places = [
-    ...paper.sections.filter((s) => s.id !== section.id).map((s) => ({ value: s.id, label: s.title || 'Section' })),
-    { value: 'end', label: 'the end' },
-  ]
-  const set = (change: Partial<NonNullable<typeof route>>) =>
-    onChange(
-      withSection(paper, section.id, {
-        route: { below: '1/2', then: following, else: paper.sections[at + 2]?.id ?? 'end', ...route, ...change },
-      }),
-    )
-  return (
-    <div className="flex flex-col gap-2">
-      <Tick
-        label="Branch after this section"
-        checked={route !== null}
-        onChange={(on) => (on ? set({}) : onChange(withSection(paper, section.id, { route: null })))}
-      />
-      {route ? (
-        <>
-          <SelectField
-            label="Below"
-            disabled={Boolean(route.when)}
-            value={route.below}
-            onChange={(value) => set({ below: value })}
-            options={[...new Set(['1/4', '1/3', '1/2', '3/5', '2/3', '3/4', '1', route.below])].map((share) => ({
-              value: share,
-              label: `${Math.round(rational(share) * 100)} % of this section`,
-            }))}
-          />
-          <TextField
-            label="or where this holds"
-            className="font-mono text-[15px]"
-            placeholder="q2 < 1 and share >= 0.5"
-            note="A formula over share (0 to 1) and q1, q2 …, the credit of the questions here. Empty: the share above decides."
-            value={route.when ?? ''}
-            maxLength={1000}
-            onChange={(e) => set({ when: e.target.value || undefined })}
-          />
-          <SelectField label="go to" value={route.then} onChange={(value) => set({ then: value })} options={places} />
-          <SelectField
-            label="otherwise to"
-            value={route.else}
-            onChange={(value) => set({ else: value })}
-            options={places}
-          />
-        </>
-      ) : null}
     </div>
   )
 }

@@ -18,6 +18,7 @@ import { CSS } from '@dnd-kit/utilities'
 import type { Schemas } from '@/lib/api/client'
 import { marks, rational } from '@/lib/format'
 import { numbersOf, placed, sectionOf, type Entry, type Paper, type Section } from './draft'
+import { inShort, nameOf, waysOf } from './ways'
 
 type Props = {
   paper: Paper
@@ -89,9 +90,6 @@ function SectionPart({
 }) {
   const { setNodeRef } = useDroppable({ id: section.id })
   const points = section.entries.reduce((sum, e) => sum + (e.kind === 'question' ? rational(e.points) : 0), 0)
-  const name = (id: string) => (id === 'end' ? 'end' : (paper.sections.find((s) => s.id === id)?.title ?? '?'))
-  const at = paper.sections.indexOf(section)
-  const route = section.route
   return (
     <li ref={setNodeRef}>
       <button
@@ -112,16 +110,11 @@ function SectionPart({
         {section.entries.length === 0 ? <li className="px-3 py-1 text-sm text-quiet">Nothing here yet</li> : null}
       </ol>
       <p className="ml-4 text-sm leading-6 text-blue">
-        {route ? (
-          <>
-            {route.when ? `where ${route.when}` : `below ${Math.round(rational(route.below) * 100)} %`} →{' '}
-            {name(route.then)}
-            <br />
-            else → {name(route.else)}
-          </>
-        ) : (
-          <>then → {name(paper.sections[at + 1]?.id ?? 'end')}</>
-        )}
+        {waysOf(paper, section).map((way, _, all) => (
+          <span key={way.at} className="block">
+            {inShort(section, way, all.length === 1)} → {nameOf(paper, way.to)}
+          </span>
+        ))}
       </p>
     </li>
   )

@@ -24,7 +24,15 @@ const paper: Paper = {
     { id: 's2', title: 'Further', entries: [], route: null },
   ],
 }
-const proof = { defects: [], mayPublish: true, leastPoints: '3', mostPoints: '3', leastQuestions: 2, mostQuestions: 2 }
+const proof = {
+  defects: [],
+  mayPublish: true,
+  leastPoints: '3',
+  mostPoints: '3',
+  leastQuestions: 2,
+  mostQuestions: 2,
+  exits: [],
+}
 const stored = (change: object = {}) =>
   ({
     id: 'p1',
@@ -238,7 +246,7 @@ it('is rehearsed as it stands: what was just changed is saved first', async () =
 
 it('offers no rehearsal of nothing', () => {
   serving()
-  open(stored({ proof: { ...proof, leastQuestions: 0, mostQuestions: 0 } }))
+  open(stored({ proof: { ...proof, leastQuestions: 0, mostQuestions: 0, exits: [] } }))
   expect(screen.queryByRole('button', { name: /Rehearse/ })).toBeNull()
 })
 

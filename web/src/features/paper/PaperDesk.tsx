@@ -8,6 +8,7 @@ import { useSaid } from '@/lib/say'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
+import { later } from '@/ui/later'
 import { Menu } from '@/ui/Menu'
 import { toast } from '@/ui/toast'
 import { BankPicker } from './BankPicker'
@@ -26,7 +27,10 @@ import { Inspector } from './Inspector'
 import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
 import { SourceForm } from './SourceForm'
+
 import { useDraft } from './useDraft'
+
+const RouteDesk = later(() => import('./RouteDesk').then((it) => it.RouteDesk))
 
 type Props = {
   stored: Schemas['PaperPaperView']
@@ -61,8 +65,10 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     const next = order[Math.max(0, Math.min(order.length - 1, order.indexOf(selected ?? '') + by))]
     if (next) setSelected(next)
   }
-  // A question written for this paper comes back as ?take=…, and goes where the writer stood when leaving.
   const [params, setParams] = useSearchParams()
+  const onRoutes = params.get('on') === 'routes'
+  const turn = () => setParams(onRoutes ? {} : { on: 'routes' }, { replace: true })
+  // A question written for this paper comes back as ?take=…, and goes where the writer stood when leaving.
   const arriving = params.get('take')
   const arrived = useRef(false)
   useEffect(() => {
@@ -138,14 +144,19 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     'Ctrl+z': { label: 'Undo', run: draft.undo },
     'Ctrl+Shift+z': { label: 'Redo', run: draft.redo },
     'Ctrl+Shift+Z': { label: 'Redo', run: draft.redo },
-    j: { label: 'Next part', run: () => go(1) },
-    k: { label: 'Previous part', run: () => go(-1) },
-    'Alt+ArrowDown': { label: 'Move the part down', run: () => entry && change(stepped(paper, entry.id, 1)) },
-    'Alt+ArrowUp': { label: 'Move the part up', run: () => entry && change(stepped(paper, entry.id, -1)) },
-    a: { label: 'Take questions from the bank', run: () => setPicking(true) },
-    s: { label: 'Add a source', run: addSource },
-    r: { label: 'Rehearse', run: rehearse },
-    Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
+    m: { label: onRoutes ? 'The questions' : 'The routes as a map', run: turn },
+    ...(onRoutes
+      ? {}
+      : {
+          j: { label: 'Next part', run: () => go(1) },
+          k: { label: 'Previous part', run: () => go(-1) },
+          'Alt+ArrowDown': { label: 'Move the part down', run: () => entry && change(stepped(paper, entry.id, 1)) },
+          'Alt+ArrowUp': { label: 'Move the part up', run: () => entry && change(stepped(paper, entry.id, -1)) },
+          a: { label: 'Take questions from the bank', run: () => setPicking(true) },
+          s: { label: 'Add a source', run: addSource },
+          r: { label: 'Rehearse', run: rehearse },
+          Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
+        }),
   })
   const said =
     draft.save.kind === 'saving'
@@ -173,6 +184,9 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         ) : null}
         <Button disabled={!draft.canUndo} onClick={draft.undo}>
           Undo
+        </Button>
+        <Button hint="m" onClick={turn}>
+          {onRoutes ? 'Questions' : 'Routes'}
         </Button>
         <Button onClick={() => void draft.flush().then(() => navigate(`/papers/${stored.id}/preview`))}>Preview</Button>
         {printing(paper.title, draft.flush)}
@@ -207,86 +221,100 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         </p>
       ) : null}
       <ChangedInBank view={view} onSelect={setSelected} />
-      <Desk
-        leftLabel="Outline"
-        rightLabel="Settings and proof"
-        left={
-          <div className="flex flex-col gap-4">
-            <label className="flex flex-col gap-1 text-sm font-semibold">
-              Title
-              <input
-                className="field font-normal"
-                value={paper.title}
-                onChange={(e) => change({ ...paper, title: e.target.value })}
+      {onRoutes ? (
+        <RouteDesk
+          paperId={stored.id}
+          paper={paper}
+          view={view}
+          saved={draft.save.kind === 'saved'}
+          start={section?.id ?? null}
+          onChange={change}
+        />
+      ) : (
+        <Desk
+          leftLabel="Outline"
+          rightLabel="Settings and proof"
+          left={
+            <div className="flex flex-col gap-4">
+              <label className="flex flex-col gap-1 text-sm font-semibold">
+                Title
+                <input
+                  className="field font-normal"
+                  value={paper.title}
+                  onChange={(e) => change({ ...paper, title: e.target.value })}
+                />
+              </label>
+              <Outline
+                paper={paper}
+                items={items}
+                selected={selected}
+                onSelect={setSelected}
+                onChange={(next: Paper) => change(next)}
+                blocked={new Set(blocking.map((d) => d.where))}
               />
-            </label>
-            <Outline
-              paper={paper}
-              items={items}
-              selected={selected}
-              onSelect={setSelected}
-              onChange={(next: Paper) => change(next)}
-              blocked={new Set(blocking.map((d) => d.where))}
-            />
-            <div className="flex flex-col gap-2 border-t pt-3">
-              <Button hint="a" onClick={() => setPicking(true)}>
-                From the bank
-              </Button>
-              <NewQuestion onPick={(type) => void write(type)} />
-              <Button hint="s" onClick={addSource}>
-                Add a source
-              </Button>
-              <Button onClick={addSection}>Add a section</Button>
+              <div className="flex flex-col gap-2 border-t pt-3">
+                <Button hint="a" onClick={() => setPicking(true)}>
+                  From the bank
+                </Button>
+                <NewQuestion onPick={(type) => void write(type)} />
+                <Button hint="s" onClick={addSource}>
+                  Add a source
+                </Button>
+                <Button onClick={addSection}>Add a section</Button>
+              </div>
             </div>
+          }
+          right={
+            <Inspector
+              paper={paper}
+              proof={view.proof}
+              selected={selected}
+              onChange={change}
+              onSelect={setSelected}
+              onRehearse={rehearse}
+            />
+          }
+        >
+          <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
+            {section?.entries.length === 0 ? (
+              <p className="rounded border border-dashed border-edge p-6 text-quiet">
+                “{section.title}” is empty. Take questions from the bank (key a), or add a source (key s).
+              </p>
+            ) : null}
+            {section?.entries.map((one) => (
+              <Sheet
+                key={one.id}
+                entry={one}
+                number={numbersOf(paper).get(one.id)}
+                on={one.id === selected}
+                onSelect={() => setSelected(one.id)}
+                onRemove={() => remove(one)}
+              >
+                {one.kind === 'source' ? (
+                  one.id === selected ? (
+                    <SourceForm
+                      source={one.source}
+                      onChange={(source) => change(withEntry(paper, { ...one, source }))}
+                    />
+                  ) : (
+                    <p className="font-semibold">{one.source.title}</p>
+                  )
+                ) : view.items[one.item] ? (
+                  one.id === selected ? (
+                    question(view.items[one.item]!, one.item)
+                  ) : (
+                    <p className="font-semibold">{view.items[one.item]?.title}</p>
+                  )
+                ) : taken[one.item] ? (
+                  <p className="font-semibold">{taken[one.item]?.title}</p>
+                ) : (
+                  <p className="text-bad">✕ This question is no longer in the bank.</p>
+                )}
+              </Sheet>
+            ))}
           </div>
-        }
-        right={
-          <Inspector
-            paper={paper}
-            proof={view.proof}
-            selected={selected}
-            onChange={change}
-            onSelect={setSelected}
-            onRehearse={rehearse}
-          />
-        }
-      >
-        <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">
-          {section?.entries.length === 0 ? (
-            <p className="rounded border border-dashed border-edge p-6 text-quiet">
-              “{section.title}” is empty. Take questions from the bank (key a), or add a source (key s).
-            </p>
-          ) : null}
-          {section?.entries.map((one) => (
-            <Sheet
-              key={one.id}
-              entry={one}
-              number={numbersOf(paper).get(one.id)}
-              on={one.id === selected}
-              onSelect={() => setSelected(one.id)}
-              onRemove={() => remove(one)}
-            >
-              {one.kind === 'source' ? (
-                one.id === selected ? (
-                  <SourceForm source={one.source} onChange={(source) => change(withEntry(paper, { ...one, source }))} />
-                ) : (
-                  <p className="font-semibold">{one.source.title}</p>
-                )
-              ) : view.items[one.item] ? (
-                one.id === selected ? (
-                  question(view.items[one.item]!, one.item)
-                ) : (
-                  <p className="font-semibold">{view.items[one.item]?.title}</p>
-                )
-              ) : taken[one.item] ? (
-                <p className="font-semibold">{taken[one.item]?.title}</p>
-              ) : (
-                <p className="text-bad">✕ This question is no longer in the bank.</p>
-              )}
-            </Sheet>
-          ))}
-        </div>
-      </Desk>
+        </Desk>
+      )}
       <Rehearsal paperId={stored.id} version={view.version} open={rehearsing} onClose={() => setRehearsing(false)} />
       <BankPicker
         open={picking}

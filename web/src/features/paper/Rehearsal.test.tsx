@@ -6,21 +6,34 @@ import { bodies, Refusal, serve } from '@/testing/server'
 import { inRanges, Rehearsal } from './Rehearsal'
 
 const share = (count: number, low: number, high: number) => ({ count, share: count / 400, low, high })
+const way = (name: string, students: Schemas['PaperShareView']) => ({
+  way: name,
+  sections: [],
+  students,
+  leastQuestions: 7,
+  mostQuestions: 7,
+  points: '7',
+  half: 300,
+  most: 400,
+})
+const atEnd = { sectionId: 's1', exits: [], cut: null, cuts: [], withTwoMore: null }
 const found = (change: Partial<Schemas['PaperRehearsalView']> = {}): Schemas['PaperRehearsalView'] => ({
   students: 400,
   questions: 9,
   known: 7,
   timed: 6,
   ways: [
-    { way: 'First look → Further out', students: share(300, 0.705, 0.79) },
-    { way: 'First look → Second look → Further out', students: share(100, 0.21, 0.295) },
+    way('First look → Further out', share(300, 0.705, 0.79)),
+    way('First look → Second look → Further out', share(100, 0.21, 0.295)),
   ],
   lengths: [
     { questions: 7, students: 300 },
     { questions: 11, students: 100 },
   ],
   abilities: [0.31, 0.42, 0.55, 0.7, 0.84].map((share) => ({ students: 80, share })),
-  routes: [{ section: 'First look', students: 400, below: share(30, 0.053, 0.105), above: share(58, 0.114, 0.183) }],
+  routes: [
+    { ...atEnd, section: 'First look', students: 400, below: share(30, 0.053, 0.105), above: share(58, 0.114, 0.183) },
+  ],
   seconds: [312, 455.2, 720],
   ...change,
 })
@@ -77,9 +90,11 @@ describe('A rehearsal', () => {
   it('says less where there is one way only, and does not nag where a route errs little', async () => {
     serve({
       'POST /api/papers/p1/rehearsal': found({
-        ways: [{ way: 'Tides', students: share(400, 0.99, 1) }],
+        ways: [way('Tides', share(400, 0.99, 1))],
         lengths: [{ questions: 1, students: 400 }],
-        routes: [{ section: 'Tides', students: 400, below: share(4, 0.004, 0.025), above: share(8, 0.01, 0.039) }],
+        routes: [
+          { ...atEnd, section: 'Tides', students: 400, below: share(4, 0.004, 0.025), above: share(8, 0.01, 0.039) },
+        ],
       }),
     })
     open()

@@ -1,12 +1,12 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, take, type Schemas } from '@/lib/api/client'
+import type { Schemas } from '@/lib/api/client'
 import { duration, hundredths, percent, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { Fold } from '@/ui/Fold'
 import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
+import { useRehearsal } from './useRehearsal'
 
 const STUDENTS = 400
 const HOLDERS = [
@@ -30,19 +30,7 @@ export function Rehearsal({
 }) {
   const [round, setRound] = useState(1)
   const [holders, setHolders] = useState(0)
-  const found = useQuery({
-    queryKey: ['rehearsal', paperId, version, round, holders],
-    queryFn: () =>
-      take(
-        api.POST('/api/papers/{id}/rehearsal', {
-          params: { path: { id: paperId } },
-          body: { students: STUDENTS, seed: String(round), holders },
-        }),
-      ),
-    enabled: open,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  })
+  const found = useRehearsal(paperId, version, { students: STUDENTS, round, holders, enabled: open })
   const r = found.data
   return (
     <Dialog

@@ -24,7 +24,7 @@ const paper: Paper = {
       id: 's1',
       title: 'One',
       entries: [q('a'), { id: 'src', kind: 'source', source: { title: '', html: '', picture: null, alt: '' } }, q('b')],
-      route: { below: '1/2', then: 's2', else: 'end' },
+      route: { exits: [{ when: 'share < 1/2', to: 's2', rounds: 1 }], else: 's2' },
     },
     { id: 's2', title: 'Two', entries: [q('c')], route: null },
   ],
@@ -51,7 +51,10 @@ describe('draft', () => {
     expect(ids(inserted(paper, [q('x')], 's2'))).toEqual(['asrcb', 'cx'])
   })
   it('mends routes when their section goes', () => {
-    expect(withoutSection(paper, 's2').sections[0]?.route?.then).toBe('end')
+    expect(withoutSection(paper, 's2').sections[0]?.route).toEqual({
+      exits: [{ when: 'share < 1/2', to: 'end', rounds: 1 }],
+      else: 'end',
+    })
   })
   it('undoes and redoes', () => {
     const next = stepped(paper, 'a', 1)

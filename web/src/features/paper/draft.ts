@@ -67,14 +67,21 @@ export function stepped(paper: Paper, entryId: string, by: -1 | 1): Paper {
   return neighbour ? placed(paper, entryId, neighbour.id, by < 0 ? neighbour.entries.length : 0) : paper
 }
 
-/** Removes a section; routes that led to it lead to the end instead. */
+/** Removes a section; ways that led to it lead to the end instead. */
 export function withoutSection(paper: Paper, sectionId: string): Paper {
   const mend = (target: string) => (target === sectionId ? 'end' : target)
   return {
     ...paper,
     sections: paper.sections
       .filter((s) => s.id !== sectionId)
-      .map((s) => (s.route ? { ...s, route: { ...s.route, then: mend(s.route.then), else: mend(s.route.else) } } : s)),
+      .map((s) =>
+        s.route
+          ? {
+              ...s,
+              route: { exits: s.route.exits.map((e) => ({ ...e, to: mend(e.to) })), else: mend(s.route.else) },
+            }
+          : s,
+      ),
   }
 }
 

@@ -2375,6 +2375,22 @@ export interface components {
             title: string;
             parts: string[];
         };
+        PaperCutView: {
+            share: string;
+            wrong: components["schemas"]["PaperShareView"];
+        };
+        PaperExitFlowView: {
+            to: string;
+            students: components["schemas"]["PaperShareView"];
+            abilities: number[];
+            wrong: number;
+        };
+        PaperExitProofView: {
+            to: string;
+            says: string;
+            exact: boolean;
+            patterns: number;
+        };
         PaperLengthView: {
             questions: number;
             students: number;
@@ -2418,6 +2434,7 @@ export interface components {
             mostPoints: string;
             leastQuestions: number;
             mostQuestions: number;
+            exits: components["schemas"]["PaperSectionExitsView"][];
         };
         PaperPublishInput: {
             version?: number;
@@ -2439,10 +2456,19 @@ export interface components {
             seconds: number[];
         };
         PaperRouteCheckView: {
+            sectionId: string;
             section: string;
             students: number;
             below: components["schemas"]["PaperShareView"];
             above: components["schemas"]["PaperShareView"];
+            exits: components["schemas"]["PaperExitFlowView"][];
+            cut: string | null;
+            cuts: components["schemas"]["PaperCutView"][];
+            withTwoMore: components["schemas"]["PaperShareView"] | null;
+        };
+        PaperSectionExitsView: {
+            section: string;
+            exits: components["schemas"]["PaperExitProofView"][];
         };
         PaperShareView: {
             count: number;
@@ -2463,7 +2489,13 @@ export interface components {
         };
         PaperWayView: {
             way: string;
+            sections: string[];
             students: components["schemas"]["PaperShareView"];
+            leastQuestions: number;
+            mostQuestions: number;
+            points: string;
+            half: number;
+            most: number;
         };
         RegroupAbsentView: {
             studentId: string;
@@ -3570,12 +3602,18 @@ export interface components {
         };
         Entry: components["schemas"]["QuestionEntry"] | components["schemas"]["SourceEntry"];
         Route: {
-            /** @description An exact number: 2, 0.5 or 1/3. */
-            below: string;
-            then: string;
+            /** @description Tried in their order; the first whose condition holds is taken. */
+            exits: components["schemas"]["RouteExit"][];
+            /** @description Where to go otherwise: a section id, or end. */
             else: string;
-            /** @description A condition in the formula language over share and q1, q2 …; then holds where it does. */
-            when?: string;
+        };
+        RouteExit: {
+            /** @description A condition in the formula language over share and q1, q2 …, the credit of the section's questions. */
+            when: string;
+            /** @description A section id, or end. */
+            to: string;
+            /** @description How often one student may take it; left out: without bound. */
+            rounds?: number;
         };
         Section: {
             id: string;

@@ -96,6 +96,23 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
         );
     }
 
+    public function credits(): ?array
+    {
+        $keys = count($this->keys());
+        if ($this->hasCredits()) {
+            return $this->several ? null : [
+                BigRational::zero(),
+                ...array_map(static fn (Option $o): BigRational => $o->credit ?? BigRational::of($o->key ? 1 : 0), $this->options),
+            ];
+        }
+        $steps = $this->several && $this->perOption ? max(1, $keys) : 1;
+
+        return $keys === 0 ? [BigRational::zero()] : array_map(
+            static fn (int $hits): BigRational => BigRational::nd($hits, $steps),
+            range(0, $steps),
+        );
+    }
+
     private function hasCredits(): bool
     {
         return array_filter($this->options, static fn (Option $o): bool => $o->credit !== null) !== [];

@@ -159,6 +159,14 @@ final readonly class ExpressionRule extends TypedRule
         return ['names' => $this->names];
     }
 
+    public function credits(): array
+    {
+        $credits = array_map(static fn (array $l): BigRational => $l['line']->credit, $this->lines);
+        $formless = $this->shape === null ? [] : array_map(fn (BigRational $c): BigRational => $c->multipliedBy($this->formless), $credits);
+
+        return [BigRational::zero(), ...$credits, ...$formless];
+    }
+
     public function accepting(Response $response, BigRational $credit, string $feedback): self
     {
         $text = mb_substr(trim(TextResponse::textOf($response)), 0, self::LONGEST);

@@ -259,6 +259,19 @@ final readonly class NumberRule extends TypedRule
         );
     }
 
+    public function credits(): array
+    {
+        $credits = array_map(static fn (Target $t): BigRational => $t->credit, $this->targets);
+        $otherwise = [$this->unitless ?? BigRational::zero(), $this->formless ?? BigRational::of('1/2')];
+        foreach ($otherwise as $share) {
+            foreach ($this->targets as $target) {
+                $credits[] = $target->credit->multipliedBy($share);
+            }
+        }
+
+        return [BigRational::zero(), ...$credits];
+    }
+
     /** The same rule with one more target in front, or with the credit of an equal exact target replaced. */
     private function withTarget(Target $target): self
     {

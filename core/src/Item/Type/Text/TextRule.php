@@ -98,6 +98,11 @@ final readonly class TextRule extends TypedRule
         );
     }
 
+    public function credits(): array
+    {
+        return [BigRational::zero(), ...array_map(static fn (Form $f): BigRational => $f->credit, $this->forms)];
+    }
+
     private function patternFor(string $text): ?int
     {
         foreach ($this->forms as $i => $form) {

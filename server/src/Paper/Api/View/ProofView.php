@@ -12,7 +12,10 @@ use ChalkLadder\Server\Bank\Api\View\DefectView;
 /** What the proof says of a draft: defects, and the range of points and lengths over all routes. */
 final readonly class ProofView
 {
-    /** @param list<DefectView> $defects */
+    /**
+     * @param list<DefectView>       $defects
+     * @param list<SectionExitsView> $exits   by section that a sound route leaves
+     */
     public function __construct(
         public array $defects,
         public bool $mayPublish,
@@ -20,6 +23,7 @@ final readonly class ProofView
         public string $mostPoints,
         public int $leastQuestions,
         public int $mostQuestions,
+        public array $exits,
     ) {
     }
 
@@ -32,6 +36,14 @@ final readonly class ProofView
             NumberText::write($proof->points[1]),
             $proof->length[0],
             $proof->length[1],
+            array_map(
+                static fn (string $section, array $exits): SectionExitsView => new SectionExitsView(
+                    $section,
+                    array_map(ExitProofView::of(...), $exits),
+                ),
+                array_map(strval(...), array_keys($proof->exits)),
+                array_values($proof->exits),
+            ),
         );
     }
 }

@@ -15,8 +15,8 @@ final readonly class ShareView
 
     public static function of(int $count, int $students): self
     {
-        [$low, $high] = Intervals::wilson($count, $students);
+        [$low, $high] = $students === 0 ? [0.0, 1.0] : Intervals::wilson($count, $students);
 
-        return new self($count, $count / $students, $low, $high);
+        return new self($count, $students === 0 ? 0.0 : $count / $students, $low, $high);
     }
 }

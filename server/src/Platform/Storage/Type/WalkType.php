@@ -11,7 +11,7 @@ final class WalkType extends DocumentType
 {
     protected function read(array $json): Walk
     {
-        /** @var array{visits: list<array{section: string, try: int, entries: list<string>}>, ended: bool} $json written by ourselves */
+        /** @var array{visits: list<array{section: string, try: int, entries: list<string>, round?: int}>, ended: bool} $json written by ourselves */
         return Walk::fromArray($json);
     }
 

@@ -8,6 +8,7 @@ use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
+use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Server\Platform\OpenApi\Shape;
 
 /** One response on its way from a device. */
@@ -41,7 +42,7 @@ final readonly class SaveInput
     {
         $save = new self(
             $node->text('entry', 36),
-            $node->int('try', 1, 9, 1),
+            $node->int('try', 1, PaperProof::MOST_TRIES, 1),
             ResponseReader::read($node->child('value')),
             $node->int('counter', 1, self::LARGEST_COUNTER),
             $node->text('clientId', 64),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Api\Input;
 
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Paper\PaperProof;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** Names one step of a sitting. */
@@ -20,7 +21,7 @@ final readonly class StepInput
 
     public static function read(Node $node): self
     {
-        $step = new self($node->text('entry', 36), $node->int('try', 1, 9, 1));
+        $step = new self($node->text('entry', 36), $node->int('try', 1, PaperProof::MOST_TRIES, 1));
         $node->rejectUnknown();
 
         return $step;

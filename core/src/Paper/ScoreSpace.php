@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Core\Paper;
+
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Item\ItemTemplate;
+
+/**
+ * All that a section's route may be asked about: which credits its questions can earn together, and which share of its marks that is.
+ * Only the questions that some exit names are told apart; of the others no more is known than their sum. So a section of forty questions
+ * whose exits ask for the share alone has as many patterns as there are sums.
+ *
+ * Exact while there are no more than {@see MOST} patterns and every question says which credits it gives; beyond that it is a sample,
+ * evenly taken, with the least and the most in it.
+ */
+final readonly class ScoreSpace
+{
+    public const MOST = 2000;
+    private const STEPS = 10;
+    private const LARGEST_DENOMINATOR = 1_000_000;
+
+    /** @param list<array<string, BigRational>> $patterns as {@see Route::names()} gives them, each once */
+    private function __construct(public array $patterns, public bool $exact)
+    {
+    }
+
+    /**
+     * @param array<string, ItemTemplate> $items by bank id
+     * @param list<string>                $named what the exits ask for
+     */
+    public static function of(Section $section, array $items, ?MasteryRule $mastery, array $named): self
+    {
+        $exact = true;
+        $apart = [];
+        /** @var list<array{levels: list<BigRational>, points: BigRational}> $together */
+        $together = [];
+        $possible = BigRational::zero();
+        foreach ($section->questions() as $i => $entry) {
+            $item = ($items[$entry->item ?? ''] ?? null)?->sample();
+            $marked = $item !== null && !$item->rule->waitsForMarker();
+            $listed = $marked ? $item->credits() : [BigRational::zero()];
+            $exact = $exact && $listed !== null;
+            $levels = self::levels($listed ?? array_map(
+                static fn (int $n): BigRational => BigRational::nd($n, self::STEPS),
+                range(0, self::STEPS),
+            ), $mastery);
+            $points = $marked ? $entry->points : BigRational::zero();
+            $possible = $possible->plus($points);
+            if (in_array('q'.($i + 1), $named, true)) {
+                $apart[] = ['name' => 'q'.($i + 1), 'levels' => $levels, 'points' => $points];
+            } else {
+                $together[] = ['levels' => $levels, 'points' => $points];
+            }
+        }
+        [$sums, $all] = self::sums($together);
+        $patterns = [];
+        $count = array_product(array_map(static fn (array $q): int => count($q['levels']), $apart)) * count($sums);
+        foreach (self::chosen((int) min($count, PHP_INT_MAX)) as $at) {
+            $names = [];
+            $reached = $sums[$at % count($sums)];
+            $at = intdiv($at, count($sums));
+            foreach ($apart as $q) {
+                $names[$q['name']] = $q['levels'][$at % count($q['levels'])];
+                $reached = $reached->plus($names[$q['name']]->multipliedBy($q['points']));
+                $at = intdiv($at, count($q['levels']));
+            }
+            $names['share'] = $possible->isZero() ? $possible : $reached->dividedBy($possible)->simplified();
+            $patterns[] = $names;
+        }
+
+        return new self($patterns, $exact && $all && $count <= self::MOST);
+    }
+
+    /**
+     * A question's best credit over its tries, each weighed by what its try earns.
+     *
+     * @param list<BigRational> $credits
+     *
+     * @return non-empty-list<BigRational> ascending
+     */
+    private static function levels(array $credits, ?MasteryRule $mastery): array
+    {
+        $levels = ['0' => BigRational::zero()];
+        foreach ($credits as $credit) {
+            for ($try = 1; $try <= ($mastery->returns ?? 0) + 1; ++$try) {
+                $level = $mastery === null ? $credit : $credit->multipliedBy($mastery->shareOfTry($try));
+                $levels[(string) $level->simplified()] = $level->simplified();
+            }
+        }
+        usort($levels, static fn (BigRational $a, BigRational $b): int => $a->compareTo($b));
+
+        return $levels;
+    }
+
+    /**
+     * What these questions can bring together, ascending. Counted in whole parts of a mark, so that no sum is missed or met twice.
+     *
+     * @param list<array{levels: list<BigRational>, points: BigRational}> $questions
+     *
+     * @return array{list<BigRational>, bool} the sums, at least that of nothing,, and whether these are all
+     */
+    private static function sums(array $questions): array
+    {
+        $worth = array_map(static fn (array $q): array => array_map(
+            static fn (BigRational $l): BigRational => $l->multipliedBy($q['points'])->simplified(),
+            $q['levels'],
+        ), $questions);
+        $parts = BigInteger::one();
+        foreach (array_merge(...$worth) as $value) {
+            $parts = $parts->multipliedBy($value->getDenominator())->quotient($parts->gcd($value->getDenominator()));
+            if ($parts->isGreaterThan(self::LARGEST_DENOMINATOR)) {
+                return [self::ends($worth), false];
+            }
+        }
+        $whole = $parts->toInt();
+        $sums = [0 => true];
+        $all = true;
+        foreach ($worth as $values) {
+            $next = [];
+            foreach ($values as $value) {
+                $add = $value->multipliedBy($whole)->toBigInteger()->toInt();
+                foreach ($sums as $sum => $_) {
+                    $next[$sum + $add] = true;
+                }
+            }
+            if (count($next) > self::MOST) {
+                ksort($next);
+                $keys = array_keys($next);
+                $next = array_fill_keys(array_map(static fn (int $i): int => $keys[$i], self::evenly(count($keys))), true);
+                $all = false;
+            }
+            $sums = $next;
+        }
+        ksort($sums);
+
+        return [array_map(static fn (int $sum): BigRational => BigRational::nd($sum, $whole), array_keys($sums)), $all];
+    }
+
+    /**
+     * @param list<list<BigRational>> $worth
+     *
+     * @return non-empty-list<BigRational> nothing and everything
+     */
+    private static function ends(array $worth): array
+    {
+        return [BigRational::zero(), BigRational::sum(BigRational::zero(), ...array_map(
+            static fn (array $values): BigRational => $values === [] ? BigRational::zero() : BigRational::max(...$values),
+            $worth,
+        ))];
+    }
+
+    /** @return list<int> places of patterns: all, or a sample */
+    private static function chosen(int $count): array
+    {
+        return $count <= self::MOST ? range(0, max(0, $count - 1)) : self::evenly($count);
+    }
+
+    /** @return list<int> of so many places {@see MOST}, the first and the last among them */
+    private static function evenly(int $count): array
+    {
+        return array_map(
+            static fn (int $i): int => (int) round($i * ($count - 1) / (self::MOST - 1)),
+            range(0, self::MOST - 1),
+        );
+    }
+}
