@@ -23,6 +23,20 @@ final readonly class Paper
         return null;
     }
 
+    /** The section that an entry stands in. */
+    public function sectionOf(string $entryId): ?Section
+    {
+        foreach ($this->sections as $section) {
+            foreach ($section->entries as $entry) {
+                if ($entry->id === $entryId) {
+                    return $section;
+                }
+            }
+        }
+
+        return null;
+    }
+
     /** The section that follows in the written order, or the end. */
     public function following(string $sectionId): string
     {

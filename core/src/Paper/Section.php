@@ -18,6 +18,32 @@ final readonly class Section
         return array_values(array_filter($this->entries, static fn (Entry $e): bool => $e->isQuestion()));
     }
 
+    /**
+     * The sources that a question is read with: those that stand together nearest before it. They stay beside every question until
+     * others come.
+     *
+     * @return list<Entry>
+     */
+    public function beside(string $questionId): array
+    {
+        $beside = [];
+        $fresh = false;
+        foreach ($this->entries as $entry) {
+            if ($entry->id === $questionId) {
+                return $beside;
+            }
+            if ($entry->isQuestion()) {
+                $fresh = true;
+
+                continue;
+            }
+            $beside = $fresh ? [$entry] : [...$beside, $entry];
+            $fresh = false;
+        }
+
+        return [];
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -45,6 +45,21 @@ final class PaperReaderTest extends TestCase
         self::assertNull($paper->entry('elsewhere'));
     }
 
+    public function testAQuestionIsReadWithTheSourcesThatStandNearestBeforeIt(): void
+    {
+        $entry = static fn (string $id): array => str_starts_with($id, 's')
+            ? ['id' => $id, 'kind' => 'source', 'source' => ['title' => $id]]
+            : ['id' => $id, 'kind' => 'question', 'item' => 'i', 'points' => '1'];
+        $section = PaperReader::read(['version' => 1, 'sections' => [[
+            'id' => 'one',
+            'entries' => array_map($entry, ['a', 's1', 's2', 'b', 'c', 's3', 'd', 's4']),
+        ]]])->sectionOf('c');
+
+        self::assertNotNull($section);
+        $beside = static fn (string $id): string => implode(' ', array_column($section->beside($id), 'id'));
+        self::assertSame(['', 's1 s2', 's1 s2', 's3', ''], array_map($beside, ['a', 'b', 'c', 'd', 'elsewhere']));
+    }
+
     public function testALaterTryEarnsItsShareAndTheLastShareHoldsOn(): void
     {
         $rule = self::read([])->mastery;

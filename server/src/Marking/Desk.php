@@ -29,6 +29,7 @@ use ChalkLadder\Server\Marking\ReadModel\DeskReader;
 use ChalkLadder\Server\Marking\ReadModel\MarkHistory;
 use ChalkLadder\Server\Marking\ReadModel\ReturnList;
 use ChalkLadder\Server\Marking\Repository\MarkRepository;
+use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Moment;
@@ -127,6 +128,7 @@ final readonly class Desk
             $entry,
             $edition->numbers()[$entry] ?? 0,
             $edition->title($entry),
+            PlacedSourceView::of($edition->paper()->sectionOf($entry)?->beside($entry) ?? []),
             $item->toArray(),
             $views,
             array_map(

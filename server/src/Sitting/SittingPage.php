@@ -11,8 +11,8 @@ use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
-use ChalkLadder\Server\Sitting\Api\View\SourceView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\Api\View\ToldView;
 
@@ -42,11 +42,13 @@ final readonly class SittingPage
         $score = Score::of($edition->paper(), $walk, Answer::credits($answers, $edition), $sitting->markStep);
         $numbers = $walk->numbers($edition->paper());
         $steps = [];
+        $sources = [];
         foreach ($walk->visits as $pass => $visit) {
+            $section = $edition->paper()->section($visit->section);
+            $sources[$visit->section] = PlacedSourceView::of($section->entries ?? []);
             foreach ($visit->entries as $id) {
                 $entry = $edition->paper()->entry($id);
                 if ($entry?->source !== null) {
-                    $s = $entry->source;
                     $steps[] = new StepView(
                         $id,
                         $visit->try,
@@ -54,7 +56,8 @@ final readonly class SittingPage
                         0,
                         '0',
                         null,
-                        new SourceView($s->title, $s->html, $s->picture, $s->alt),
+                        true,
+                        [],
                         null,
                         0,
                         false,
@@ -79,7 +82,8 @@ final readonly class SittingPage
                     $numbers[$id],
                     NumberText::write($item->points),
                     $item->face($sitting->showing($id)),
-                    null,
+                    false,
+                    array_column($section?->beside($id) ?? [], 'id'),
                     $answer === null ? null : $sitting->covered($id, $answer->response)->toArray(),
                     $answer->counter ?? 0,
                     $state === SittingState::Open && $walk->isOpen($id, $visit->try) && !($answer->settled ?? false),
@@ -110,6 +114,7 @@ final readonly class SittingPage
             $sitting->attempt,
             $current === null ? '' : ($edition->paper()->section($current->section)->title ?? ''),
             count($walk->visits),
+            array_merge(...array_values($sources)),
             $steps,
             $sitting->at,
             $walk->mayGoOn($edition->paper(), $edition->machineMarked()),

@@ -134,8 +134,10 @@ final class SittingTest extends ApiCase
 
         self::assertSame(
             ['chart', 'chart', 'The chart'],
-            [$view->text('at'), $view->text('steps.0.entry'), $view->text('steps.0.source.title')],
+            [$view->text('at'), $view->text('steps.0.entry'), $view->text('sources.0.title')],
         );
+        self::assertSame([true, []], [$view->at('steps.0.isSource'), $view->at('steps.0.beside')]);
+        self::assertSame([false, ['chart']], [$view->at('steps.1.isSource'), $view->at('steps.1.beside')]);
         // Where they have gone since is where they go on.
         $this->get('PUT', '/me/sittings/'.$view->text('id').'/responses', ['saves' => [], 'at' => 'e-text']);
         self::assertSame('e-text', $this->get('POST', "/me/handouts/$handout/open")->text('at'));

@@ -6,6 +6,7 @@ import { plural } from '@/lib/format'
 import { useSaid } from '@/lib/say'
 import { kindOf } from '@/answers/registry'
 import { Rich } from '@/lib/Rich'
+import { SourcePage } from '@/media/SourcePage'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Fold } from '@/ui/Fold'
@@ -99,6 +100,11 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           <Fold label="The question">
             <Rich html={item.prompt} />
           </Fold>
+          {desk.beside.map((source) => (
+            <Fold key={source.entry} label={source.title || 'What it is read with'}>
+              <SourcePage source={source} />
+            </Fold>
+          ))}
           {answer ? (
             <AnswerSheet
               item={item}

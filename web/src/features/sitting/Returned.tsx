@@ -4,9 +4,11 @@ import { WorkingGiven } from '@/answers/Working'
 import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { moment } from '@/lib/format'
+import { SourcePage } from '@/media/SourcePage'
 import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
 import { AreaField } from '@/ui/Field'
+import { Fold } from '@/ui/Fold'
 import { FaultLine } from '@/ui/States'
 import { Told } from './Told'
 
@@ -49,6 +51,15 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                   <b className="font-head text-xl">{s.number}</b>
                   <div className="min-w-0 flex-1">
                     <Rich html={s.face?.prompt ?? ''} />
+                    {view.sources
+                      .filter((source) => s.beside.includes(source.entry))
+                      .map((source) => (
+                        <div key={source.entry} className="mt-1">
+                          <Fold label={source.title || 'What it was read with'}>
+                            <SourcePage source={source} />
+                          </Fold>
+                        </div>
+                      ))}
                     <div className="mt-2">
                       <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
                       {s.face ? <Given face={s.face} value={s.value} /> : null}

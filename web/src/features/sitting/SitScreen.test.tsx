@@ -41,7 +41,7 @@ function Sitting({ view: given }: { view: Driver['view'] }) {
   )
 }
 const sit = (change: Partial<Driver['view']> = {}) => show(<Sitting view={view(change)} />)
-const button = (name: string) => screen.getByRole('button', { name })
+const button = (name: string | RegExp) => screen.getByRole('button', { name })
 
 beforeEach(() => {
   vi.clearAllMocks()
@@ -204,22 +204,41 @@ describe('A student at work', () => {
     expect(screen.getByText(/Twelfths/)).toBeTruthy()
   })
 
-  it('reads a source with its picture described', () => {
-    sit({
-      steps: [
-        step(0, {
-          face: null,
-          source: {
-            title: 'The chart',
-            html: '<p>Soundings in metres</p>',
-            picture: 'f1',
-            alt: 'Kelpwick harbour chart',
-          },
-        }),
-      ],
-    })
+  const chart = {
+    entry: 'chart',
+    title: 'The chart',
+    html: '<p>Soundings in metres</p>',
+    picture: 'f1',
+    alt: 'Kelpwick harbour chart',
+  }
+  it('reads a source that no question is read with by itself, with its picture described', () => {
+    sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })
     expect(screen.getByRole('heading', { name: 'The chart' })).toBeTruthy()
     expect(screen.getByAltText('Kelpwick harbour chart').getAttribute('src')).toBe('/api/me/files/f1')
+  })
+
+  it('has a source beside every question that is read with it, and no step of its own for it', async () => {
+    const beside = ['chart']
+    const user = sit({
+      sources: [chart],
+      steps: [
+        step(0, { entry: 'chart', face: null, isSource: true }),
+        step(1, { beside }),
+        step(2, { beside }),
+        step(3),
+      ],
+    })
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1')
+    expect(screen.getByRole('region', { name: 'The chart' })).toBeTruthy()
+    // On a phone it is open for the first question, and folded for the second until it is wanted.
+    expect(button(/The chart/).getAttribute('aria-expanded')).toBe('true')
+    await user.click(button(/Question 2/))
+    expect(screen.getByAltText('Kelpwick harbour chart')).toBeTruthy()
+    expect(button(/The chart/).getAttribute('aria-expanded')).toBe('false')
+    await user.click(button(/The chart/))
+    expect(button(/The chart/).getAttribute('aria-expanded')).toBe('true')
+    await user.click(button(/Question 3/))
+    expect(screen.queryByAltText('Kelpwick harbour chart')).toBeNull()
   })
 
   it('sets its own text size, and finds it again', async () => {

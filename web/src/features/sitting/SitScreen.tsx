@@ -8,9 +8,11 @@ import { Button } from '@/ui/Button'
 import { later } from '@/ui/later'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
-import { MediaProvider, useMedia, type MediaPlace } from '@/media/place'
+import { MediaProvider, type MediaPlace } from '@/media/place'
+import { SourcePage } from '@/media/SourcePage'
 import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
+import { Beside } from './Beside'
 import { HowSure } from './HowSure'
 import { Told } from './Told'
 
@@ -49,7 +51,10 @@ const STORE = 'chalk.size'
 /** One thing at a time: read, answer, go on; look over and hand in. */
 export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }) {
   const { view, values } = driver
-  const here = view.steps.filter((s) => s.visit === view.visit)
+  const pass = view.steps.filter((s) => s.visit === view.visit)
+  // A source that some question is read with stands beside it; one that stands alone is a step of its own.
+  const read = new Set(pass.flatMap((s) => s.beside))
+  const here = pass.filter((s) => !s.isSource || !read.has(s.entry))
   const [at, setAt] = useState(() =>
     Math.max(
       0,
@@ -84,6 +89,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     // Only a change of place is told.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [step?.entry, step?.try, looking])
+  const sourceOf = (entry: string) => view.sources.find((s) => s.entry === entry)
+  const alone = step?.isSource ? sourceOf(step.entry) : undefined
+  const beside = looking ? [] : (step?.beside ?? []).flatMap((entry) => sourceOf(entry) ?? [])
   const turn = (to: number) => {
     setAt(to)
     top.current?.focus()
@@ -123,77 +131,96 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             A{size === SIZES.length - 1 ? '−' : '+'}
           </button>
         </header>
-        <main className="mx-auto flex w-full max-w-2xl flex-1 flex-col px-4 py-4">
-          {looking ? (
-            <LookOver
-              driver={driver}
-              questions={questions}
-              blank={blank.length}
-              valueOf={valueOf}
-              onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
-              heading={top}
+        <main
+          className={`mx-auto flex w-full flex-1 px-4 py-4 ${beside.length > 0 ? 'max-w-6xl flex-col lg:flex-row lg:items-start lg:gap-8' : 'max-w-2xl flex-col'}`}
+        >
+          {beside.length > 0 ? (
+            <Beside
+              key={step?.beside.join(' ')}
+              sources={beside}
+              first={here.find((s) => s.beside.join() === step?.beside.join()) === step}
             />
-          ) : (
-            <>
-              <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
-              <div className="mt-3 flex items-baseline gap-4">
-                <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
-                  {step.source ? step.source.title : step.number}
-                  {step.try > 1 ? (
-                    <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+          ) : null}
+          <div className="flex w-full min-w-0 flex-1 flex-col">
+            {looking ? (
+              <LookOver
+                driver={driver}
+                questions={questions}
+                blank={blank.length}
+                valueOf={valueOf}
+                onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
+                heading={top}
+              />
+            ) : (
+              <>
+                <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
+                <div className="mt-3 flex items-baseline gap-4">
+                  <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
+                    {step.isSource ? sourceOf(step.entry)?.title : step.number}
+                    {step.try > 1 ? (
+                      <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+                    ) : null}
+                  </h1>
+                  <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
+                  {step.face ? (
+                    <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
                   ) : null}
-                </h1>
-                <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
-                {step.face ? (
-                  <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
-                ) : null}
-              </div>
-              {step.source ? <SourceSheet source={step.source} /> : null}
-              {step.face ? (
-                <div className="mt-2 flex flex-col gap-5">
-                  <div>
-                    <Rich html={step.face.prompt} className="text-[1.1em]" />
-                    {step.face.goBack ? <ToGoBackTo page={step.face.goBack} /> : null}
-                  </div>
-                  <Answer
-                    key={`${step.entry}-${step.try}`}
-                    face={step.face}
-                    heading={`question ${step.number}`}
-                    value={valueOf(step)}
-                    disabled={!step.open || driver.busy}
-                    onChange={(value) => driver.answer(step, value)}
-                  />
-                  {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
-                    <HowSure
-                      level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
-                      disabled={!step.open || driver.busy}
-                      onSay={(level) => driver.saySure(step, level)}
-                    />
-                  ) : null}
-                  {step.face.asksWorking ? (
-                    <Working
-                      key={`working-${step.entry}-${step.try}`}
-                      value={driver.workings.get(keyOf(view.id, step.entry, step.try)) ?? step.working}
-                      disabled={!step.open || driver.busy}
-                      heading={`question ${step.number}`}
-                      onChange={(working) => driver.showWorking(step, working)}
-                    />
-                  ) : null}
-                  {step.hints.map((hint, i) => (
-                    <div key={i} className="rounded border border-blue p-3">
-                      <b className="text-blue">{step.face && step.face.hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</b>{' '}
-                      <Rich html={hint} />
-                    </div>
-                  ))}
-                  <Told step={step} />
                 </div>
-              ) : null}
-            </>
-          )}
+                {alone ? (
+                  <div className="mt-2">
+                    <SourcePage source={alone} />
+                  </div>
+                ) : null}
+                {step.face ? (
+                  <div className="mt-2 flex flex-col gap-5">
+                    <div>
+                      <Rich html={step.face.prompt} className="text-[1.1em]" />
+                      {step.face.goBack ? <ToGoBackTo page={step.face.goBack} /> : null}
+                    </div>
+                    <Answer
+                      key={`${step.entry}-${step.try}`}
+                      face={step.face}
+                      heading={`question ${step.number}`}
+                      value={valueOf(step)}
+                      disabled={!step.open || driver.busy}
+                      onChange={(value) => driver.answer(step, value)}
+                    />
+                    {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
+                      <HowSure
+                        level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
+                        disabled={!step.open || driver.busy}
+                        onSay={(level) => driver.saySure(step, level)}
+                      />
+                    ) : null}
+                    {step.face.asksWorking ? (
+                      <Working
+                        key={`working-${step.entry}-${step.try}`}
+                        value={driver.workings.get(keyOf(view.id, step.entry, step.try)) ?? step.working}
+                        disabled={!step.open || driver.busy}
+                        heading={`question ${step.number}`}
+                        onChange={(working) => driver.showWorking(step, working)}
+                      />
+                    ) : null}
+                    {step.hints.map((hint, i) => (
+                      <div key={i} className="rounded border border-blue p-3">
+                        <b className="text-blue">
+                          {step.face && step.face.hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}
+                        </b>{' '}
+                        <Rich html={hint} />
+                      </div>
+                    ))}
+                    <Told step={step} />
+                  </div>
+                ) : null}
+              </>
+            )}
+          </div>
         </main>
         {looking ? null : (
           <footer className="sticky bottom-0 border-t bg-sheet">
-            <div className="mx-auto flex max-w-2xl flex-wrap items-center gap-2 px-4 py-3">
+            <div
+              className={`mx-auto flex flex-wrap items-center gap-2 px-4 py-3 ${beside.length > 0 ? 'max-w-6xl' : 'max-w-2xl'}`}
+            >
               <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
                 Back
               </Button>
@@ -271,16 +298,6 @@ function Progress({
         )
       })}
     </ol>
-  )
-}
-
-function SourceSheet({ source }: { source: NonNullable<Step['source']> }) {
-  const { urlOf } = useMedia()
-  return (
-    <div className="mt-2 rounded border bg-ground p-4">
-      {source.picture ? <img src={urlOf(source.picture)} alt={source.alt} className="w-full rounded" /> : null}
-      <Rich html={source.html} />
-    </div>
   )
 }
 

@@ -2163,6 +2163,7 @@ export interface components {
             entry: string;
             number: number;
             title: string;
+            beside: components["schemas"]["PaperPlacedSourceView"][];
             item: components["schemas"]["Item"];
             answers: components["schemas"]["MarkingMarkedAnswerView"][];
             sets: components["schemas"]["MarkingLookAlikeView"][];
@@ -2426,6 +2427,13 @@ export interface components {
             ahead: boolean;
             changed: components["schemas"]["PaperChangedQuestionView"][];
             savedAt: string;
+        };
+        PaperPlacedSourceView: {
+            entry: string;
+            title: string;
+            html: string;
+            picture: string | null;
+            alt: string;
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -2996,6 +3004,7 @@ export interface components {
             attempt: number;
             section: string;
             visit: number;
+            sources: components["schemas"]["PaperPlacedSourceView"][];
             steps: components["schemas"]["SittingStepView"][];
             at: string | null;
             mayGoOn: boolean;
@@ -3009,12 +3018,6 @@ export interface components {
             handedInAt: string | null;
             live: number;
         };
-        SittingSourceView: {
-            title: string;
-            html: string;
-            picture: string | null;
-            alt: string;
-        };
         SittingStepInput: {
             entry?: string;
             try?: number;
@@ -3026,7 +3029,8 @@ export interface components {
             number: number;
             points: string;
             face: components["schemas"]["Face"] | null;
-            source: components["schemas"]["SittingSourceView"] | null;
+            isSource: boolean;
+            beside: string[];
             value: components["schemas"]["Response"] | null;
             counter: number;
             open: boolean;

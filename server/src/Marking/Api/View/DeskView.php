@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking\Api\View;
 
+use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Platform\OpenApi\Shape;
 
 /** All answers to one question of a handout, those that look alike together. */
 final readonly class DeskView
 {
     /**
+     * @param list<PlacedSourceView> $beside  what students read the question with
      * @param array<string, mixed>  $item
      * @param list<MarkedAnswerView> $answers
      * @param list<LookAlikeView>   $sets
@@ -25,6 +27,7 @@ final readonly class DeskView
         public string $entry,
         public int $number,
         public string $title,
+        public array $beside,
         #[Shape('Item')]
         public array $item,
         public array $answers,

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting\Api\View;
 
+use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
+
 /** A sitting as its student sees it. */
 final readonly class SittingView
 {
     /**
+     * @param list<PlacedSourceView> $sources of the sections entered so far
      * @param list<StepView> $steps    all that was shown so far, in order
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
      * @param string         $rules    the mastery rule in one sentence, or ''
@@ -21,6 +24,7 @@ final readonly class SittingView
         public int $attempt,
         public string $section,
         public int $visit,
+        public array $sources,
         public array $steps,
         public ?string $at,
         public bool $mayGoOn,

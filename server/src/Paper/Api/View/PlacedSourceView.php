@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Paper\Api\View;
+
+use ChalkLadder\Core\Paper\Entry;
+
+/** Something to read or look at, by its place in the paper. */
+final readonly class PlacedSourceView
+{
+    private function __construct(
+        public string $entry,
+        public string $title,
+        public string $html,
+        public ?string $picture,
+        public string $alt,
+    ) {
+    }
+
+    /**
+     * @param list<Entry> $entries
+     *
+     * @return list<self> of the sources among them
+     */
+    public static function of(array $entries): array
+    {
+        $views = [];
+        foreach ($entries as $entry) {
+            $s = $entry->source;
+            if ($s !== null) {
+                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt);
+            }
+        }
+
+        return $views;
+    }
+}
