@@ -261,7 +261,14 @@ final class BankBuilder
             'title' => Scenario::text($paper['title'] ?? ''),
             'sections' => $sections,
             'mastery' => $paper['mastery'] ?? null,
-        ];
+        ] + (isset($paper['plan']) ? ['plan' => array_map(
+            fn (int|string $skill, mixed $marks): array => [
+                'skill' => $this->skills[(string) $skill] ?? '',
+                'marks' => Scenario::text($marks),
+            ],
+            array_keys(Scenario::map($paper['plan'])),
+            array_values(Scenario::map($paper['plan'])),
+        )] : []);
     }
 
     /** @return array<string, mixed> */

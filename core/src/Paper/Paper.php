@@ -7,9 +7,22 @@ namespace ChalkLadder\Core\Paper;
 /** An ordered, sectioned set of questions and sources. */
 final readonly class Paper
 {
+    /**
+     * @param list<Section> $sections
+     * @param list<Planned> $plan     how many marks it is to hold on which skills, for its writers
+     */
+    public function __construct(
+        public string $title,
+        public array $sections,
+        public ?MasteryRule $mastery = null,
+        public array $plan = [],
+    ) {
+    }
+
     /** @param list<Section> $sections */
-    public function __construct(public string $title, public array $sections, public ?MasteryRule $mastery = null)
+    public function withSections(array $sections): self
     {
+        return new self($this->title, $sections, $this->mastery, $this->plan);
     }
 
     public function section(string $id): ?Section
@@ -110,6 +123,6 @@ final readonly class Paper
             'title' => $this->title,
             'sections' => array_map(static fn (Section $s): array => $s->toArray(), $this->sections),
             'mastery' => $this->mastery?->toArray(),
-        ];
+        ] + ($this->plan === [] ? [] : ['plan' => array_map(static fn (Planned $p): array => $p->toArray(), $this->plan)]);
     }
 }

@@ -15,6 +15,7 @@ final class PaperReader
     public const VERSION = 1;
     private const MOST_SECTIONS = 60;
     private const MOST_ENTRIES = 100;
+    private const MOST_PLANNED = 40;
 
     /**
      * @param array<array-key, mixed> $json
@@ -33,10 +34,31 @@ final class PaperReader
             $sections[] = self::section($section, $ids);
         }
         $mastery = $node->has('mastery') ? self::mastery($node->child('mastery')) : null;
+        $plan = $node->has('plan') ? self::plan($node->children('plan', self::MOST_PLANNED)) : [];
         $node->rejectUnknown();
         $node->finish();
 
-        return new Paper($title, $sections, $mastery);
+        return new Paper($title, $sections, $mastery, $plan);
+    }
+
+    /**
+     * @param list<Node> $lines
+     *
+     * @return list<Planned>
+     */
+    private static function plan(array $lines): array
+    {
+        $plan = [];
+        foreach ($lines as $line) {
+            $skill = $line->text('skill', 36);
+            if (isset($plan[$skill])) {
+                $line->fault('skill', 'This skill is planned above.');
+            }
+            $plan[$skill] = new Planned($skill, $line->rational('marks', '0', '1000'));
+            $line->rejectUnknown();
+        }
+
+        return array_values($plan);
     }
 
     /** @param array<string, true> $ids */

@@ -153,7 +153,7 @@ final readonly class Papers
             static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, $there)), $s->route),
             $draft->sections,
         );
-        $paper = new Draft($draft->title, $sections, $draft->mastery);
+        $paper = $draft->withSections($sections);
         $documents = $ids = [];
         foreach ($paper->questions() as $entry) {
             $documents[$entry->id] = $this->richQuestion->cleaned($items[$entry->item ?? '']->withPoints($entry->points)->toArray());
@@ -234,7 +234,7 @@ final readonly class Papers
             );
             $sections[] = new Section($section->id, $section->title, $entries, $section->route);
         }
-        $cleaned = new Draft($paper->title, $sections, $paper->mastery);
+        $cleaned = $paper->withSections($sections);
         if (!$this->files->hasAll($teamId, $cleaned->pictures())) {
             throw Problem::invalid(['picture' => 'A picture of this paper is not one of the team’s files.']);
         }

@@ -8,10 +8,12 @@ use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
+use ChalkLadder\Server\Paper\Api\View\BlueprintView;
 use ChalkLadder\Server\Paper\Api\View\PaperListView;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
 use ChalkLadder\Server\Paper\Api\View\SourceListView;
+use ChalkLadder\Server\Paper\Blueprints;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
 use ChalkLadder\Server\Platform\Http\Dear;
@@ -24,7 +26,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class PaperController
 {
-    public function __construct(private Papers $papers, private Rehearsals $rehearsals)
+    public function __construct(private Papers $papers, private Rehearsals $rehearsals, private Blueprints $blueprints)
     {
     }
 
@@ -69,6 +71,12 @@ final readonly class PaperController
     public function rehearse(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RehearsalInput $input): RehearsalView
     {
         return $this->rehearsals->of($who->teamId, $id, $input);
+    }
+
+    #[Route('/papers/{id}/blueprint', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function blueprint(#[CurrentUser] StaffUser $who, string $id): BlueprintView
+    {
+        return $this->blueprints->of($who->teamId, $id);
     }
 
     #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['DELETE'])]

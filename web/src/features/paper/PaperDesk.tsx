@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { later } from '@/ui/later'
 import { Menu } from '@/ui/Menu'
+import { Pick } from '@/ui/Pick'
 import { toast } from '@/ui/toast'
 import { BankPicker } from './BankPicker'
 import {
@@ -30,6 +31,13 @@ import { SourceForm } from './SourceForm'
 
 import { useDraft } from './useDraft'
 
+const FACES = [
+  { value: 'questions', label: 'Questions' },
+  { value: 'routes', label: 'Routes' },
+  { value: 'blueprint', label: 'Blueprint' },
+] as const
+
+const BlueprintDesk = later(() => import('./BlueprintDesk').then((it) => it.BlueprintDesk))
 const RouteDesk = later(() => import('./RouteDesk').then((it) => it.RouteDesk))
 
 type Props = {
@@ -66,8 +74,10 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     if (next) setSelected(next)
   }
   const [params, setParams] = useSearchParams()
-  const onRoutes = params.get('on') === 'routes'
-  const turn = () => setParams(onRoutes ? {} : { on: 'routes' }, { replace: true })
+  const asked = params.get('on')
+  const face = FACES.find((f) => f.value === asked)?.value ?? 'questions'
+  const turn = (to: (typeof FACES)[number]['value']) =>
+    setParams(to === 'questions' || to === face ? {} : { on: to }, { replace: true })
   // A question written for this paper comes back as ?take=…, and goes where the writer stood when leaving.
   const arriving = params.get('take')
   const arrived = useRef(false)
@@ -131,6 +141,19 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   const rehearse = () => {
     if (view.proof.mostQuestions > 0) void draft.flush().then(() => setRehearsing(true))
   }
+  const takeIn = (rows: Schemas['BankItemRowView'][]) => {
+    if (!section) return
+    setTaken((old) => ({ ...old, ...Object.fromEntries(rows.map((row) => [row.id, row])) }))
+    let next = paper
+    let after = entry?.id
+    for (const row of rows) {
+      const made: Entry = { id: freshId('e', next), kind: 'question', item: row.id, points: row.points }
+      next = inserted(next, [made], section.id, after)
+      after = made.id
+    }
+    change(next)
+    if (after) setSelected(after)
+  }
   const publish = async () => {
     try {
       const published = await draft.publish()
@@ -144,8 +167,9 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     'Ctrl+z': { label: 'Undo', run: draft.undo },
     'Ctrl+Shift+z': { label: 'Redo', run: draft.redo },
     'Ctrl+Shift+Z': { label: 'Redo', run: draft.redo },
-    m: { label: onRoutes ? 'The questions' : 'The routes as a map', run: turn },
-    ...(onRoutes
+    m: { label: 'The routes as a map, and back', run: () => turn('routes') },
+    b: { label: 'The blueprint, and back', run: () => turn('blueprint') },
+    ...(face !== 'questions'
       ? {}
       : {
           j: { label: 'Next part', run: () => go(1) },
@@ -185,9 +209,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         <Button disabled={!draft.canUndo} onClick={draft.undo}>
           Undo
         </Button>
-        <Button hint="m" onClick={turn}>
-          {onRoutes ? 'Questions' : 'Routes'}
-        </Button>
+        <Pick label="What of the paper is shown" options={FACES} value={face} onChange={turn} />
         <Button onClick={() => void draft.flush().then(() => navigate(`/papers/${stored.id}/preview`))}>Preview</Button>
         {printing(paper.title, draft.flush)}
         {view.edition !== null && !view.ahead ? (
@@ -221,7 +243,18 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         </p>
       ) : null}
       <ChangedInBank view={view} onSelect={setSelected} />
-      {onRoutes ? (
+      {face === 'blueprint' ? (
+        <BlueprintDesk
+          paperId={stored.id}
+          paper={paper}
+          view={view}
+          onChange={change}
+          onTake={(rows) => {
+            takeIn(rows)
+            toast(`“${rows[0]?.title ?? ''}” stands in “${section?.title || 'Section'}”.`, { undo: draft.undo })
+          }}
+        />
+      ) : face === 'routes' ? (
         <RouteDesk
           paperId={stored.id}
           paper={paper}
@@ -320,19 +353,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         open={picking}
         onClose={() => setPicking(false)}
         used={new Set(entries.flatMap((e) => (e.kind === 'question' ? [e.item] : [])))}
-        onTake={(rows) => {
-          if (!section) return
-          setTaken((old) => ({ ...old, ...Object.fromEntries(rows.map((row) => [row.id, row])) }))
-          let next = paper
-          let after = entry?.id
-          for (const row of rows) {
-            const made: Entry = { id: freshId('e', next), kind: 'question', item: row.id, points: row.points }
-            next = inserted(next, [made], section.id, after)
-            after = made.id
-          }
-          change(next)
-          if (after) setSelected(after)
-        }}
+        onTake={takeIn}
       />
     </>
   )

@@ -1428,6 +1428,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/blueprint": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperBlueprint"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/pdf": {
         parameters: {
             query?: never;
@@ -2369,6 +2385,20 @@ export interface components {
         PaperAbilityView: {
             students: number;
             share: number;
+        };
+        PaperBlueprintRowView: {
+            skill: string | null;
+            entries: string[];
+            marks: string;
+            wanted: string | null;
+            facility: number | null;
+            known: number;
+            seconds: number;
+            thin: string[];
+        };
+        PaperBlueprintView: {
+            rows: components["schemas"]["PaperBlueprintRowView"][];
+            whole: components["schemas"]["PaperBlueprintRowView"];
         };
         PaperChangedQuestionView: {
             entry: string;
@@ -3635,6 +3665,13 @@ export interface components {
             title: string;
             sections: components["schemas"]["Section"][];
             mastery: components["schemas"]["MasteryRule"] | null;
+            /** @description How many marks it is to hold on which skills; for its writers. */
+            plan?: components["schemas"]["Planned"][];
+        };
+        Planned: {
+            skill: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            marks: string;
         };
         Conditions: {
             attempts: number;
@@ -7507,6 +7544,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperBlueprint: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperBlueprintView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {
