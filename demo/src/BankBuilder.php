@@ -290,6 +290,8 @@ final class BankBuilder
             'html' => Scenario::text($source['html'] ?? ''),
             'picture' => $file === '' ? null : $this->files->store($who->teamId, 'image/svg+xml', $file, $this->scenario->picture($file)),
             'alt' => Scenario::text($source['alt'] ?? ''),
-        ]];
+        ] + (isset($source['sound']) ? [
+            'file' => $this->files->store($who->teamId, 'audio/ogg', 'From the pilot boat', $this->scenario->sound(Scenario::text($source['sound']))),
+        ] : [])];
     }
 }

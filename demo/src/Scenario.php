@@ -51,6 +51,11 @@ final class Scenario
         return (string) file_get_contents($this->projectDir.'/demo/pictures/'.basename($file));
     }
 
+    public function sound(string $file): string
+    {
+        return (string) file_get_contents($this->projectDir.'/demo/sounds/'.basename($file));
+    }
+
     /** @return array<array-key, mixed> */
     public static function map(mixed $value): array
     {

@@ -128,9 +128,7 @@ final readonly class Item
         $files = $this->rule->files();
         $document = $this->toArray();
         array_walk_recursive($document, static function (mixed $text) use (&$files): void {
-            if (is_string($text) && preg_match_all('/<img\b[^>]*\bdata-file="([^"]{1,64})"/', $text, $found) > 0) {
-                array_push($files, ...$found[1]);
-            }
+            array_push($files, ...TextFiles::in(is_string($text) ? $text : ''));
         });
 
         return array_values(array_unique($files));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Paper;
 
+use ChalkLadder\Core\Item\TextFiles;
+
 /** An ordered, sectioned set of questions and sources. */
 final readonly class Paper
 {
@@ -78,17 +80,17 @@ final readonly class Paper
         return array_merge(...array_map(static fn (Section $s): array => $s->questions(), $this->sections));
     }
 
-    /** @return list<string> ids of the pictures its sources show, each once */
-    public function pictures(): array
+    /** @return list<string> ids of the files that its sources show, each once */
+    public function files(): array
     {
-        $pictures = [];
+        $files = [];
         foreach ($this->sections as $section) {
             foreach ($section->entries as $entry) {
-                $pictures[] = $entry->source?->picture;
+                array_push($files, $entry->source?->picture, $entry->source?->file, ...TextFiles::in($entry->source->html ?? ''));
             }
         }
 
-        return array_values(array_unique(array_filter($pictures, is_string(...))));
+        return array_values(array_unique(array_filter($files, is_string(...))));
     }
 
     public function entry(string $id): ?Entry

@@ -94,6 +94,7 @@ final class PaperReader
                     $s->text('html', GoBack::LONGEST, ''),
                     $s->textOrNull('picture', 36),
                     $s->text('alt', 1000, ''),
+                    $s->textOrNull('file', 36),
                 ),
             );
             $s->rejectUnknown();

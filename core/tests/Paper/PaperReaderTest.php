@@ -60,6 +60,20 @@ final class PaperReaderTest extends TestCase
         self::assertSame(['', 's1 s2', 's1 s2', 's3', ''], array_map($beside, ['a', 'b', 'c', 'd', 'elsewhere']));
     }
 
+    public function testAPaperNamesEveryFileThatItsSourcesShowOnce(): void
+    {
+        $source = static fn (string $id, array $members): array => [
+            'id' => $id, 'kind' => 'source', 'source' => ['title' => $id] + $members,
+        ];
+        $paper = PaperReader::read(['version' => 1, 'sections' => [['id' => 'one', 'entries' => [
+            $source('s1', ['picture' => 'chart', 'file' => 'call', 'html' => '<p><img alt="x" data-file="buoy"> and <img data-file="chart"></p>']),
+            $source('s2', ['file' => 'call']),
+        ]]]]);
+
+        self::assertSame(['chart', 'call', 'buoy'], $paper->files());
+        self::assertEquals($paper, PaperReader::read($paper->toArray()));
+    }
+
     public function testALaterTryEarnsItsShareAndTheLastShareHoldsOn(): void
     {
         $rule = self::read([])->mastery;

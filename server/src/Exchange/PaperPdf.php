@@ -47,11 +47,8 @@ final readonly class PaperPdf
         $edition = $this->papers->draft($teamId, $paperId);
         $pictures = [];
         $shown = array_map(static fn (Item $i): array => $i->files(), array_values($edition->items()));
-        foreach (array_unique(array_merge($edition->paper()->pictures(), ...$shown)) as $id) {
-            $picture = $this->files->dataUri($teamId, $id);
-            if ($picture !== null) {
-                $pictures[$id] = $picture;
-            }
+        foreach (array_unique(array_merge($edition->paper()->files(), ...$shown)) as $id) {
+            $pictures += $this->files->printed($teamId, $id);
         }
 
         return new PrintView(

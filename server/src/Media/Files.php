@@ -22,6 +22,9 @@ final readonly class Files
     /** Where nginx finds the shelf; nobody can ask for it (ops/nginx.conf). */
     private const INTERNAL = '/internal/files/';
 
+    /** pages of a PDF that a paper takes along */
+    private const MOST_PRINTED = 12;
+
     public function __construct(
         private FileRepository $files,
         private FileList $list,
@@ -135,12 +138,27 @@ final readonly class Files
         );
     }
 
-    /** A picture inside a page that is printed; null when the team has no such file. */
-    public function dataUri(string $teamId, string $id): ?string
+    /**
+     * A file inside a page that is printed.
+     *
+     * @return array<string, string> data of the picture by its id, or of a PDF's first pages by id/1, id/2 …; nothing of what is heard
+     *                               or watched, and where the team has no such file
+     */
+    public function printed(string $teamId, string $id): array
     {
         $file = $this->files->find($teamId, $id);
+        if ($file === null) {
+            return [];
+        }
+        if ($file->kind() === Kind::Picture) {
+            return [$id => 'data:'.$file->mediaType().';base64,'.base64_encode($this->shelf->bytes($file->key()))];
+        }
+        $pages = [];
+        for ($page = 1; $page <= min($file->pages(), self::MOST_PRINTED); ++$page) {
+            $pages[$id.'/'.$page] = 'data:image/png;base64,'.base64_encode($this->shelf->bytes($file->pageKey($page)));
+        }
 
-        return $file === null ? null : 'data:'.$file->mediaType().';base64,'.base64_encode($this->shelf->bytes($file->key()));
+        return $pages;
     }
 
     /** Whether the asker may see it has been settled. */

@@ -10,7 +10,6 @@ use ChalkLadder\Core\Paper\Paper as Draft;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Paper\Section;
-use ChalkLadder\Core\Paper\Source;
 use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\RichQuestion;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -228,15 +227,15 @@ final readonly class Papers
             $entries = array_map(
                 fn (Entry $e): Entry => $e->source === null ? $e : Entry::source(
                     $e->id,
-                    new Source($e->source->title, $this->richText->clean($e->source->html), $e->source->picture, $e->source->alt),
+                    $e->source->withHtml($this->richText->clean($e->source->html)),
                 ),
                 $section->entries,
             );
             $sections[] = new Section($section->id, $section->title, $entries, $section->route);
         }
         $cleaned = $paper->withSections($sections);
-        if (!$this->files->hasAll($teamId, $cleaned->pictures())) {
-            throw Problem::invalid(['picture' => 'A picture of this paper is not one of the team’s files.']);
+        if (!$this->files->hasAll($teamId, $cleaned->files())) {
+            throw Problem::invalid(['file' => 'A file of this paper is not one of the team’s.']);
         }
 
         return $cleaned;

@@ -161,6 +161,29 @@ final class PapersTest extends ApiCase
         );
     }
 
+    public function testASoundIsHeardBesideItsQuestionsByThoseWhosePaperHoldsItAndIsNotPrinted(): void
+    {
+        $files = $this->world->get(Files::class);
+        $sound = $files->store($this->world->teacher->teamId, 'audio/ogg', 'boat.ogg', 'OggS');
+        $foreign = $files->store($this->world->stranger->teamId, 'audio/ogg', 'other.ogg', 'OggX');
+        $with = fn (string $file): array => ['sections' => [['id' => 's1', 'title' => 'On the radio', 'route' => null, 'entries' => [
+            ['id' => 'boat', 'kind' => 'source', 'source' => ['title' => 'The pilot boat', 'html' => '', 'picture' => null, 'file' => $file]],
+            ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2'],
+        ]]]] + $this->world->paperDocument();
+        $this->refused(422, 'PUT', $this->path, ['paper' => $with($foreign), 'version' => 1]);
+        $this->get('PUT', $this->path, ['paper' => $with($sound), 'version' => 1]);
+        $edition = $this->get('POST', "$this->path/publish", ['version' => 2])->text('editionId');
+
+        $ada = $this->world->students['Ada Okafor'];
+        $this->as($ada)->refused(404, 'GET', "/me/files/$sound");
+        $handout = $this->world->handOut([], $edition);
+        $view = $this->as($ada)->get('POST', "/me/handouts/$handout/open");
+        self::assertSame([$sound, ['boat']], [$view->text('sources.0.file'), $view->at('steps.1.beside')]);
+        self::assertSame(200, $this->ask('GET', "/me/files/$sound")->getStatusCode());
+        self::assertSame('sound', $this->get('GET', "/me/files?ids=$sound")->text('files.0.kind'));
+        self::assertSame([], $files->printed($this->world->teacher->teamId, $sound));
+    }
+
     public function testTheListSaysInWhichEditionsStudentsComeBackToWhatWasNotRight(): void
     {
         $this->as($this->world->teacher);

@@ -258,7 +258,7 @@ const Tools = memo(function Tools({
       className={
         inPlace
           ? `invisible absolute bottom-full left-0 z-10 mb-0.5 flex w-max gap-x-1 rounded border border-edge bg-sheet px-1 py-0.5 font-normal whitespace-nowrap text-ink not-italic shadow-float group-focus-within:visible ${small ? '' : 'max-w-[36.5rem] flex-wrap'}`
-          : `flex gap-1 px-1 py-0.5 ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`
+          : `flex flex-wrap gap-1 px-1 py-0.5 whitespace-nowrap ${small ? 'opacity-0 group-focus-within:opacity-100 group-hover:opacity-100' : 'border-b'}`
       }
     >
       {tool('Bold', on.bold, () => editor.chain().focus().toggleBold().run(), 'B', 'font-bold')}

@@ -77,7 +77,7 @@ class Edition implements Root, TeamOwned
         foreach ($paper->content()->questions() as $entry) {
             $this->items->add(new EditionItem($this, $entry->id, $entry->item ?? ''));
         }
-        $shown = [$paper->content()->pictures()];
+        $shown = [$paper->content()->files()];
         foreach ($paper->content()->questions() as $entry) {
             $shown[] = isset($items[$entry->item]) ? $items[$entry->item]->sample()->files() : [];
         }

@@ -53,6 +53,12 @@ export default function PrintPaper() {
                     {picture ? (
                       <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
                     ) : null}
+                    {pagesOf(pictures, entry.source.file).map((page, i) => (
+                      <img key={i} src={page} alt={`Page ${i + 1}`} className="mt-2 w-full border border-black/40" />
+                    ))}
+                    {entry.source.file && pagesOf(pictures, entry.source.file).length === 0 ? (
+                      <p className="italic">To be heard or watched.</p>
+                    ) : null}
                     <Rich html={entry.source.html} />
                   </figure>
                 )
@@ -92,3 +98,10 @@ export default function PrintPaper() {
 }
 
 const short = (text: string) => String(Math.round(rational(text) * 1e4) / 1e4)
+
+/** The pictures of a PDF's pages, in their order. */
+function pagesOf(pictures: Record<string, string>, file: string | undefined): string[] {
+  const pages: string[] = []
+  for (let n = 1; file && pictures[`${file}/${n}`]; n += 1) pages.push(pictures[`${file}/${n}`]!)
+  return pages
+}

@@ -54,7 +54,7 @@ const rubric = {
 const written = { ...rubric, type: 'text', rule: { forms: [] } } as unknown as Schemas['Item']
 const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['MarkingDeskView'] => ({
   handoutId: 'h1',
-  beside: [{ entry: 'log', title: 'The log', html: '<p>We lay off.</p>', picture: null, alt: '' }],
+  beside: [{ entry: 'log', title: 'The log', html: '<p>We lay off.</p>', picture: null, alt: '', file: null }],
   handout: 'Tides',
   entry: 'e4',
   number: 4,

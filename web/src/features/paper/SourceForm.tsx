@@ -1,11 +1,20 @@
+import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
+import { FilesField } from '@/media/FilesField'
+import { OnItsWayList } from '@/media/OnItsWayList'
 import { PictureField } from '@/media/PictureField'
+import { Recorder } from '@/media/Recorder'
+import { Shown } from '@/media/Shown'
+import { TextPictures } from '@/media/TextPictures'
+import { useAbout } from '@/media/useAbout'
+import { useSendings } from '@/media/useSendings'
+import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { RichEditor } from '@/ui/RichEditor'
 
 type Source = Schemas['Source']
 
-/** A passage, a picture, or both. */
+/** A passage, a picture, a sound, a clip, the pages of a PDF; or several of them. */
 export function SourceForm({ source, onChange }: { source: Source; onChange: (source: Source) => void }) {
   return (
     <div className="flex flex-col gap-4">
@@ -14,12 +23,68 @@ export function SourceForm({ source, onChange }: { source: Source; onChange: (so
         value={source.title}
         onChange={(e) => onChange({ ...source, title: e.target.value })}
       />
-      <RichEditor label="Passage" value={source.html} onChange={(html) => onChange({ ...source, html })} />
+      <FileOf file={source.file} onFile={(file) => onChange({ ...source, file: file ?? undefined })} />
+      <TextPictures>
+        <RichEditor
+          label={source.file ? 'Passage, or what is said' : 'Passage'}
+          value={source.html}
+          onChange={(html) => onChange({ ...source, html })}
+        />
+      </TextPictures>
       <PictureField
         label="Picture of the source"
         picture={source.picture ? { file: source.picture, width: 1, height: 1, alt: source.alt } : null}
         onChange={(picture) => onChange({ ...source, picture: picture?.file ?? null, alt: picture?.alt ?? '' })}
       />
+    </div>
+  )
+}
+
+const LONGEST = 600
+
+/** What is heard, watched or leafed through: given as a file, or spoken here. */
+function FileOf({ file, onFile }: { file: string | undefined; onFile: (file: string | null) => void }) {
+  const [about] = useAbout(file ? [file] : [])
+  const [speaking, setSpeaking] = useState(false)
+  const { all, add, giveUp } = useSendings((sent) => {
+    setSpeaking(false)
+    onFile(sent.id)
+  })
+  if (file)
+    return (
+      <div className="flex flex-col items-start gap-2">
+        {about ? <Shown file={about} /> : null}
+        <Button size="small" onClick={() => onFile(null)}>
+          Take it out
+        </Button>
+      </div>
+    )
+  return (
+    <div className="flex flex-col items-start gap-2">
+      <OnItsWayList all={all} giveUp={giveUp} />
+      {speaking ? (
+        all.length === 0 ? (
+          <Recorder medium="sound" seconds={LONGEST} onRecorded={(blob, name) => add(blob, name, ['sound'])}>
+            <Button kind="quiet" onClick={() => setSpeaking(false)}>
+              Give a file instead
+            </Button>
+          </Recorder>
+        ) : null
+      ) : (
+        <>
+          <FilesField
+            label="Sound, clip or PDF of the source"
+            files={[]}
+            kinds={['sound', 'film', 'pdf']}
+            most={1}
+            megabytes={50}
+            onChange={([id]) => id && onFile(id)}
+          />
+          <Button kind="quiet" size="small" className="-ml-2" onClick={() => setSpeaking(true)}>
+            Speak it here
+          </Button>
+        </>
+      )}
     </div>
   )
 }

@@ -22,7 +22,6 @@ export function Beside({
     <aside
       aria-label="To read with it"
       // It scrolls by itself, also by keys.
-      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
       className="max-lg:mb-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-10rem)] lg:w-[48%] lg:shrink-0 lg:overflow-auto"
     >

@@ -210,6 +210,7 @@ describe('A student at work', () => {
     html: '<p>Soundings in metres</p>',
     picture: 'f1',
     alt: 'Kelpwick harbour chart',
+    file: null,
   }
   it('reads a source that no question is read with by itself, with its picture described', () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })

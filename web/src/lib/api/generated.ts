@@ -2464,6 +2464,7 @@ export interface components {
             html: string;
             picture: string | null;
             alt: string;
+            file: string | null;
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -3619,6 +3620,8 @@ export interface components {
             html: string;
             picture: string | null;
             alt: string;
+            /** @description A sound, a film or a PDF, by its id. */
+            file?: string;
         };
         QuestionEntry: {
             id: string;

@@ -9,12 +9,14 @@ use ChalkLadder\Core\Paper\Entry;
 /** Something to read or look at, by its place in the paper. */
 final readonly class PlacedSourceView
 {
+    /** @param string|null $file a sound, a film or a PDF */
     private function __construct(
         public string $entry,
         public string $title,
         public string $html,
         public ?string $picture,
         public string $alt,
+        public ?string $file,
     ) {
     }
 
@@ -29,7 +31,7 @@ final readonly class PlacedSourceView
         foreach ($entries as $entry) {
             $s = $entry->source;
             if ($s !== null) {
-                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt);
+                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file);
             }
         }
 

@@ -1,0 +1,46 @@
+import { screen } from '@testing-library/react'
+import { useState } from 'react'
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { serve } from '@/testing/server'
+import { SourceForm } from './SourceForm'
+
+let now: Schemas['Source']
+function Page({ first }: { first: Schemas['Source'] }) {
+  const [source, setSource] = useState(first)
+  now = source
+  return <SourceForm source={source} onChange={setSource} />
+}
+const bare = { title: 'The pilot boat', html: '', picture: null, alt: '' }
+const files = (kind: string, pages = 0) => ({
+  'GET /api/files': { files: [{ id: 'f1', name: 'call', kind, size: 1000, pages, width: null, height: null }] },
+})
+
+describe('A source', () => {
+  it('may be heard, with what is said as its passage', async () => {
+    serve(files('sound'))
+    const user = show(<Page first={{ ...bare, file: 'f1' }} />)
+    expect((await screen.findByLabelText('call')).getAttribute('src')).toBe('/api/files/f1')
+    expect(screen.getByText('Passage, or what is said')).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Take it out' }))
+    expect(JSON.parse(JSON.stringify(now))).toEqual(bare)
+    expect(screen.getByText('Passage')).toBeTruthy()
+  })
+
+  it('may be a document, leafed through page by page', async () => {
+    serve(files('pdf', 2))
+    const user = show(<Page first={{ ...bare, file: 'f1' }} />)
+    expect((await screen.findByAltText('Page 1 of call')).getAttribute('src')).toBe('/api/files/f1/pages/1')
+    await user.click(screen.getByRole('button', { name: 'Next page' }))
+    expect(screen.getByAltText('Page 2 of call')).toBeTruthy()
+  })
+
+  it('is given as a file or spoken here', async () => {
+    const user = show(<Page first={bare} />)
+    await user.click(screen.getByRole('button', { name: 'Speak it here' }))
+    expect(screen.queryByLabelText('Sound, clip or PDF of the source')).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'Give a file instead' }))
+    expect(screen.getByLabelText('Sound, clip or PDF of the source')).toBeTruthy()
+  })
+})
