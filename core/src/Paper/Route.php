@@ -66,7 +66,7 @@ final readonly class Route
     /** The share below which its one exit is taken; null where there are more, or it asks for something else. */
     public function cut(): ?BigRational
     {
-        return count($this->exits) === 1 ? $this->exits[0]->cut() : null;
+        return count($this->exits) === 1 ? $this->exits[0]->cut : null;
     }
 
     /** @return non-empty-list<string> where its ways lead, in their order */

@@ -81,6 +81,7 @@ final readonly class Rehearsal
         $chance = static fn (): float => $random->getInt(0, 999_999_999) / 1e9;
         // Questions that are only imagined draw from elsewhere, so that they change nobody's way.
         $further = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'two more|'.$seed, true)));
+        [$right, $wrong] = [Outcome::of(BigRational::one(), '', ''), Outcome::of(BigRational::zero(), '', '')];
         $ways = $lengths = $people = $times = [];
         /** @var array<string, RouteTally> $routes */
         $routes = [];
@@ -107,7 +108,7 @@ final readonly class Rehearsal
                     if ($paper->entry($entry)?->isQuestion() === true) {
                         ++$length;
                         $time += $seconds[$entry] ?? 0.0;
-                        $outcomes[$entry][$visit->try] = Outcome::of(BigRational::of($chance() < $p($entry) ? 1 : 0), '', '');
+                        $outcomes[$entry][$visit->try] = $chance() < $p($entry) ? $right : $wrong;
                     }
                 }
                 if (!$walk->returns()) {
@@ -122,7 +123,9 @@ final readonly class Rehearsal
                     ));
                     $knows = static fn (string $e): float => isset($astray[$e]) ? 0.0 : 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability));
                     $deserved = self::deserved($marked, $knows);
-                    $reached = self::share($marked, static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? []));
+                    $best = array_map(static fn (Entry $q): BigRational => self::best($paper, $outcomes[$q->id] ?? []), $marked);
+                    $reached = Walk::share($marked, $best, $machineMarked);
+                    $of = array_combine(array_column($marked, 'id'), $best);
                     $used = $walk->usedUp($section);
                     $choice = static fn (BigRational $share, \Closure $of): int => $section->route->choice(
                         Route::names($share, self::credits($section->questions(), $machineMarked, $of)),
@@ -131,12 +134,12 @@ final readonly class Rehearsal
                     $routes[$section->id] ??= new RouteTally($section->route);
                     $routes[$section->id]->add(
                         $ability,
-                        $choice($reached, static fn (string $e): BigRational => self::best($paper, $outcomes[$e] ?? [])),
+                        $choice($reached, static fn (string $e): BigRational => $of[$e]),
                         // A condition over single questions is judged by those that the student rather knows than not.
-                        $choice($deserved, static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0)),
+                        $choice(BigRational::of(sprintf('%.6F', $deserved)), static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0)),
                         $deserved,
                         $reached,
-                        self::withTwoMore($marked, $reached, $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),
+                        self::withTwoMore($marked, $reached->toFloat(), $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),
                     );
                 }
                 $walk = $next;
@@ -259,29 +262,21 @@ final readonly class Rehearsal
     }
 
     /**
-     * The share that a student would have reached without luck, to six places.
+     * The share that a student would have reached without luck.
      *
      * @param list<Entry>              $marked
      * @param \Closure(string): float $knows
      */
-    private static function deserved(array $marked, \Closure $knows): BigRational
+    private static function deserved(array $marked, \Closure $knows): float
     {
-        return self::share($marked, static fn (string $e): BigRational => BigRational::of(sprintf('%.6F', $knows($e))));
-    }
-
-    /**
-     * @param list<Entry>                    $marked
-     * @param \Closure(string): BigRational $of
-     */
-    private static function share(array $marked, \Closure $of): BigRational
-    {
-        $reached = $possible = BigRational::zero();
+        $reached = $possible = 0.0;
         foreach ($marked as $q) {
-            $reached = $reached->plus($of($q->id)->multipliedBy($q->points));
-            $possible = $possible->plus($q->points);
+            $points = $q->points->toFloat();
+            $reached += $knows($q->id) * $points;
+            $possible += $points;
         }
 
-        return $possible->isZero() ? $possible : $reached->dividedBy($possible)->simplified();
+        return $possible > 0.0 ? $reached / $possible : 0.0;
     }
 
     /**
@@ -291,7 +286,7 @@ final readonly class Rehearsal
      * @param \Closure(string): float $p      the chance to have each right
      * @param \Closure(): float       $chance
      */
-    private static function withTwoMore(array $marked, BigRational $reached, \Closure $p, \Closure $chance): BigRational
+    private static function withTwoMore(array $marked, float $reached, \Closure $p, \Closure $chance): float
     {
         $n = count($marked);
         if ($n === 0) {
@@ -300,7 +295,7 @@ final readonly class Rehearsal
         $each = array_sum(array_map(static fn (Entry $q): float => $p($q->id), $marked)) / $n;
         $hits = ($chance() < $each ? 1 : 0) + ($chance() < $each ? 1 : 0);
 
-        return $reached->multipliedBy($n)->plus($hits)->dividedBy($n + 2)->simplified();
+        return ($reached * $n + $hits) / ($n + 2);
     }
 
     /** @param array<string, array<int, Outcome>> $outcomes */

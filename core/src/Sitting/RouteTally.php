@@ -22,8 +22,11 @@ final class RouteTally
     private int $below = 0;
     private int $above = 0;
 
-    /** @var list<array{BigRational, BigRational, BigRational}> deserved, reached, reached with two more questions */
+    /** @var list<array{float, float, float}> deserved, reached, reached with two more questions; a quotient of small numbers is one double */
     private array $shares = [];
+
+    /** @var array<string, true> shares that some student reached */
+    private array $reached = [];
 
     public function __construct(private readonly Route $route)
     {
@@ -33,10 +36,12 @@ final class RouteTally
     }
 
     /**
-     * @param int $gone which way the student went
-     * @param int $due  which way without luck
+     * @param int         $gone     which way the student went
+     * @param int         $due      which way without luck
+     * @param float       $deserved the share without luck
+     * @param BigRational $reached  in lowest terms
      */
-    public function add(float $ability, int $gone, int $due, BigRational $deserved, BigRational $reached, BigRational $withTwoMore): void
+    public function add(float $ability, int $gone, int $due, float $deserved, BigRational $reached, float $withTwoMore): void
     {
         $misled = $this->route->to($gone) !== $this->route->to($due);
         $exit = $this->exits[$gone];
@@ -44,10 +49,11 @@ final class RouteTally
         ++$exit['abilities'][max(0, min(self::RANGES - 1, (int) floor(($ability + 3) * 2)))];
         $exit['wrong'] += $misled ? 1 : 0;
         $this->exits[$gone] = $exit;
-        $missed = $misled ? $reached->compareTo($deserved) : 0;
+        $missed = $misled ? $reached->toFloat() <=> $deserved : 0;
         $this->below += $missed < 0 ? 1 : 0;
         $this->above += $missed > 0 ? 1 : 0;
-        $this->shares[] = [$deserved, $reached, $withTwoMore];
+        $this->shares[] = [$deserved, $reached->toFloat(), $withTwoMore];
+        $this->reached[(string) $reached] = true;
     }
 
     /** @return array{students: int, below: int, above: int, exits: list<array{to: string, students: int, abilities: list<int>, wrong: int}>, cut: string|null, cuts: list<array{share: string, wrong: int}>, withTwoMore: int|null} */
@@ -79,8 +85,8 @@ final class RouteTally
     private function cuts(BigRational $level): array
     {
         $shares = [(string) $level->simplified() => $level];
-        foreach ($this->shares as [, $reached]) {
-            $shares[(string) $reached->simplified()] = $reached;
+        foreach (array_keys($this->reached) as $reached) {
+            $shares[$reached] = BigRational::of($reached);
         }
         if (count($shares) > self::CUTS) {
             $shares = [(string) $level->simplified() => $level];
@@ -100,9 +106,8 @@ final class RouteTally
     /** @param 1|2 $by with the share that was reached, or with two more questions */
     private function misplaced(BigRational $level, BigRational $cut, int $by): int
     {
-        return count(array_filter(
-            $this->shares,
-            static fn (array $s): bool => $s[0]->isLessThan($level) !== $s[$by]->isLessThan($cut),
-        ));
+        [$level, $cut] = [$level->toFloat(), $cut->toFloat()];
+
+        return count(array_filter($this->shares, static fn (array $s): bool => $cut > $s[$by] !== $s[0] < $level));
     }
 }

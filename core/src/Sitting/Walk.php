@@ -57,15 +57,16 @@ final readonly class Walk
         if ($missed !== [] && $this->mayReturn($paper, $visit)) {
             return new self([...$this->visits, new Visit($section->id, $visit->try + 1, $missed, $visit->round)], false);
         }
-        $target = $section->route === null
-            ? $paper->following($section->id)
-            : $section->route->to($section->route->choice(Route::names(
-                self::share($paper, $section, $outcomes, $machineMarked),
-                array_map(
-                    static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
-                    $section->questions(),
-                ),
-            ), $this->usedUp($section)));
+        if ($section->route === null) {
+            $target = $paper->following($section->id);
+        } else {
+            $best = array_map(
+                static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
+                $section->questions(),
+            );
+            $names = Route::names(self::share($section->questions(), $best, $machineMarked), $best);
+            $target = $section->route->to($section->route->choice($names, $this->usedUp($section)));
+        }
         $next = $target === Route::END ? null : $paper->section($target);
 
         return $next === null ? new self($this->visits, true) : $this->entering($next, $conditions, $seed);
@@ -203,15 +204,19 @@ final readonly class Walk
      */
     public static function bestCredit(Paper $paper, array $credits): BigRational
     {
-        $best = BigRational::zero();
+        $best = null;
         foreach ($credits as $try => $credit) {
-            $earned = $paper->mastery === null ? $credit : $credit->multipliedBy($paper->mastery->shareOfTry($try));
-            if ($earned->isGreaterThan($best)) {
+            if ($credit->isZero()) {
+                continue;
+            }
+            $share = $paper->mastery?->shareOfTry($try);
+            $earned = $share === null || $share->isEqualTo(1) ? $credit : $credit->multipliedBy($share);
+            if ($best === null || $earned->isGreaterThan($best)) {
                 $best = $earned;
             }
         }
 
-        return $best->simplified();
+        return $best?->simplified() ?? BigRational::zero();
     }
 
     /**
@@ -261,19 +266,18 @@ final readonly class Walk
     /**
      * Share of the section's machine-marked points reached, best try each.
      *
-     * @param array<string, array<int, Outcome>> $outcomes
-     * @param list<string>                       $machineMarked
+     * @param list<Entry>       $questions
+     * @param list<BigRational> $best          credit of each
+     * @param list<string>      $machineMarked
      */
-    private static function share(Paper $paper, Section $section, array $outcomes, array $machineMarked): BigRational
+    public static function share(array $questions, array $best, array $machineMarked): BigRational
     {
-        $reached = BigRational::zero();
-        $possible = BigRational::zero();
-        foreach ($section->questions() as $entry) {
-            if (!in_array($entry->id, $machineMarked, true)) {
-                continue;
+        $reached = $possible = BigRational::zero();
+        foreach ($questions as $i => $entry) {
+            if (in_array($entry->id, $machineMarked, true)) {
+                $reached = $best[$i]->isZero() ? $reached : $reached->plus($best[$i]->multipliedBy($entry->points));
+                $possible = $possible->plus($entry->points);
             }
-            $reached = $reached->plus(self::bestCredit($paper, self::creditsOf($outcomes[$entry->id] ?? []))->multipliedBy($entry->points));
-            $possible = $possible->plus($entry->points);
         }
 
         return $possible->isZero() ? BigRational::zero() : $reached->dividedBy($possible)->simplified();
