@@ -18,6 +18,11 @@ abstract readonly class PlainRule implements Rule
         return false;
     }
 
+    public function version(string $seed): Rule
+    {
+        return $this;
+    }
+
     public function credits(): ?array
     {
         return null;

@@ -26,6 +26,9 @@ interface Rule
     /** @return list<string> ids of every misconception that some response to this rule would show */
     public function misconceptions(): array;
 
+    /** The same rule for a version of its own on paper: what is picked from stands in another order, the same for a seed. */
+    public function version(string $seed): self;
+
     /** @return array<string, mixed> the JSON form, as {@see ItemReader} reads it */
     public function toArray(): array;
 

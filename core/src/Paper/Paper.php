@@ -27,6 +27,20 @@ final readonly class Paper
         return new self($this->title, $sections, $this->mastery, $this->plan);
     }
 
+    /**
+     * A version of its own for paper: the questions of each section in another order, the same for a seed. What conditions count by
+     * stays with the written order.
+     */
+    public function version(string $seed): self
+    {
+        $of = fn (Section $s): array => array_values(array_filter(array_map($this->entry(...), $s->order($seed))));
+
+        return $this->withSections(array_map(
+            static fn (Section $s): Section => new Section($s->id, $s->title, $of($s), $s->route),
+            $this->sections,
+        ));
+    }
+
     public function section(string $id): ?Section
     {
         foreach ($this->sections as $section) {

@@ -4,12 +4,39 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Paper;
 
+use ChalkLadder\Core\Item\Draw;
+
 /** A part of a paper; the unit of branching. Without a route the next section in order follows. */
 final readonly class Section
 {
     /** @param list<Entry> $entries */
     public function __construct(public string $id, public string $title, public array $entries, public ?Route $route = null)
     {
+    }
+
+    /**
+     * The entries in the order in which they are shown. Sources keep their places; for a seed the questions move, each between the sources
+     * that stand around it.
+     *
+     * @return list<string> their ids
+     */
+    public function order(?string $seed): array
+    {
+        $ids = $run = [];
+        foreach ([...$this->entries, null] as $i => $entry) {
+            if ($entry instanceof Entry && $entry->isQuestion()) {
+                $run[] = $entry->id;
+
+                continue;
+            }
+            array_push($ids, ...($seed === null ? $run : Draw::order($run, $seed, $this->id.'.'.$i)));
+            $run = [];
+            if ($entry !== null) {
+                $ids[] = $entry->id;
+            }
+        }
+
+        return $ids;
     }
 
     /** @return list<Entry> */

@@ -136,7 +136,10 @@ final readonly class Rehearsal
                         $ability,
                         $choice($reached, static fn (string $e): BigRational => $of[$e]),
                         // A condition over single questions is judged by those that the student rather knows than not.
-                        $choice(BigRational::of(sprintf('%.6F', $deserved)), static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0)),
+                        $choice(
+                            BigRational::of(sprintf('%.6F', $deserved)),
+                            static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0),
+                        ),
                         $deserved,
                         $reached,
                         self::withTwoMore($marked, $reached->toFloat(), $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Sitting;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\Draw;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\Entry;
@@ -298,26 +297,12 @@ final readonly class Walk
         ));
     }
 
-    /** Sources keep their places; with shuffling, questions move only between the sources that stand around them. */
     private function entering(Section $section, Conditions $conditions, string $seed): self
     {
         $before = array_filter($this->visits, static fn (Visit $v): bool => $v->section === $section->id);
         $try = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->try, $before)]);
         $round = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->round, $before)]);
-        $ids = [];
-        $run = [];
-        foreach ([...$section->entries, null] as $i => $entry) {
-            if ($entry instanceof Entry && $entry->isQuestion()) {
-                $run[] = $entry->id;
-
-                continue;
-            }
-            array_push($ids, ...($conditions->shuffleQuestions ? Draw::order($run, $seed, $section->id.'.'.$i) : $run));
-            $run = [];
-            if ($entry !== null) {
-                $ids[] = $entry->id;
-            }
-        }
+        $ids = $section->order($conditions->shuffleQuestions ? $seed : null);
 
         return new self([...$this->visits, new Visit($section->id, $try, $ids, $round)], false);
     }

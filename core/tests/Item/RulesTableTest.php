@@ -10,6 +10,8 @@ use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Item\Type\Choice\ChoiceResponse;
+use ChalkLadder\Core\Item\Type\Choice\ChoiceRule;
+use ChalkLadder\Core\Item\Type\Choice\Option;
 use ChalkLadder\Core\Item\Type\Open\OpenRule;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -66,6 +68,24 @@ final class RulesTableTest extends TestCase
         self::assertContains('0', $listed('depth'));
         self::assertContains('1', $listed('depth'));
         self::assertSame([], $listed('open'));
+    }
+
+    public function testAVersionPutsOptionsInAnotherOrderTheLastWhereItIsToStayAndNothingElse(): void
+    {
+        $ids = static fn (ChoiceRule $rule): string => implode('', array_column($rule->options, 'id'));
+        $option = static fn (string $id): Option => new Option($id, "<p>$id</p>", $id === 'b');
+        $options = array_map($option, ['a', 'b', 'c', 'd', 'e']);
+        $free = new ChoiceRule($options, false, false, false);
+        $orders = array_map(static fn (int $seed): string => $ids($free->version("s$seed")), range(1, 30));
+
+        self::assertSame($ids($free->version('one')), $ids($free->version('one')));
+        self::assertGreaterThan(20, count(array_unique($orders)));
+        foreach (range(1, 30) as $seed) {
+            self::assertStringEndsWith('e', $ids((new ChoiceRule($options, false, false, true))->version("s$seed")));
+        }
+        self::assertSame('1', (string) $free->version('one')->check(ChoiceResponse::of('b'))->credit);
+        $typed = Rules::table()['depth'];
+        self::assertSame($typed, $typed->version('one'));
     }
 
     public function testAWrongAnswerCarriesItsMeaning(): void

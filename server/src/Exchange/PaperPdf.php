@@ -10,6 +10,7 @@ use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
 use ChalkLadder\Server\Exchange\Entity\PrintJob;
+use ChalkLadder\Server\Exchange\Entity\PrintWish;
 use ChalkLadder\Server\Exchange\ReadModel\PrintQueue;
 use ChalkLadder\Server\Exchange\Repository\PrintJobRepository;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -42,32 +43,47 @@ final readonly class PaperPdf
     ) {
     }
 
-    public function view(string $teamId, string $paperId): PrintView
+    /** @param string $version one of {@see PrintWish::VERSIONS}, or '' */
+    public function view(string $teamId, string $paperId, string $version = ''): PrintView
     {
         $edition = $this->papers->draft($teamId, $paperId);
+        $items = $edition->items();
+        $paper = $edition->paper();
+        if (in_array($version, PrintWish::VERSIONS, true)) {
+            $seed = $paperId.'|'.$version;
+            $paper = $paper->version($seed);
+            foreach (array_keys($items) as $entry) {
+                $own = $edition->own($entry, $seed)->item ?? $items[$entry];
+                $items[$entry] = $own->withRule($own->rule->version($seed.'|'.$entry));
+            }
+        }
         $pictures = [];
-        $shown = array_map(static fn (Item $i): array => $i->files(), array_values($edition->items()));
-        foreach (array_unique(array_merge($edition->paper()->files(), ...$shown)) as $id) {
+        $shown = array_map(static fn (Item $i): array => $i->files(), array_values($items));
+        foreach (array_unique(array_merge($paper->files(), ...$shown)) as $id) {
             $pictures += $this->files->printed($teamId, $id);
         }
 
         return new PrintView(
-            $edition->paper()->toArray(),
-            array_map(static fn (Item $i): array => $i->toArray(), $edition->items()),
+            $paper->toArray(),
+            array_map(static fn (Item $i): array => $i->toArray(), $items),
             $pictures,
-            NumberText::write(PaperProof::extent($edition->paper())[1]),
+            NumberText::write(PaperProof::extent($paper)[1]),
         );
     }
 
-    public function ask(StaffUser $who, string $paperId, bool $withKey): PrintJobView
+    public function ask(StaffUser $who, string $paperId, bool $withKey, string $version = '', bool $large = false): PrintJobView
     {
+        if ($version !== '' && !in_array($version, PrintWish::VERSIONS, true)) {
+            throw Problem::invalid(['version' => 'Versions are: '.implode(', ', PrintWish::VERSIONS).'.']);
+        }
+        $wish = new PrintWish($withKey, $version, $large);
         $this->papers->draft($who->teamId, $paperId);
         if ($this->queue->of($who->id, $this->clock->now()) >= self::MOST_EACH) {
             throw new Problem(429, 'You wait for several PDFs already.', 'Let one of them finish, or cancel it.');
         }
-        $id = $this->transaction->run(function () use ($who, $paperId, $withKey): string {
+        $id = $this->transaction->run(function () use ($who, $paperId, $wish): string {
             $this->queue->forgetOld($this->clock->now());
-            $job = new PrintJob($who->teamId, $who->id, $paperId, $withKey, $this->clock->now());
+            $job = new PrintJob($who->teamId, $who->id, $paperId, $wish, $this->clock->now());
             $this->jobs->add($job);
 
             return $job->id();
@@ -95,16 +111,18 @@ final readonly class PaperPdf
     /** @return array{string, FileName} */
     public function make(StaffUser $who, string $id): array
     {
-        [$paperId, $withKey] = $this->transaction->run(function () use ($who, $id): array {
+        [$paperId, $wish] = $this->transaction->run(function () use ($who, $id): array {
             $job = $this->own($who, $this->jobs->findLocked($who->teamId, $id));
             if (!$job->begin()) {
                 throw new Problem(410, 'This PDF is not to be had any more.', 'Ask for it again.');
             }
 
-            return [$job->paperId(), $job->withKey()];
+            return [$job->paperId(), $job->wish()];
         });
         $path = '/print/paper/'.$paperId.'?'.http_build_query([
-            'key' => $withKey ? 1 : 0,
+            'key' => $wish->withKey ? 1 : 0,
+            'version' => $wish->version,
+            'large' => $wish->large ? 1 : 0,
             'ticket' => $this->ticket->issue($who->teamId, $paperId),
         ]);
         $state = PrintState::Failed;
@@ -123,7 +141,7 @@ final readonly class PaperPdf
 
         $title = $this->papers->draft($who->teamId, $paperId)->paper()->title;
 
-        return [$pdf, FileName::of($title === '' ? 'Paper' : $title, [], $withKey ? 'key' : '', 'pdf')];
+        return [$pdf, FileName::of($title === '' ? 'Paper' : $title, [], $wish->inWords(), 'pdf')];
     }
 
     private function end(StaffUser $who, string $id, PrintState $state): void

@@ -46,9 +46,14 @@ final readonly class ExchangeController
     #[Dear]
     #[Route('/papers/{id}/pdf', methods: ['POST'])]
     #[IsGranted('ROLE_TEACHER')]
-    public function askForPdf(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] bool $key = false): PrintJobView
-    {
-        return $this->papers->ask($who, $id, $key);
+    public function askForPdf(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        #[MapQueryParameter] bool $key = false,
+        #[MapQueryParameter] string $version = '',
+        #[MapQueryParameter] bool $large = false,
+    ): PrintJobView {
+        return $this->papers->ask($who, $id, $key, $version, $large);
     }
 
     #[Route('/pdfs/{id}', methods: ['GET'])]
@@ -78,9 +83,9 @@ final readonly class ExchangeController
 
     /** For the printing browser alone; the signed ticket stands in for a session. */
     #[Route('/print/papers/{id}', methods: ['GET'])]
-    public function print(string $id, #[MapQueryParameter] string $ticket = ''): PrintView
+    public function print(string $id, #[MapQueryParameter] string $ticket = '', #[MapQueryParameter] string $version = ''): PrintView
     {
-        return $this->papers->view($this->ticket->check($ticket, $id), $id);
+        return $this->papers->view($this->ticket->check($ticket, $id), $id, $version);
     }
 
     private static function file(string $body, string $type, FileName $name): Response

@@ -32,8 +32,8 @@ class PrintJob implements Root, TeamOwned
         protected string $staffId,
         #[ORM\Column(name: 'paper_id', type: 'guid')]
         protected string $paperId,
-        #[ORM\Column(name: 'with_key', type: 'boolean')]
-        protected bool $withKey,
+        #[ORM\Embedded(columnPrefix: false)]
+        protected PrintWish $wish,
         #[ORM\Column(name: 'asked_at', type: 'moment')]
         protected \DateTimeImmutable $askedAt,
     ) {
@@ -60,9 +60,9 @@ class PrintJob implements Root, TeamOwned
         return $this->paperId;
     }
 
-    public function withKey(): bool
+    public function wish(): PrintWish
     {
-        return $this->withKey;
+        return $this->wish;
     }
 
     public function state(): PrintState

@@ -61,3 +61,10 @@ it('what fails is said, and can be tried again', async () => {
   await user.click(screen.getByRole('button', { name: 'Try again' }))
   await waitFor(() => expect(kept).toEqual(['Salt.pdf']))
 })
+
+it('offers large print, and versions with a key of their own', async () => {
+  serve({ 'POST /api/papers/p1/pdf': job(), 'POST /api/pdfs/j1/file': pdf })
+  await ask('Key of version B')
+  await waitFor(() => expect(kept).toEqual(['Salt · version B · key.pdf']))
+  expect(sent('POST', '/api/papers/p1/pdf')[0]?.path).toContain('key=true&version=B&large=false')
+})

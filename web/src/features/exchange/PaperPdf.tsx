@@ -6,21 +6,38 @@ import { Dialog } from '@/ui/Dialog'
 import { Menu } from '@/ui/Menu'
 import { FaultLine } from '@/ui/States'
 
-type Wanted = { key: boolean }
+type Wanted = { key: boolean; version: string; large: boolean }
 type Step = { said: string; error?: unknown }
 
 const LOOK_EVERY = 1500
-const named = (key: boolean) => (key ? 'PDF with key' : 'PDF')
+const PLAIN: Wanted = { key: false, version: '', large: false }
+const VERSIONS = ['A', 'B']
+const WANTED: Wanted[] = [
+  PLAIN,
+  { ...PLAIN, key: true },
+  { ...PLAIN, large: true },
+  ...VERSIONS.flatMap((version) => [
+    { ...PLAIN, version },
+    { ...PLAIN, version, key: true },
+  ]),
+]
+const named = ({ key, version, large }: Wanted) =>
+  version
+    ? key
+      ? `Key of version ${version}`
+      : `Version ${version}`
+    : key
+      ? 'PDF with key'
+      : large
+        ? 'Large print'
+        : 'PDF'
 
 /** A paper as a PDF. Few are made at once, so the place in the queue is said and the wait can be given up. */
 export function PaperPdf({ id, title, before }: { id: string; title: string; before?: () => Promise<unknown> }) {
   const [wanted, setWanted] = useState<Wanted | null>(null)
   return (
     <>
-      <Menu
-        face="PDF"
-        acts={[false, true].map((key) => ({ id: String(key), label: named(key), run: () => setWanted({ key }) }))}
-      />
+      <Menu face="PDF" acts={WANTED.map((one) => ({ id: named(one), label: named(one), run: () => setWanted(one) }))} />
       {wanted ? <Making id={id} title={title} wanted={wanted} before={before} onClose={() => setWanted(null)} /> : null}
     </>
   )
@@ -58,9 +75,7 @@ function Making({
       try {
         await before?.()
         if (given) return
-        const asked = await take(
-          api.POST('/api/papers/{id}/pdf', { params: { path: { id }, query: { key: wanted.key } } }),
-        )
+        const asked = await take(api.POST('/api/papers/{id}/pdf', { params: { path: { id }, query: wanted } }))
         job = asked.id
         const path = { id: asked.id }
         if (given) {
@@ -73,7 +88,10 @@ function Making({
         const file = await take(api.POST('/api/pdfs/{id}/file', { params: { path }, parseAs: 'blob' }))
         job = null
         if (given) return
-        handOver(file as unknown as Blob, `${title || 'Paper'}${wanted.key ? ' · key' : ''}.pdf`)
+        handOver(
+          file as unknown as Blob,
+          `${[title || 'Paper', ...(wanted.version ? [`version ${wanted.version}`] : []), ...(wanted.key ? ['key'] : []), ...(wanted.large ? ['large print'] : [])].join(' · ')}.pdf`,
+        )
         close.current()
       } catch (thrown) {
         if (!given) setStep({ said: '', error: thrown })
@@ -95,7 +113,7 @@ function Making({
     <Dialog
       open
       onClose={onClose}
-      title={`${named(wanted.key)} of “${title || 'Untitled paper'}”`}
+      title={`${named(wanted)} of “${title || 'Untitled paper'}”`}
       foot={
         step.error ? (
           <Button

@@ -13,11 +13,15 @@ export default function PrintPaper() {
   const { id = '' } = useParams()
   const [params] = useSearchParams()
   const withKey = params.get('key') === '1'
+  const version = params.get('version') ?? ''
+  const large = params.get('large') === '1'
   const paper = useQuery({
-    queryKey: ['print', id],
+    queryKey: ['print', id, version],
     queryFn: async () => {
       const view = await take(
-        api.GET('/api/print/papers/{id}', { params: { path: { id }, query: { ticket: params.get('ticket') ?? '' } } }),
+        api.GET('/api/print/papers/{id}', {
+          params: { path: { id }, query: { ticket: params.get('ticket') ?? '', version } },
+        }),
       )
       await loadPapers(Object.values(view.items).map((item) => item.type))
       return view
@@ -30,12 +34,17 @@ export default function PrintPaper() {
   let number = 0
   return (
     <MediaProvider value={printedPlace(pictures)}>
-      <main className="mx-auto max-w-[700px] bg-white p-2 text-[15px] text-black">
+      <main
+        className="mx-auto max-w-[700px] bg-white p-2 text-[15px] text-black"
+        // All of it grows alike, pictures and answer lines too.
+        style={large ? { zoom: 1.5, maxWidth: 466 } : undefined}
+      >
         <header className="mb-5 flex items-end gap-6 border-b-2 border-black pb-2">
           <div className="flex-1">
             <h1 className="text-2xl">{doc.title}</h1>
             <p>
               {withKey ? 'Key · ' : ''}
+              {version ? `Version ${version} · ` : ''}
               {points} marks
             </p>
           </div>

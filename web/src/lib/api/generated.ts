@@ -7594,6 +7594,8 @@ export interface operations {
         parameters: {
             query?: {
                 key?: boolean;
+                version?: string;
+                large?: boolean;
             };
             header?: never;
             path: {
@@ -7850,6 +7852,7 @@ export interface operations {
         parameters: {
             query?: {
                 ticket?: string;
+                version?: string;
             };
             header?: never;
             path: {

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Item\Alternative;
 use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\Draw;
 use ChalkLadder\Core\Item\FieldRule;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\NotAcceptable;
@@ -175,16 +176,35 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
 
     public function face(Showing $showing): array
     {
-        $options = $this->options;
-        $last = $this->keepLast ? array_splice($options, -1) : [];
-
         return [
             'options' => array_map(
                 static fn (Option $o): array => ['id' => $showing->name($o->id), 'text' => $o->text],
-                [...$showing->arranged($options, 'options'), ...$last],
+                $this->arranged(static fn (array $options): array => $showing->arranged($options, 'options')),
             ),
             'several' => $this->several,
         ];
+    }
+
+    public function version(string $seed): self
+    {
+        $options = $this->arranged(static fn (array $options): array => Draw::order($options, $seed, 'options'));
+
+        return new self($options, $this->several, $this->perOption, $this->keepLast);
+    }
+
+    /**
+     * In another order, the last in its place where it is to stay there.
+     *
+     * @param \Closure(list<Option>): list<Option> $order
+     *
+     * @return list<Option>
+     */
+    private function arranged(\Closure $order): array
+    {
+        $options = $this->options;
+        $last = $this->keepLast ? array_splice($options, -1) : [];
+
+        return [...$order($options), ...$last];
     }
 
     public function renamed(Response $response, Renaming $names): Response

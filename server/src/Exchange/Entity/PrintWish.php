@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Exchange\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** How a paper is to be printed. */
+#[ORM\Embeddable]
+class PrintWish
+{
+    public const VERSIONS = ['A', 'B', 'C', 'D'];
+
+    /** @param string $version one of {@see VERSIONS}: questions and options in an order of its own, own numbers; or '' as it is written */
+    public function __construct(
+        #[ORM\Column(name: 'with_key', type: 'boolean')]
+        public bool $withKey = false,
+        #[ORM\Column(type: 'text')]
+        public string $version = '',
+        #[ORM\Column(type: 'boolean')]
+        public bool $large = false,
+    ) {
+    }
+
+    /** As the last part of a file's name. */
+    public function inWords(): string
+    {
+        return implode(' ', array_filter([
+            $this->version === '' ? '' : 'version '.$this->version,
+            $this->withKey ? 'key' : '',
+            $this->large ? 'large print' : '',
+        ], static fn (string $part): bool => $part !== ''));
+    }
+}
