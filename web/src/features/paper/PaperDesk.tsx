@@ -201,9 +201,15 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}
       >
         {view.proof.defects.length > 0 ? (
-          <button className="max-w-64 truncate text-[15px] text-blue underline" onClick={() => setSelected(null)}>
+          <button
+            className={`min-h-7 text-[15px] underline ${blocking.length > 0 ? 'text-bad' : 'text-blue'}`}
+            onClick={() => {
+              setSelected(null)
+              if (face === 'blueprint') turn('questions')
+            }}
+          >
             {plural(view.proof.defects.length, 'defect')}
-            {blocking[0] ? `: ${blocking[0].message}` : ''}
+            {blocking[0] ? <span className="sr-only">: {blocking[0].message}</span> : null}
           </button>
         ) : null}
         <Button disabled={!draft.canUndo} onClick={draft.undo}>

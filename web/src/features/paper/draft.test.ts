@@ -9,6 +9,7 @@ import {
   redone,
   stepped,
   undone,
+  upgraded,
   withoutSection,
   type Entry,
   type Paper,
@@ -55,6 +56,17 @@ describe('draft', () => {
       exits: [{ when: 'share < 1/2', to: 'end', rounds: 1 }],
       else: 'end',
     })
+  })
+  it('reads what a device kept from before exits were listed', () => {
+    const route = (old: object) =>
+      upgraded({ ...paper, sections: [{ ...paper.sections[0]!, route: old as never }, paper.sections[1]!] }).sections[0]
+        ?.route
+    expect(route({ below: '1/3', then: 's2', else: 'end' })).toEqual({
+      exits: [{ when: 'share < 1/3', to: 's2' }],
+      else: 'end',
+    })
+    expect(route({ below: '0', then: 's2', else: 'end', when: 'q1 = 1' })?.exits[0]?.when).toBe('q1 = 1')
+    expect(upgraded(paper)).toEqual(paper)
   })
   it('undoes and redoes', () => {
     const next = stepped(paper, 'a', 1)

@@ -92,6 +92,21 @@ export function numbersOf(paper: Paper): Map<string, number> {
   return numbers
 }
 
+type OldRoute = { below: string; then: string; else: string; when?: string }
+
+/** A draft that a device kept from before exits were listed, in today's form. */
+export const upgraded = (paper: Paper): Paper => ({
+  ...paper,
+  sections: paper.sections.map((section) => {
+    const old = section.route as OldRoute | Section['route']
+    if (!old || !('then' in old)) return section
+    return {
+      ...section,
+      route: { exits: [{ when: old.when || `share < ${old.below}`, to: old.then }], else: old.else },
+    }
+  }),
+})
+
 export type History = { past: Paper[]; now: Paper; future: Paper[] }
 const DEEP = 100
 export const began = (paper: Paper): History => ({ past: [], now: paper, future: [] })

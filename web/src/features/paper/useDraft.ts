@@ -4,7 +4,7 @@ import { api, Problem, take, type Schemas } from '@/lib/api/client'
 import { Draft } from '@/lib/drafts/draft'
 import { useDraft as useKept } from '@/lib/drafts/useDraft'
 import { toast } from '@/ui/toast'
-import { began, changed, redone, undone, type Paper } from './draft'
+import { began, changed, redone, undone, upgraded, type Paper } from './draft'
 
 type View = Schemas['PaperPaperView']
 
@@ -37,7 +37,7 @@ export function useDraft(stored: View) {
   // What was not sent when the desk was left is one change on top of what the server has, and can be undone.
   const [back, setBack] = useState(draft.back)
   const [history, setHistory] = useState(() =>
-    draft.back ? changed(began(stored.paper), draft.value) : began(stored.paper),
+    draft.back ? changed(began(stored.paper), upgraded(draft.value)) : began(stored.paper),
   )
   useEffect(() => draft.change(history.now), [draft, history.now])
 
