@@ -7,9 +7,16 @@ namespace ChalkLadder\Core\Paper;
 /** The sections as a directed graph of their ways on, whatever the conditions; an exit with a bound may be gone so often. */
 final readonly class RouteGraph
 {
+    /** @var array<string, array<string, true>> sections that can be come to from each, itself among them */
+    private array $reach;
+
     /** @param array<string, list<array{to: string, rounds: int|null}>> $ways by section, in their order */
     private function __construct(private array $ways)
     {
+        $this->reach = array_map(
+            fn (string $id): array => array_fill_keys($this->from($id), true),
+            array_combine(array_keys($ways), array_map(strval(...), array_keys($ways))),
+        );
     }
 
     public static function of(Paper $paper): self
@@ -30,7 +37,7 @@ final readonly class RouteGraph
     {
         return array_keys(array_filter(
             $this->ways[$section] ?? [],
-            fn (array $w): bool => $w['rounds'] !== null && in_array($section, $this->from($w['to']), true),
+            fn (array $w): bool => $w['rounds'] !== null && isset($this->reach[$w['to']][$section]),
         ));
     }
 
@@ -62,7 +69,10 @@ final readonly class RouteGraph
     /** @return list<string> the sections that one can come back to from this one and from there back here, itself among them */
     public function together(string $section): array
     {
-        return array_values(array_filter($this->from($section), fn (string $other): bool => in_array($section, $this->from($other), true)));
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($this->reach[$section] ?? [])),
+            fn (string $other): bool => isset($this->reach[$other][$section]),
+        ));
     }
 
     /** At most so many times a student can enter the section: once, and once for each round of an exit within its circles. */

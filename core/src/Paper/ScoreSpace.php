@@ -30,8 +30,9 @@ final readonly class ScoreSpace
     /**
      * @param array<string, ItemTemplate> $items by bank id
      * @param list<string>                $named what the exits ask for
+     * @param int                         $most  patterns, 2 to {@see MOST}
      */
-    public static function of(Section $section, array $items, ?MasteryRule $mastery, array $named): self
+    public static function of(Section $section, array $items, ?MasteryRule $mastery, array $named, int $most = self::MOST): self
     {
         $exact = true;
         $apart = [];
@@ -58,7 +59,7 @@ final readonly class ScoreSpace
         [$sums, $all] = self::sums($together);
         $patterns = [];
         $count = array_product(array_map(static fn (array $q): int => count($q['levels']), $apart)) * count($sums);
-        foreach (self::chosen((int) min($count, PHP_INT_MAX)) as $at) {
+        foreach (self::chosen((int) min($count, PHP_INT_MAX), $most) as $at) {
             $names = [];
             $reached = $sums[$at % count($sums)];
             $at = intdiv($at, count($sums));
@@ -71,7 +72,7 @@ final readonly class ScoreSpace
             $patterns[] = $names;
         }
 
-        return new self($patterns, $exact && $all && $count <= self::MOST);
+        return new self($patterns, $exact && $all && $count <= $most);
     }
 
     /**
@@ -153,17 +154,17 @@ final readonly class ScoreSpace
     }
 
     /** @return list<int> places of patterns: all, or a sample */
-    private static function chosen(int $count): array
+    private static function chosen(int $count, int $most): array
     {
-        return $count <= self::MOST ? range(0, max(0, $count - 1)) : self::evenly($count);
+        return $count <= $most ? range(0, max(0, $count - 1)) : self::evenly($count, $most);
     }
 
-    /** @return list<int> of so many places {@see MOST}, the first and the last among them */
-    private static function evenly(int $count): array
+    /** @return list<int> so many places of a list, the first and the last among them */
+    private static function evenly(int $count, int $most = self::MOST): array
     {
         return array_map(
-            static fn (int $i): int => (int) round($i * ($count - 1) / (self::MOST - 1)),
-            range(0, self::MOST - 1),
+            static fn (int $i): int => (int) round($i * ($count - 1) / ($most - 1)),
+            range(0, $most - 1),
         );
     }
 }

@@ -13,6 +13,8 @@ use ChalkLadder\Core\Item\ItemTemplate;
  */
 final readonly class SectionExits
 {
+    private const TRIES = 8000;
+
     /**
      * @param non-empty-list<string> $to       where each leads
      * @param list<list<int>>        $meet     each set of exits whose conditions some pattern meets together, once
@@ -31,7 +33,7 @@ final readonly class SectionExits
             return new self([$paper->following($section->id)], [[]], 1, true);
         }
         $named = array_merge(...array_map(static fn (RouteExit $e): array => $e->names(), $route->exits));
-        $space = ScoreSpace::of($section, $items, $paper->mastery, $named);
+        $space = ScoreSpace::of($section, $items, $paper->mastery, $named, self::most($paper));
         $meet = [];
         foreach ($space->patterns as $pattern) {
             $held = array_keys(array_filter($route->exits, static fn (RouteExit $e): bool => $e->holds($pattern)));
@@ -39,6 +41,14 @@ final readonly class SectionExits
         }
 
         return new self($route->targets(), array_values($meet), count($space->patterns), $space->exact);
+    }
+
+    /** Patterns that each section is given: all conditions of a paper are tried together no more often than {@see TRIES}. */
+    private static function most(Paper $paper): int
+    {
+        $exits = array_sum(array_map(static fn (Section $s): int => count($s->route->exits ?? []), $paper->sections));
+
+        return max(2, min(ScoreSpace::MOST, intdiv(self::TRIES, max(1, $exits))));
     }
 
     /** The same where nothing is asked about marks: every way is one that some student takes. */

@@ -139,6 +139,29 @@ final class RoutesTest extends TestCase
         self::assertSame('may', $exits(12, "$many > 3")[0]->says);
     }
 
+    public function testAPaperOfManyExitsIsLookedAtInFewPatternsEachAndSaysSo(): void
+    {
+        $sections = array_map(static fn (int $s): array => [
+            'id' => "s$s",
+            'title' => "S$s",
+            'entries' => array_map(
+                static fn (int $i): array => ['id' => "e$s-$i", 'kind' => 'question', 'item' => 'one', 'points' => '1'],
+                range(1, 10),
+            ),
+            'route' => ['exits' => array_fill(0, 8, ['when' => 'q1 + q2 + q3 + q4 + q5 + q6 > 3', 'to' => 'end']), 'else' => 'end'],
+        ], range(1, 40));
+        $exits = PaperProof::of(
+            PaperReader::read(['version' => 1, 'title' => 'Any', 'sections' => $sections]),
+            ['one' => ItemTemplate::of(Rules::item('one'))],
+        )->exits;
+
+        self::assertLessThanOrEqual(8000, array_sum(array_map(
+            static fn (array $of): int => 8 * $of[0]->patterns,
+            $exits,
+        )));
+        self::assertFalse($exits['s1'][0]->exact);
+    }
+
     /** @param array<string, mixed> $route */
     private static function route(array $route): Route
     {
