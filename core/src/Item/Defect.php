@@ -7,9 +7,27 @@ namespace ChalkLadder\Core\Item;
 /** Something wrong with a question or paper. What blocks must be mended before publishing; the rest is advice. */
 final readonly class Defect
 {
-    /** @param string $where the id of the entry or section it is about, or '' for the whole */
-    public function __construct(public string $message, public bool $blocks, public string $where = '')
+    /** The entry can be taken out. */
+    public const TAKE_OUT = 'take out';
+    /** The section can be taken out. */
+    public const TAKE_SECTION_OUT = 'take section out';
+    /** The ways on can be made one. */
+    public const ONE_WAY = 'one way';
+    /** Ways that lead back can be given rounds. */
+    public const ROUNDS = 'rounds';
+
+    /**
+     * @param string        $where the id of the entry or section it is about, or '' for the whole
+     * @param self::*|null  $mend  what would mend it without further questions; null: its writer has to think
+     */
+    public function __construct(public string $message, public bool $blocks, public string $where = '', public ?string $mend = null)
     {
+    }
+
+    /** @param self::* $mend */
+    public function mendedBy(string $mend): self
+    {
+        return new self($this->message, $this->blocks, $this->where, $mend);
     }
 
     public static function blocking(string $message, string $where = ''): self
@@ -24,6 +42,6 @@ final readonly class Defect
 
     public function at(string $where): self
     {
-        return new self($this->message, $this->blocks, $where);
+        return new self($this->message, $this->blocks, $where, $this->mend);
     }
 }

@@ -44,7 +44,7 @@ final readonly class PaperProof
         foreach ($paper->questions() as $entry) {
             $item = $items[$entry->item ?? ''] ?? null;
             if ($item === null) {
-                $defects[] = Defect::blocking('This question is no longer in the bank.', $entry->id);
+                $defects[] = Defect::blocking('This question is no longer in the bank.', $entry->id)->mendedBy(Defect::TAKE_OUT);
 
                 continue;
             }
@@ -60,7 +60,9 @@ final readonly class PaperProof
         foreach ($paper->sections as $section) {
             $ways[$section->id] = SectionExits::of($paper, $section, $items);
             if ($section->questions() === [] && count($paper->sections) > 1) {
-                $defects[] = Defect::advice(sprintf('Section "%s" has no question.', $section->title), $section->id);
+                $bare = Defect::advice(sprintf('Section "%s" has no question.', $section->title), $section->id);
+                // What stands in it to be read is not for a press to throw away.
+                $defects[] = $section->entries === [] ? $bare->mendedBy(Defect::TAKE_SECTION_OUT) : $bare;
             }
             // What a route that cannot work yet would do says nothing of the paper.
             $faults = self::routeFaults($paper, $section, $items);
@@ -195,7 +197,8 @@ final readonly class PaperProof
             return [];
         }
         if (count(array_unique(array_column($exits, 'to'))) === 1) {
-            return [Defect::advice(sprintf('All exits after "%s" lead to the same place.', $section->title), $section->id)];
+            return [Defect::advice(sprintf('All exits after "%s" lead to the same place.', $section->title), $section->id)
+                ->mendedBy(Defect::ONE_WAY)];
         }
         foreach ($exits as $exit) {
             $to = $exit->to === Route::END ? 'the end' : '"'.($paper->section($exit->to)->title ?? $exit->to).'"';
@@ -225,7 +228,7 @@ final readonly class PaperProof
             return [Defect::blocking(sprintf(
                 'These routes go round without end: %s. Give one of their exits a number of rounds.',
                 implode(' → ', array_map($name, [...$circle, $circle[0]])),
-            ), $circle[0])];
+            ), $circle[0])->mendedBy(Defect::ROUNDS)];
         }
         $defects = [];
         foreach ($paper->sections as $section) {

@@ -105,6 +105,24 @@ final class PaperProofTest extends TestCase
         self::assertTrue($proof->exits['s1'][0]->exact);
     }
 
+    public function testWhatCanBeMendedWithoutThinkingSaysHow(): void
+    {
+        $again = ['exits' => [['when' => 'share < 1', 'to' => 's1']], 'else' => 's4'];
+        $same = ['exits' => [['when' => 'share < 1', 'to' => 's3']], 'else' => 's3'];
+        $proof = self::proof([['s1', ['one', 'gone'], $same], ['s2', [], null], ['s3', ['one'], $again], ['s4', ['one'], null]]);
+        $mends = [];
+        foreach ($proof->defects as $defect) {
+            $mends[(string) $defect->mend][] = $defect->where;
+        }
+
+        self::assertSame(
+            [[Defect::TAKE_OUT, ['e2']], [Defect::ONE_WAY, ['s1']], [Defect::TAKE_SECTION_OUT, ['s2']], [Defect::ROUNDS, ['s1']]],
+            array_map(static fn (string $m): array => [$m, $mends[$m] ?? []], [
+                Defect::TAKE_OUT, Defect::ONE_WAY, Defect::TAKE_SECTION_OUT, Defect::ROUNDS,
+            ]),
+        );
+    }
+
     public function testAConditionThatCannotBeReadBlocksAndIsKept(): void
     {
         $route = ['exits' => [['when' => 'share < ', 'to' => 's2']], 'else' => 'end'];

@@ -181,6 +181,14 @@ describe('The inspector', () => {
     expect(route('s1')?.exits.map((e) => e.to)).toEqual(['s3', 's2'])
   })
 
+  it('mends a defect in one press where nothing has to be thought about', async () => {
+    const defect = { message: 'This question is no longer in the bank.', blocks: true, where: 'b', mend: 'take out' }
+    const user = show(<Desk at="s1" said={{ ...proof, defects: [defect, { ...defect, mend: null, where: 'a' }] }} />)
+    expect(screen.getAllByRole('button', { name: 'Take it out' })).toHaveLength(1)
+    await user.click(screen.getByRole('button', { name: 'Take it out' }))
+    expect(now.sections[0]?.entries.map((e) => e.id)).toEqual(['src', 'a'])
+  })
+
   it('removes a section with its selection, but not the last one', async () => {
     const user = show(<Desk at="s2" />)
     await user.click(screen.getByRole('button', { name: 'Remove the section' }))

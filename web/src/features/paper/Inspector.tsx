@@ -7,6 +7,7 @@ import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
+import { DefectLine } from './DefectLine'
 import { SectionWays } from './SectionWays'
 
 type Props = {
@@ -81,13 +82,7 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
         <ul className="mt-2 flex flex-col gap-1.5 text-[15px]">
           {proof.defects.map((d, i) => (
             <li key={i}>
-              <button
-                className={`text-left hover:underline ${d.blocks ? 'font-semibold text-bad' : 'text-quiet'}`}
-                onClick={() => d.where && onSelect(d.where)}
-              >
-                {d.blocks ? '✕ ' : '○ '}
-                {d.message}
-              </button>
+              <DefectLine defect={d} paper={paper} onGo={onSelect} onChange={onChange} />
             </li>
           ))}
         </ul>

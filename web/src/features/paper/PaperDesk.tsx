@@ -1,15 +1,13 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { TYPES } from '@/answers/registry'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { inMarks, plural, timeOfDay } from '@/lib/format'
+import { plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
 import { Apart } from '@/ui/Apart'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { later } from '@/ui/later'
-import { Menu } from '@/ui/Menu'
 import { Pick } from '@/ui/Pick'
 import { toast } from '@/ui/toast'
 import { BankPicker } from './BankPicker'
@@ -24,9 +22,12 @@ import {
   type Entry,
   type Paper,
 } from './draft'
+import { ChangedInBank } from './ChangedInBank'
 import { Inspector } from './Inspector'
+import { NewQuestion } from './NewQuestion'
 import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
+import { PaperSheet } from './PaperSheet'
 import { SourceForm } from './SourceForm'
 
 import { useDraft } from './useDraft'
@@ -321,7 +322,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
               </p>
             ) : null}
             {section?.entries.map((one) => (
-              <Sheet
+              <PaperSheet
                 key={one.id}
                 entry={one}
                 number={numbersOf(paper).get(one.id)}
@@ -349,7 +350,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
                 ) : (
                   <p className="text-bad">✕ This question is no longer in the bank.</p>
                 )}
-              </Sheet>
+              </PaperSheet>
             ))}
           </div>
         </Desk>
@@ -362,85 +363,5 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         onTake={takeIn}
       />
     </>
-  )
-}
-
-/** What the bank has corrected since the latest edition took it: handing out gives the old wording until a new edition is out. */
-function ChangedInBank({ view, onSelect }: { view: Schemas['PaperPaperView']; onSelect: (entry: string) => void }) {
-  if (view.edition === null || view.changed.length === 0) return null
-  return (
-    <section aria-labelledby="changed" className="border-b border-l-4 border-l-rust bg-sheet px-5 py-2.5 text-[15px]">
-      <h2 id="changed" className="inline font-sans text-[15px] font-semibold tracking-normal">
-        {plural(view.changed.length, 'question')} changed in the bank since edition {view.edition}.
-      </h2>{' '}
-      Edition {view.edition} keeps the old {view.changed.length === 1 ? 'one' : 'ones'}; publish edition{' '}
-      {view.edition + 1} to hand out the new.
-      <ul className="mt-1 flex flex-wrap gap-x-5">
-        {view.changed.map((one) => (
-          <li key={one.entry}>
-            <button className="font-semibold text-blue underline" onClick={() => onSelect(one.entry)}>
-              {one.number} {one.title}
-            </button>{' '}
-            <span className="text-quiet">{one.parts.join(', ')}</span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
-/** How is the question answered that is to be written into the paper? */
-function NewQuestion({ onPick }: { onPick: (type: string) => void }) {
-  return (
-    <Menu
-      face="New question"
-      head="The answer is"
-      side="top"
-      acts={TYPES.map(({ id, answer }) => ({ id, label: answer, run: () => onPick(id) }))}
-    />
-  )
-}
-
-function Sheet({
-  entry,
-  number,
-  on,
-  onSelect,
-  onRemove,
-  children,
-}: {
-  entry: Entry
-  number: number | undefined
-  on: boolean
-  onSelect: () => void
-  onRemove: () => void
-  children: ReactNode
-}) {
-  const points = entry.kind === 'question' ? entry.points : ''
-  return (
-    <section
-      aria-label={number ? `Question ${number}` : 'Source'}
-      className={`rounded border bg-sheet ${on ? 'rung-top p-6' : 'cursor-pointer px-6 py-3'}`}
-      onClick={on ? undefined : onSelect}
-    >
-      <div className="flex gap-5">
-        <button
-          className="w-8 shrink-0 self-start text-left font-head text-2xl font-semibold"
-          onClick={onSelect}
-          aria-label={number ? `Select question ${number}` : 'Select the source'}
-        >
-          {number ?? '¶'}
-        </button>
-        <div className="min-w-0 flex-1">{children}</div>
-        <div className="flex flex-col items-end gap-2 text-sm whitespace-nowrap text-quiet">
-          {points ? inMarks(points) : 'source'}
-          {on ? (
-            <Button kind="quiet" size="small" onClick={onRemove}>
-              Take out
-            </Button>
-          ) : null}
-        </div>
-      </div>
-    </section>
   )
 }

@@ -7,6 +7,7 @@ import { Desk } from '@/ui/Desk'
 import { Fold } from '@/ui/Fold'
 import { SelectField } from '@/ui/Select'
 import { Failed } from '@/ui/States'
+import { DefectLine } from './DefectLine'
 import type { Paper } from './draft'
 import { RouteMap, type Chosen } from './RouteMap'
 import { SectionWays } from './SectionWays'
@@ -103,7 +104,7 @@ export function RouteDesk({
         <div className="max-h-[50%] shrink-0 overflow-auto border-t px-5 py-3">
           {rehearsal.isError ? <Failed error={rehearsal.error} retry={() => void rehearsal.refetch()} /> : null}
           {found ? <Ways paper={paper} found={found} chosen={chosen} /> : null}
-          <Proved proof={proof} onGo={(id) => setChosen({ section: id, at: null })} paper={paper} />
+          <Proved proof={proof} onGo={(id) => setChosen({ section: id, at: null })} paper={paper} onChange={onChange} />
           {found ? (
             <div className="mt-1 flex flex-wrap items-baseline gap-3">
               <Button size="small" disabled={rehearsal.isFetching} hint="r" onClick={() => setRound(round + 1)}>
@@ -192,10 +193,12 @@ function Proved({
   proof,
   paper,
   onGo,
+  onChange,
 }: {
   proof: Schemas['PaperProofView']
   paper: Paper
   onGo: (section: string) => void
+  onChange: (paper: Paper) => void
 }) {
   const places = new Set(paper.sections.map((s) => s.id))
   const lines = proof.defects.filter((d) => places.has(d.where))
@@ -205,14 +208,7 @@ function Proved({
     <div className="py-2 text-[15px]">
       {lines.map((d, i) => (
         <p key={i}>
-          <button
-            type="button"
-            className={`min-h-7 text-left hover:underline ${d.blocks ? 'font-semibold text-bad' : 'text-ink'}`}
-            onClick={() => onGo(d.where)}
-          >
-            {d.blocks ? '✕ ' : '○ '}
-            {d.message}
-          </button>
+          <DefectLine defect={d} paper={paper} onGo={onGo} onChange={onChange} />
         </p>
       ))}
       {lines.some((d) => d.blocks) ? null : (

@@ -1756,6 +1756,7 @@ export interface components {
             message: string;
             blocks: boolean;
             where: string;
+            mend: string | null;
         };
         BankDrawView: {
             numbers: {
