@@ -58,7 +58,8 @@ test('a worksheet of five kinds is sat on a phone, and everything that is right 
   await join(phone, one.code, 'Ada Wren', one.pin)
   await phone.getByRole('button', { name: 'Begin' }).click()
   const next = () => phone.getByRole('button', { name: 'Next' }).click()
-  await next()
+  // The curve stands above the first of its questions, open.
+  await expect(phone.getByRole('button', { name: /One tide at Kelpwick/ })).toHaveAttribute('aria-expanded', 'true')
 
   // In order: each is brought up past those that stand above it.
   const steps = [
