@@ -140,6 +140,7 @@ final readonly class Rehearsal
                             BigRational::of(sprintf('%.6F', $deserved)),
                             static fn (string $e): BigRational => BigRational::of($knows($e) >= 0.5 ? 1 : 0),
                         ),
+                        $used === [],
                         $deserved,
                         $reached,
                         self::withTwoMore($marked, $reached->toFloat(), $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),

@@ -17,6 +17,8 @@ final class RouteTally
     public const RANGES = 12;
     private const CUTS = 20;
 
+    private int $students = 0;
+
     /** @var array<int, array{students: int, abilities: array<int, int>, wrong: int}> by exit */
     private array $exits = [];
     private int $below = 0;
@@ -37,11 +39,12 @@ final class RouteTally
 
     /**
      * @param int         $gone     which way the student went
+     * @param bool        $open     whether its exits were all to be had still: a cut that is spent places nobody
      * @param int         $due      which way without luck
      * @param float       $deserved the share without luck
      * @param BigRational $reached  in lowest terms
      */
-    public function add(float $ability, int $gone, int $due, float $deserved, BigRational $reached, float $withTwoMore): void
+    public function add(float $ability, int $gone, int $due, bool $open, float $deserved, BigRational $reached, float $withTwoMore): void
     {
         $misled = $this->route->to($gone) !== $this->route->to($due);
         $exit = $this->exits[$gone];
@@ -52,8 +55,11 @@ final class RouteTally
         $missed = $misled ? $reached->toFloat() <=> $deserved : 0;
         $this->below += $missed < 0 ? 1 : 0;
         $this->above += $missed > 0 ? 1 : 0;
-        $this->shares[] = [$deserved, $reached->toFloat(), $withTwoMore];
-        $this->reached[(string) $reached] = true;
+        ++$this->students;
+        if ($open) {
+            $this->shares[] = [$deserved, $reached->toFloat(), $withTwoMore];
+            $this->reached[(string) $reached] = true;
+        }
     }
 
     /** @return array{students: int, below: int, above: int, exits: list<array{to: string, students: int, abilities: list<int>, wrong: int}>, cut: string|null, cuts: list<array{share: string, wrong: int}>, withTwoMore: int|null} */
@@ -62,7 +68,7 @@ final class RouteTally
         $cut = $this->route->cut();
 
         return [
-            'students' => count($this->shares),
+            'students' => $this->students,
             'below' => $this->below,
             'above' => $this->above,
             'exits' => array_map(fn (array $e, int $i): array => [

@@ -249,6 +249,12 @@ final class RehearsalTest extends TestCase
         self::assertSame(['s1 s1 s1 s3' => 40], self::ways($found));
         self::assertSame([120, 0, 0], self::misled($found), 'each leaves three times');
         self::assertSame([80, 40], array_column($found->routes['s1']['exits'], 'students'));
+        $lucky = Rehearsal::of(PaperReader::read($paper), [], self::all(), 400, 'a', 0.0, 0.4)->routes['s1'];
+        self::assertSame(
+            $lucky['below'] + $lucky['above'],
+            array_column($lucky['cuts'], 'wrong', 'share')[1] ?? null,
+            'a cut that is spent misplaces nobody',
+        );
     }
 
     /** @return array<string, int> students by the ids of the sections they entered */

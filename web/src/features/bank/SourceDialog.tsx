@@ -25,7 +25,10 @@ export function SourceDialog({ onClose, onTake }: { onClose: () => void; onTake:
     try {
       const { paper } = await take(api.GET('/api/papers/{id}', { params: { path: { id: paperId } } }))
       const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === entryId)
-      if (entry?.kind !== 'source') throw new Error('It is not in that paper any more.')
+      if (entry?.kind !== 'source') {
+        toast('This source is not in that paper any more. Choose another.', { bad: true })
+        return
+      }
       const { title, html, picture, alt } = entry.source
       const [file] = picture ? await about([picture]) : []
       const shown = file

@@ -17,6 +17,7 @@ import {
   numbersOf,
   sectionOf,
   stepped,
+  takenIn,
   withEntry,
   withoutEntry,
   type Entry,
@@ -93,19 +94,14 @@ export default function PaperDesk({ stored, question, printing }: Props) {
     if (!place || ids.length === 0) return
     void Promise.all(ids.map((id) => take(api.GET('/api/items/{id}', { params: { path: { id } } }))))
       .then((arrivals) => {
-        let [next, after, first] = [paper, stood, '']
-        for (const { id, item } of arrivals) {
-          const made: Entry = { id: freshId('e', next), kind: 'question', item: id, points: item.points }
-          next = inserted(next, [made], place.id, after)
-          after = made.id
-          first ||= made.id
-        }
+        const rows = arrivals.map(({ id, item }) => ({ id, points: item.points }))
+        const next = takenIn(paper, rows, place.id, stood)
         setTaken((old) => ({
           ...old,
           ...Object.fromEntries(arrivals.map(({ id, item }) => [id, { title: item.title }])),
         }))
-        change(next)
-        setSelected(first)
+        change(next.paper)
+        setSelected(next.entries[0] ?? null)
       })
       .catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
     // Once, on arrival.
@@ -145,15 +141,9 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   const takeIn = (rows: Schemas['BankItemRowView'][]) => {
     if (!section) return
     setTaken((old) => ({ ...old, ...Object.fromEntries(rows.map((row) => [row.id, row])) }))
-    let next = paper
-    let after = entry?.id
-    for (const row of rows) {
-      const made: Entry = { id: freshId('e', next), kind: 'question', item: row.id, points: row.points }
-      next = inserted(next, [made], section.id, after)
-      after = made.id
-    }
-    change(next)
-    if (after) setSelected(after)
+    const next = takenIn(paper, rows, section.id, entry?.id)
+    change(next.paper)
+    setSelected(next.entries.at(-1) ?? selected)
   }
   const publish = async () => {
     try {

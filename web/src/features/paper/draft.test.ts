@@ -8,6 +8,7 @@ import {
   placed,
   redone,
   stepped,
+  takenIn,
   undone,
   upgraded,
   withoutSection,
@@ -50,6 +51,25 @@ describe('draft', () => {
   it('inserts behind the selected part', () => {
     expect(ids(inserted(paper, [q('x'), q('y')], 's1', 'a'))).toEqual(['axysrcb', 'c'])
     expect(ids(inserted(paper, [q('x')], 's2'))).toEqual(['asrcb', 'cx'])
+  })
+  it('takes questions in, one behind the other, and says which they are', () => {
+    const { paper: next, entries } = takenIn(
+      paper,
+      [
+        { id: 'x', points: '2' },
+        { id: 'y', points: '1/2' },
+      ],
+      's1',
+      'a',
+    )
+    expect(next.sections[0]?.entries.map((e) => (e.kind === 'question' ? `${e.item} ${e.points}` : e.id))).toEqual([
+      'i-a 1',
+      'x 2',
+      'y 1/2',
+      'src',
+      'i-b 1',
+    ])
+    expect(next.sections[0]?.entries.slice(1, 3).map((e) => e.id)).toEqual(entries)
   })
   it('mends routes when their section goes', () => {
     expect(withoutSection(paper, 's2').sections[0]?.route).toEqual({

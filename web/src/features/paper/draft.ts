@@ -45,6 +45,23 @@ export function inserted(paper: Paper, entries: Entry[], sectionId: string, afte
   })
 }
 
+/** Takes questions of the bank in, each worth what it is worth there; says which entries they have become. */
+export function takenIn(
+  paper: Paper,
+  items: readonly { id: string; points: string }[],
+  sectionId: string,
+  afterId?: string | null,
+): { paper: Paper; entries: string[] } {
+  let next = paper
+  const entries: string[] = []
+  for (const { id, points } of items) {
+    const made: Entry = { id: freshId('e', next), kind: 'question', item: id, points }
+    next = inserted(next, [made], sectionId, entries.at(-1) ?? afterId)
+    entries.push(made.id)
+  }
+  return { paper: next, entries }
+}
+
 /** Moves an entry to a place; `index` counts in the section as it is without the entry. */
 export function placed(paper: Paper, entryId: string, sectionId: string, index: number): Paper {
   const entry = entryOf(paper, entryId)

@@ -14,7 +14,7 @@ final readonly class StepInput
     public function __construct(
         #[Assert\Length(min: 1, max: 36)]
         public string $entry = '',
-        #[Assert\Range(min: 1, max: 9)]
+        #[Assert\Range(min: 1, max: PaperProof::MOST_TRIES)]
         public int $try = 1,
     ) {
     }
