@@ -20,12 +20,11 @@ import { useListed, type Column } from '@/ui/table'
 import { Switch } from '@/ui/Switch'
 import { Word } from '@/ui/Word'
 import { ItemCard } from './ItemCard'
+import { KeptSearches } from './KeptSearches'
 import { ManyBar } from './ManyBar'
 
-// Forms are fetched after the list is there.
+// Its form is fetched after the list is there.
 const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
-
-const KeptSearches = lazy(() => import('./KeptSearches').then((it) => ({ default: it.KeptSearches })))
 
 type Row = Schemas['BankItemRowView']
 
@@ -226,9 +225,7 @@ export default function BankDesk() {
                   n: found.authors[value] ?? 0,
                 }))}
               />
-              <Suspense>
-                <KeptSearches query={kept.toString()} />
-              </Suspense>
+              <KeptSearches query={kept.toString()} />
               <Switch
                 label="Show what was archived"
                 on={asked('archived') !== ''}

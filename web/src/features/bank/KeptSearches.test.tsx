@@ -26,6 +26,7 @@ describe('Kept searches', () => {
   it('keep what is looked for under a name', async () => {
     const user = show(<KeptSearches query="q=scale" />, '/bank', '/bank')
     await user.click(await screen.findByRole('button', { name: 'Keep this search' }))
+    await screen.findByLabelText('Name of the search')
     await user.keyboard('{Enter}')
     expect(await screen.findByText(/Give it a name/)).toBeTruthy()
     await user.keyboard('Scale{Enter}')

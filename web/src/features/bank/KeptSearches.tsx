@@ -1,24 +1,28 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import * as z from 'zod/mini'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { asked, useForm } from '@/lib/form'
+import { useQuiet } from '@/lib/quiet'
 import { Button } from '@/ui/Button'
-import { TextField } from '@/ui/Field'
-import { FaultLine } from '@/ui/States'
+import { later } from '@/ui/later'
 import { Tip } from '@/ui/Tip'
 import { toast } from '@/ui/toast'
 
 const KEY = ['searches']
-const shape = z.object({ name: asked('Give it a name.') })
+const fetchNaming = () => import('./SearchNaming').then((it) => it.SearchNaming)
+const SearchNaming = later(fetchNaming)
 
 /** Searches that one looks up again and again; `query` is what is looked for now, as it stands in the address. */
 export function KeptSearches({ query }: { query: string }) {
   const client = useQueryClient()
   const kept = useQuery({ queryKey: KEY, queryFn: () => take(api.GET('/api/bank/searches')), staleTime: 60_000 })
   const [naming, setNaming] = useState(false)
+  // A form is not needed for the first row; it is here before a hand asks for it.
+  const quiet = useQuiet()
+  useEffect(() => {
+    if (quiet) void fetchNaming().catch(() => {})
+  }, [quiet])
   const seen = (view: Schemas['BankKeptSearchesView']) => client.setQueryData(KEY, view)
   const searches = kept.data?.searches ?? []
   const keep = (name: string, what: string) =>
@@ -58,7 +62,7 @@ export function KeptSearches({ query }: { query: string }) {
         ))}
       </ul>
       {naming ? (
-        <Naming
+        <SearchNaming
           onKeep={async (name) => {
             await keep(name, query)
             setNaming(false)
@@ -71,34 +75,5 @@ export function KeptSearches({ query }: { query: string }) {
         </Button>
       ) : null}
     </div>
-  )
-}
-
-function Naming({ onKeep, onLeave }: { onKeep: (name: string) => Promise<void>; onLeave: () => void }) {
-  const form = useForm({ shape, start: { name: '' }, send: ({ name }) => onKeep(name) })
-  return (
-    <form
-      className="flex flex-col gap-1 px-2 pt-1"
-      onSubmit={(e) => void form.submit(e)}
-      onKeyDown={(e) => e.key === 'Escape' && onLeave()}
-    >
-      <TextField
-        label="Name of the search"
-        hideLabel
-        autoFocus
-        maxLength={60}
-        placeholder="hard, not used yet"
-        {...form.field('name')}
-      />
-      <div className="flex gap-1">
-        <Button type="submit" size="small" disabled={form.busy}>
-          Keep
-        </Button>
-        <Button kind="quiet" size="small" onClick={onLeave}>
-          Leave it
-        </Button>
-      </div>
-      <FaultLine error={form.problem} />
-    </form>
   )
 }
