@@ -393,7 +393,7 @@ final class Parser
         throw new FormulaError(
             sprintf('“%s” is not known here.', $name),
             $token->at,
-            self::meant($name, [...$this->names, ...Functions::names()]),
+            Meant::by($name, $this->names),
         );
     }
 
@@ -447,20 +447,5 @@ final class Parser
         $this->expect($close, sprintf('Part the arguments with “%s”, and close the bracket.', $this->style->separator()));
 
         return $arguments;
-    }
-
-    /** @param list<string> $known */
-    private static function meant(string $name, array $known): string
-    {
-        $best = '';
-        $least = 3;
-        foreach (strlen($name) > 40 ? [] : $known as $one) {
-            $distance = levenshtein($name, $one);
-            if ($distance < $least && $distance < strlen($one)) {
-                [$best, $least] = [$one, $distance];
-            }
-        }
-
-        return $best === '' ? '' : sprintf('Did you mean “%s”?', $best);
     }
 }

@@ -13,6 +13,12 @@ final readonly class Thing
     {
     }
 
+    /** Its HTML as it stands within a line: a single paragraph without its marks. */
+    public function inLine(): string
+    {
+        return preg_replace('#\A\s*<p>((?:(?!</?p\b).)*)</p>\s*\z#s', '$1', $this->text) ?? $this->text;
+    }
+
     /** @return list<self> with ids of their own */
     public static function readAll(Node $node, string $key, int $most): array
     {

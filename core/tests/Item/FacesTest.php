@@ -54,7 +54,7 @@ final class FacesTest extends TestCase
         ];
         yield 'order' => [
             ['type' => 'order', 'rule' => ['things' => $things, 'lines' => [['order' => ['otherid', 'keyid', 'thirdid']] + $line]]],
-            ['order' => ['thirdid', 'keyid', 'otherid']], 'Slack → Ebb → Flood', '<p>Ebb</p> → Flood → Slack',
+            ['order' => ['thirdid', 'keyid', 'otherid']], 'Slack → Ebb → Flood', 'Ebb → Flood → Slack',
         ];
         yield 'match' => [
             ['type' => 'match', 'rule' => [

@@ -187,15 +187,15 @@ final readonly class BankController
 
     #[Dear]
     #[Route('/items/try', methods: ['POST'])]
-    public function try(#[MapRequestPayload] TryInput $input): TryView
+    public function try(#[CurrentUser] StaffUser $who, #[MapRequestPayload] TryInput $input): TryView
     {
-        return $this->tryOut->check($input);
+        return $this->tryOut->check($who->teamId, $input);
     }
 
     #[Dear]
     #[Route('/items/try-all', methods: ['POST'])]
-    public function tryAll(#[MapRequestPayload] TryAllInput $input): TriedView
+    public function tryAll(#[CurrentUser] StaffUser $who, #[MapRequestPayload] TryAllInput $input): TriedView
     {
-        return $this->tryOut->checkAll($input);
+        return $this->tryOut->checkAll($who->teamId, $input);
     }
 }

@@ -17,7 +17,7 @@ import { Radios } from '@/ui/Radios'
 import { FaultLine, Failed, Loading } from '@/ui/States'
 import { Tabs } from '@/ui/Tabs'
 import { toast } from '@/ui/toast'
-import { AsStudent, FACES, Printed, type Face } from './Faces'
+import { FACES, OtherFace, type Attempt, type Face } from './Faces'
 import { filledText, fitDraw } from './filled'
 import { ItemForm } from './ItemForm'
 import { ItemSettings } from './ItemSettings'
@@ -146,6 +146,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
     void navigate(`/bank/new/${next}?${params}`, { replace: true, state })
   }
   const [face, setFace] = useState<Face>('write')
+  const [attempt, setAttempt] = useState<Attempt>({ at: 0, value: null })
   const draws = useDraws(tried)
   const shown = (item.variables ?? []).length > 0 ? fitDraw(draws.view?.draws ?? []) : undefined
   const inDraw = useMemo(() => (shown ? (text: string) => filledText(text, shown) : null), [shown])
@@ -172,7 +173,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
   useKeys({
     'Ctrl+s': { label: 'Save the question', run: () => void save(), inFields: true },
     F2: {
-      label: 'Write, as a student, on paper',
+      label: 'Write, as a student, marked, on paper',
       run: () => setFace(FACES[(FACES.findIndex((f) => f.value === face) + 1) % FACES.length]?.value ?? 'write'),
       inFields: true,
     },
@@ -301,10 +302,8 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
                     <ItemForm item={item} onChange={change} faults={problem?.fields} />
                   </TextPictures>
                 </DrawnBy>
-              ) : face === 'student' ? (
-                <AsStudent item={item} />
               ) : (
-                <Printed item={item} />
+                <OtherFace face={face} onFace={setFace} item={item} attempt={attempt} onAttempt={setAttempt} />
               )}
             </div>
           </Tabs>

@@ -87,7 +87,7 @@ function Told({
         <b>{n}</b> {item.title}
       </p>
       {byHand ? (
-        <p className="text-quiet">A teacher will read this</p>
+        <p className="text-quiet">A teacher marks this</p>
       ) : (
         <>
           {told('right or wrong') ? (

@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button'
 import { AreaField } from '@/ui/Field'
 import { Fold } from '@/ui/Fold'
 import { FaultLine } from '@/ui/States'
-import { Told } from './Told'
+import { Told } from '@/answers/Told'
 
 type View = Schemas['SittingSittingView']
 

@@ -14,7 +14,7 @@ import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
 import { Beside } from './Beside'
 import { HowSure } from './HowSure'
-import { Told } from './Told'
+import { Told } from '@/answers/Told'
 
 // Fetched where some question has it, and then before it is reached.
 const working = () => import('@/answers/Working').then((it) => it.Working)

@@ -1961,6 +1961,8 @@ export interface components {
             numbers: {
                 [key: string]: string;
             };
+            marks: string | null;
+            key: string;
         };
         BankVersionLineView: {
             version: number;

@@ -162,7 +162,7 @@ final readonly class OrderRule extends PlainRule
 
     public function key(): string
     {
-        return implode(' → ', $this->texts());
+        return implode(' → ', array_map(static fn (Thing $t): string => $t->inLine(), $this->things));
     }
 
     public function inputs(Response $response): array

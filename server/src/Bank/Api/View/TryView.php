@@ -10,6 +10,8 @@ final readonly class TryView
     /**
      * @param list<string>          $misconceptions ids
      * @param array<string, string> $numbers        what was drawn for the variables, by name
+     * @param string|null           $marks          as they would be rounded for this team; null waits for a marker
+     * @param string                $key            as it is told to students
      */
     public function __construct(
         public ?string $credit,
@@ -19,6 +21,8 @@ final readonly class TryView
         public string $feedback,
         public array $misconceptions,
         public array $numbers,
+        public ?string $marks,
+        public string $key,
     ) {
     }
 }

@@ -1,26 +1,27 @@
+import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { saidHtml } from '@/lib/said'
 import { Bar, barOf } from '@/ui/Bar'
-import type { Step } from './store'
 
 const WORDS: Record<string, string> = {
   right: 'Right',
   part: 'Partly right',
   wrong: 'Not right',
   none: 'No answer',
-  'by hand': 'A teacher will read this',
+  'by hand': 'A teacher marks this',
+  said: 'Not scored',
 }
 
-/** What the feedback plan lets the student know. Words and a bar; no red. */
-export function Told({ step }: { step: Step }) {
+/** What a student is told of an answer, and out of how many marks, with the hints that were opened. Words and a bar; no red. */
+export function Told({ step }: { step: Pick<Schemas['SittingStepView'], 'told' | 'points' | 'hints' | 'hintsCost'> }) {
   const told = step.told
   if (!told) return null
   return (
     <div role="status" className="flex flex-col gap-1 border-t pt-3">
       <p>
         <Bar code={barOf(told.verdict)} /> <b>{WORDS[told.verdict] ?? told.verdict}</b>
-        {told.marks !== null ? (
+        {told.marks !== null && told.verdict !== 'said' ? (
           <span className="text-quiet">
             , {told.marks} of {step.points} {step.points === '1' ? 'mark' : 'marks'}
             {step.hintsCost === '0' ? '' : `, ${plural(step.hints.length, 'hint')} taken off`}
