@@ -60,6 +60,9 @@ final class QuestionTable
         // A cell is asked as it stands, whatever a line of notes would make of it.
         $prompt = '\\'.trim((string) preg_replace('/\s+/u', ' ', $cells['question'] ?? ''));
         $marks = str_replace(',', '.', trim($cells['marks'] ?? ''));
+        if ($marks !== '' && preg_match(NoteReader::MARKS, $marks) !== 1) {
+            return new NotedQuestion($at, null, [new NoteFault(sprintf('“%s” is no number of marks. Write one such as 2 or 1.5.', $marks), $at)]);
+        }
         $lines[] = $prompt.($marks === '' ? '' : " [$marks]");
         foreach ($right as $said) {
             $lines[] = ($wrong === [] ? '= ' : 'v ').$said;

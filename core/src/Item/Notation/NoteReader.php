@@ -14,6 +14,9 @@ use ChalkLadder\Core\Item\ItemTemplate;
 final class NoteReader
 {
     public const LONGEST = 200_000;
+    /** How marks are written. */
+    public const POINTS = '\d{1,3}(?:[.,/]\d{1,4})?';
+    public const MARKS = '~^'.self::POINTS.'$~D';
     private const MOST = 200;
     private const LINE = 20_000;
 

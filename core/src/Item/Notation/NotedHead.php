@@ -10,7 +10,7 @@ use ChalkLadder\Core\Item\ItemType;
 /** Gathers what the lines of one question say beside its key, and makes its document. */
 final class NotedHead
 {
-    private const POINTS = '~^(.*?)\s*\[(\d{1,3}(?:[.,/]\d{1,4})?)(?:\s*marks?)?\]$~uDs';
+    private const POINTS = '~^(.*?)\s*\[('.NoteReader::POINTS.')(?:\s*marks?)?\]$~uDs';
     private const NUMBER = '[-−]?\d+(?:[.,]\d+|/\d+)?';
 
     /** @var array<string, mixed> */
@@ -59,7 +59,7 @@ final class NotedHead
             'said to all' => $this->of(self::unscored()),
             'as' => $this->as($rest),
             'with' => $this->with($rest),
-            'document' => $this->whole = self::json($rest, $at),
+            'document' => $this->whole = self::json($rest, $at, 'Behind “document:” stands a whole question as JSON, from { to }.'),
             default => false,
         } !== false;
     }
@@ -260,7 +260,9 @@ final class NotedHead
         if (preg_match('/^([a-zA-Z]{1,20})(?:\s*=\s*(\S.*))?$/uD', $rest, $m) !== 1) {
             return false;
         }
-        $this->with[$m[1]] = isset($m[2]) ? (self::json('{"it":'.$m[2].'}', $this->at)['it'] ?? null) : true;
+        $instead = 'Behind “with” stands a member of the rule, its value as JSON. Numbers that differ by student begin with “let”: '
+            .'let h = 3.6 to 5 step 0.2.';
+        $this->with[$m[1]] = isset($m[2]) ? (self::json('{"it":'.$m[2].'}', $this->at, $instead)['it'] ?? null) : true;
 
         return true;
     }
@@ -274,15 +276,17 @@ final class NotedHead
     }
 
     /**
+     * @param string $instead what is said where it is none
+     *
      * @return array<string, mixed>
      *
      * @throws NoteFault
      */
-    private static function json(string $text, int $at): array
+    private static function json(string $text, int $at, string $instead): array
     {
         $read = json_decode($text, true, 32);
         if (!is_array($read)) {
-            throw new NoteFault('What stands behind this word is no JSON.', $at);
+            throw new NoteFault($instead, $at);
         }
 
         return array_combine(array_map(strval(...), array_keys($read)), $read);

@@ -60,13 +60,13 @@ final class BodyListener
         }
         $body = $request->getContent();
         if (strlen($body) > (in_array($request->getPathInfo(), self::OPEN, true) ? self::LARGEST_OPEN : self::LARGEST)) {
-            return new Problem(413, 'This is too large.');
+            return Problem::tooMuch();
         }
         if ($body === '') {
             return null;
         }
         if (substr_count($body, ':') + substr_count($body, ',') > self::MOST_MEMBERS && self::members($body) > self::MOST_MEMBERS) {
-            return new Problem(413, 'This has too many parts.');
+            return new Problem(413, 'This has too many parts.', 'Take fewer at once. What you typed is still here.');
         }
         $decoded = json_decode($body, true, self::DEEPEST);
         if (!is_array($decoded) || ($decoded !== [] && array_is_list($decoded))) {

@@ -34,6 +34,12 @@ final class Problem extends \RuntimeException
         return new self(403, 'This is not yours to do.', $detail);
     }
 
+    /** More than is read at once, whatever it is. */
+    public static function tooMuch(): self
+    {
+        return new self(413, 'This is too much at once.', 'Take it in parts. What you typed is still here.');
+    }
+
     /** @param array<string, mixed> $extra */
     public static function conflict(string $title, string $detail, array $extra = []): self
     {

@@ -75,7 +75,7 @@ final readonly class ProblemListener
                 403 => Problem::refused('Your role does not allow it.'),
                 404 => new Problem(404, 'There is nothing here.'),
                 405 => new Problem(405, 'This cannot be done here.'),
-                413 => new Problem(413, 'This is too large.'),
+                413 => Problem::tooMuch(),
                 415 => new Problem(415, 'Send JSON.'),
                 422 => new Problem(422, 'Some of this cannot be kept as it is.', $e->getMessage()),
                 429 => new Problem(429, 'Too many tries.', 'Wait a minute, then try again.'),

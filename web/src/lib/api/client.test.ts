@@ -36,6 +36,15 @@ describe('The client', () => {
     })
   })
 
+  it('says what to do when the web server itself refuses what is too much', async () => {
+    serve({ 'POST /api/classes': () => new Response('<h1>413</h1>', { status: 413 }) })
+    expect(await caught(take(api.POST('/api/classes', { body: { name: 'x' } })))).toMatchObject({
+      status: 413,
+      message: 'This is too much at once.',
+      detail: 'Take it in parts. What you typed is still here.',
+    })
+  })
+
   it('has words for an answer that is no problem document', async () => {
     serve({ 'GET /api/classes': () => new Response('<h1>Bad gateway</h1>', { status: 502 }) })
     expect(await caught(take(api.GET('/api/classes')))).toMatchObject({

@@ -18,6 +18,8 @@ export class Problem extends Error {
 
 export const api = createClient<paths>({ headers: { 'X-Chalk-Ladder': '1' } })
 
+const TOO_MUCH = { title: 'This is too much at once.', detail: 'Take it in parts. What you typed is still here.' }
+
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
 /** The body of an answer; throws a Problem for everything else. */
@@ -30,7 +32,10 @@ export async function take<T>(request: Promise<Answer<T>>): Promise<T> {
   }
   if (answer.response.ok) return answer.data as T
   if (answer.response.status === 401) sessionEnded()
-  const body = (answer.error ?? {}) as Partial<Schemas['Problem']>
+  // The web server refuses by itself what is far too large, and says so in no form of ours.
+  const body = (
+    answer.error && typeof answer.error === 'object' ? answer.error : answer.response.status === 413 ? TOO_MUCH : {}
+  ) as Partial<Schemas['Problem']>
   throw new Problem(answer.response.status, body.title ?? 'This did not work.', body.detail ?? '', body.fields ?? {})
 }
 
