@@ -62,6 +62,22 @@ final readonly class Check
         }
     }
 
+    /**
+     * Why the condition cannot be worked out for this response; nothing where it can.
+     *
+     * @param array<string, mixed> $names
+     */
+    public function hindrance(array $names): string
+    {
+        try {
+            Evaluator::holds($this->condition, $names, new Texts());
+
+            return '';
+        } catch (FormulaError $e) {
+            return $e->sentence();
+        }
+    }
+
     /** @param array<string, mixed> $names */
     public function words(array $names): string
     {

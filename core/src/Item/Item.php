@@ -90,6 +90,30 @@ final readonly class Item
         return $this->rule->check($response);
     }
 
+    /**
+     * The checks that are passed over for this response since they cannot be worked out, with the reason.
+     *
+     * @param array<string, mixed> $context as for `check`
+     *
+     * @return array<int, string> sentences, by the place of the check from 1
+     */
+    public function passedOver(Response $response, array $context = []): array
+    {
+        if ($response->isBlank() || $this->rule->waitsForMarker()) {
+            return [];
+        }
+        $names = $this->rule->inputs($response) + $context;
+        $passed = [];
+        foreach ($this->checks as $i => $check) {
+            $why = $check->hindrance($names);
+            if ($why !== '') {
+                $passed[$i + 1] = $why;
+            }
+        }
+
+        return $passed;
+    }
+
     /** @return list<BigRational>|null every credit that an answer can earn, by the key or a check; null where they are too many to list */
     public function credits(): ?array
     {

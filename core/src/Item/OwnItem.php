@@ -19,4 +19,10 @@ final readonly class OwnItem
     {
         return $this->item->check($response, $this->numbers + $earlier);
     }
+
+    /** @return array<int, string> why checks are passed over, by their place from 1 */
+    public function passedOver(Response $response): array
+    {
+        return $this->item->passedOver($response, $this->numbers);
+    }
 }

@@ -41,7 +41,9 @@ final readonly class TryOut
     /** @param array<string, mixed> $response */
     private static function view(OwnItem $own, array $response, BigRational $step): TryView
     {
-        $outcome = $own->check(ResponseReader::fromArray($response));
+        $given = ResponseReader::fromArray($response);
+        $outcome = $own->check($given);
+        $passedOver = $own->passedOver($given);
 
         return new TryView(
             $outcome->credit === null ? null : (string) $outcome->credit,
@@ -53,6 +55,7 @@ final readonly class TryOut
             array_map(Evaluator::words(...), $own->numbers),
             $outcome->credit === null ? null : NumberText::write(Marks::of($outcome->credit, $own->item->points, $step)),
             $own->item->rule->key(),
+            array_map(static fn (int $n, string $why): string => "Check $n is passed over: $why", array_keys($passedOver), $passedOver),
         );
     }
 }

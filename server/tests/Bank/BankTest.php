@@ -80,6 +80,10 @@ final class BankTest extends ApiCase
             'right',
             $this->get('POST', '/items/try', ['item' => $plot, 'response' => ['points' => [[2, 3]]]])->text('verdict'),
         );
+        $endless = ['checks' => [['when' => 'answer > 0 and 9^9^9^9 > 1', 'credit' => '0']]] + $this->world->itemDocuments()['number'];
+        $tried = $this->get('POST', '/items/try', ['item' => $endless, 'response' => ['text' => '98.76 m']]);
+        self::assertSame('right', $tried->text('verdict'), 'It decides nothing.');
+        self::assertStringStartsWith('Check 1 is passed over: ', $tried->text('passedOver.0'));
         $unknown = ['checks' => [['when' => 'tide = 1']]] + $this->world->itemDocuments()['number'];
         self::assertSame(
             '“tide” has no value here.',

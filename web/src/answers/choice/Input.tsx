@@ -20,7 +20,7 @@ export default function Input({ face, value, onChange, disabled }: InputProps<'c
         : [option],
     })
   return (
-    <fieldset disabled={disabled}>
+    <fieldset disabled={disabled} className="min-w-0">
       <legend className="mb-2 text-[0.85em] text-quiet">{face.several ? 'Pick all that are right' : 'Pick one'}</legend>
       <div className="flex flex-col gap-2.5">
         {face.options.map((option, i) => {

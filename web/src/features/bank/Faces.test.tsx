@@ -18,6 +18,7 @@ const tried = {
   numbers: {},
   marks: '1.5',
   key: '3.4 m',
+  passedOver: [],
 }
 
 function Desk({ item }: { item: Item }) {

@@ -93,7 +93,7 @@ describe('A question being written', () => {
     await user.click(screen.getByRole('button', { name: 'Save question' }))
     expect(await screen.findByText(/Some of this cannot be kept/)).toBeTruthy()
     expect(screen.getByText(/At most 120 characters/)).toBeTruthy()
-    expect(screen.getByText(/form 1.text: This is required/)).toBeTruthy()
+    expect(screen.getByText(/Line 1: This is required/)).toBeTruthy()
     expect((await title()).value).toBe('Neap tide two')
     expect(screen.getByText('not saved yet')).toBeTruthy()
   })

@@ -1,5 +1,6 @@
 import { memo, useState } from 'react'
 import { RuleEditor } from '@/answers/RuleEditor'
+import { faultsNamed } from '@/answers/faultNamed'
 import type { Item } from '@/answers/kinds'
 import { isByHand } from '@/answers/registry'
 import { decimal } from '@/lib/format'
@@ -28,7 +29,6 @@ export const ItemForm = memo(function ItemForm({
   faults?: Record<string, string>
 }) {
   const set = (change: Change) => onChange({ ...item, ...change })
-  const ruleFaults = Object.entries(faults).filter(([path]) => path.startsWith('rule'))
   return (
     <div className="flex flex-col gap-4">
       <div className="flex items-start gap-6">
@@ -59,13 +59,9 @@ export const ItemForm = memo(function ItemForm({
         </div>
       </div>
       <RuleEditor item={item} onChange={onChange} />
-      {ruleFaults.map(([path, message]) => (
-        <p key={path} className="text-sm font-semibold text-bad">
-          ✕{' '}
-          {path
-            .replace(/^rule\.?/, '')
-            .replace(/(\w+)\.(\d+)/, (_, what: string, n: string) => `${what.replace(/s$/, '')} ${Number(n) + 1}`)}
-          : {message}
+      {faultsNamed(faults).map((fault) => (
+        <p key={fault} className="text-sm font-semibold text-bad">
+          ✕ {fault}
         </p>
       ))}
       <Checks item={item} onChange={onChange} faults={faults} />

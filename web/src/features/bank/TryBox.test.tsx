@@ -23,6 +23,7 @@ describe('Trying an answer', () => {
     feedback: 'Nearly.',
     misconceptions: ['m1'],
     numbers: { h: '4.6', l: '0.8' },
+    passedOver: ['Check 2 is passed over: This takes too long.'],
   }
 
   it('asks once the typing rests, and shows the credit, the line and how it was read', async () => {
@@ -34,6 +35,7 @@ describe('Trying an answer', () => {
     expect(screen.getByText('part').parentElement?.textContent).toContain('part, credit 1/2 · line 1')
     expect(screen.getByText('“Nearly.”')).toBeTruthy()
     expect(screen.getByText('with h = 4.6, l = 0.8')).toBeTruthy()
+    expect(screen.getByText('Check 2 is passed over: This takes too long.')).toBeTruthy()
     expect(await screen.findByText('adds instead of subtracts')).toBeTruthy()
     expect(bodies('POST', '/api/items/try').at(-1)).toMatchObject({ response: { text: '3.5 m' } })
     expect(sent('POST', '/api/items/try').length).toBeLessThan(5)

@@ -52,6 +52,11 @@ export const TryBox = memo(function TryBox({ item }: { item: Item }) {
             ) : null}
             {result.readAs ? <p className="text-quiet">read as “{result.readAs}”</p> : null}
             {result.feedback ? <Quoted words={result.feedback} /> : null}
+            {result.passedOver.map((said) => (
+              <p key={said} className="text-quiet">
+                {said}
+              </p>
+            ))}
             {ideas.length > 0 ? <p className="text-blue">{ideas.join(', ')}</p> : null}
           </>
         ) : null}

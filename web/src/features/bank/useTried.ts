@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { faultsNamed } from '@/answers/faultNamed'
 import type { Item, Value } from '@/answers/kinds'
 import { isBlank } from '@/answers/parts/values'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
@@ -20,7 +21,11 @@ export function useTried(item: Item, value: Value | null) {
           setResult(answer)
           setFault('')
         },
-        (thrown) => current && setFault(problemOf(thrown).detail || problemOf(thrown).message),
+        (thrown) => {
+          if (!current) return
+          const { message, detail, fields } = problemOf(thrown)
+          setFault(faultsNamed(fields).join(' ') || detail || message)
+        },
       )
     }, WAIT)
     return () => {

@@ -1963,6 +1963,7 @@ export interface components {
             };
             marks: string | null;
             key: string;
+            passedOver: string[];
         };
         BankVersionLineView: {
             version: number;

@@ -12,6 +12,7 @@ final readonly class TryView
      * @param array<string, string> $numbers        what was drawn for the variables, by name
      * @param string|null           $marks          as they would be rounded for this team; null waits for a marker
      * @param string                $key            as it is told to students
+     * @param list<string>          $passedOver     checks that could not be worked out, each with the reason
      */
     public function __construct(
         public ?string $credit,
@@ -23,6 +24,7 @@ final readonly class TryView
         public array $numbers,
         public ?string $marks,
         public string $key,
+        public array $passedOver,
     ) {
     }
 }
