@@ -192,7 +192,7 @@ final class CrowdCommand extends Command
             $saves[] = new SaveInput(
                 'e'.$i,
                 1,
-                $veiled->covered('e'.$i, ResponseReader::fromArray(['options' => ['o'.($right ? 0 : $random->getInt(1, 3))]])),
+                $veiled->covered('e'.$i, 1, ResponseReader::fromArray(['options' => ['o'.($right ? 0 : $random->getInt(1, 3))]])),
                 1,
                 "crowd-$i",
                 $random->getInt(8_000, 90_000),

@@ -118,7 +118,7 @@ final readonly class Sitter
     {
         $made = ResponseReader::fromArray($this->handwork->made($value, $user->teamId, $view->id));
 
-        return $this->reader->ofStudent($user->id, $view->id)->covered($step->entry, $made);
+        return $this->reader->ofStudent($user->id, $view->id)->covered($step->entry, $step->try, $made);
     }
 
     /** @return list<StepView> */

@@ -240,7 +240,7 @@ final class World
     /** A response as the student's device would send it: with the names it knows options by. */
     public function shown(StudentUser $who, string $sittingId, string $entry, Response $response): Response
     {
-        return $this->get(SittingReader::class)->ofStudent($who->id, $sittingId)->covered($entry, $response);
+        return $this->get(SittingReader::class)->ofStudent($who->id, $sittingId)->covered($entry, 1, $response);
     }
 
     private function team(string $name): string

@@ -28,6 +28,15 @@ final readonly class KnowledgeTracing
         }
     }
 
+    /** @return array<string, string> each chance with up to four decimals */
+    public function toArray(): array
+    {
+        return array_map(
+            static fn (float $chance): string => rtrim(rtrim(sprintf('%.4F', $chance), '0'), '.'),
+            ['known' => $this->known, 'learn' => $this->learn, 'slip' => $this->slip, 'guess' => $this->guess],
+        );
+    }
+
     /** The chance that the skill is known after one more answer. */
     public function after(float $known, bool $right): float
     {

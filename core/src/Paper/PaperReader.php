@@ -124,7 +124,13 @@ final class PaperReader
             $node->fault('credits', 'Say what the first try earns.');
             $credits = [BigRational::one()];
         }
-        $rule = new MasteryRule($node->int('returns', 1, 5), $credits);
+        $rule = new MasteryRule(
+            $node->int('returns', 1, MasteryRule::MOST_RETURNS),
+            $credits,
+            $node->has('shown') ? SkillMastery::read($node->child('shown')) : null,
+            $node->bool('otherNumbers', false),
+            $node->int('gap', 0, MasteryRule::MOST_GAP, 0),
+        );
         $node->rejectUnknown();
 
         return $rule;

@@ -70,6 +70,37 @@ final readonly class SkillMastery
         return new self($kind, $right, $answers, $share, $tracing);
     }
 
+    /** When a skill counts as shown, as a sentence goes on: `with 3 right in a row`. */
+    public function asked(): string
+    {
+        return match ($this->kind) {
+            self::STREAK => $this->right === 1 ? 'with a right answer' : sprintf('with %d right in a row', $this->right),
+            self::OF_LAST => sprintf('with %d of the last %d right', $this->right, $this->answers),
+            self::SHARE => sprintf('with %d %% of the marks over at least %d answers', self::hundredths($this->share), $this->answers),
+            default => sprintf('once it is known with a chance of %s', NumberText::write($this->share)),
+        };
+    }
+
+    /**
+     * What a student still needs, in their words: `2 more right in a row`, `shown`.
+     *
+     * @param list<BigRational> $credits as in {@see isShown()}
+     */
+    public function wanted(array $credits): string
+    {
+        for ($more = 0; $more <= self::MOST; ++$more) {
+            if ($this->isShown([...$credits, ...array_fill(0, $more, BigRational::one())])) {
+                return match (true) {
+                    $more === 0 => 'shown',
+                    $this->kind === self::STREAK && $more > 1 => sprintf('%d more right in a row', $more),
+                    default => sprintf('%d more right answer%s', $more, $more === 1 ? '' : 's'),
+                };
+            }
+        }
+
+        return 'more right answers';
+    }
+
     /** @param list<BigRational> $credits of the answers on this skill, 0…1, in the order they were given */
     public function isShown(array $credits): bool
     {
@@ -108,6 +139,17 @@ final readonly class SkillMastery
         };
 
         return sprintf('%s: %s; %s is asked for.', $this->isShown($credits) ? 'Shown' : 'Not shown yet', $has, $asked);
+    }
+
+    /** @return array<string, mixed> as {@see read()} takes it */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind] + match ($this->kind) {
+            self::STREAK => ['right' => $this->right],
+            self::OF_LAST => ['right' => $this->right, 'answers' => $this->answers],
+            self::SHARE => ['share' => (string) $this->share, 'answers' => $this->answers],
+            default => ['share' => (string) $this->share] + $this->tracing->toArray(),
+        };
     }
 
     /** @param list<BigRational> $credits */

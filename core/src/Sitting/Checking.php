@@ -18,16 +18,16 @@ use ChalkLadder\Core\Paper\Paper;
 final readonly class Checking
 {
     /**
-     * @param \Closure(string): (OwnItem|null)        $own   the student's question, by entry id
+     * @param \Closure(string, int): (OwnItem|null)   $own   the student's question, by entry id and try
      * @param array<string, array<int, Response>>    $given by entry id and try
      */
     public function __construct(private Paper $paper, private \Closure $own, private array $given)
     {
     }
 
-    public function outcome(string $entry, Response $response): Outcome
+    public function outcome(string $entry, Response $response, int $try): Outcome
     {
-        $own = ($this->own)($entry);
+        $own = ($this->own)($entry, $try);
 
         return $own?->check($response, $own->item->looksBackTo() === [] ? [] : $this->before($entry)) ?? Outcome::nothing();
     }
@@ -46,7 +46,7 @@ final readonly class Checking
                 $tries = $this->given[$id] ?? [];
                 ksort($tries);
                 $latest = end($tries);
-                $own = $latest === false || $latest->isBlank() ? null : ($this->own)($id);
+                $own = $latest === false || $latest->isBlank() ? null : ($this->own)($id, (int) array_key_last($tries));
                 if ($own !== null && $latest !== false) {
                     $names['q'.($i + 1)] = $own->item->rule->inputs($latest);
                 }

@@ -52,7 +52,6 @@ final readonly class Rehearsal
 
     /**
      * @param array<string, float> $difficulty    in logits by entry id; absent: 0
-     * @param list<string>         $machineMarked ids of the entries that a machine marks
      * @param array<string, array{share: float, entries: list<string>}> $ideas wrong ideas: how many hold each, and the questions it leads astray in
      * @param float                $slip          chance of a wrong answer though the student knows
      * @param float                $guess         chance of a right answer though they do not
@@ -64,7 +63,7 @@ final readonly class Rehearsal
     public static function of(
         Paper $paper,
         array $difficulty,
-        array $machineMarked,
+        MachineMarked $marked,
         int $students,
         string $seed,
         float $slip = 0.05,
@@ -103,7 +102,6 @@ final readonly class Rehearsal
             $length = 0;
             $time = 0.0;
             while (($visit = $walk->current()) !== null) {
-                $section = $paper->section($visit->section);
                 foreach ($visit->entries as $entry) {
                     if ($paper->entry($entry)?->isQuestion() === true) {
                         ++$length;
@@ -114,21 +112,19 @@ final readonly class Rehearsal
                 if (!$walk->returns()) {
                     $way[] = $visit->section;
                 }
-                $next = $walk->leave($paper, new Conditions(), $seed.$s, $outcomes, $machineMarked);
-                $arrived = $next->current();
-                if ($section?->route !== null && ($arrived === null || !Walk::isReturn($visit, $arrived))) {
-                    $marked = array_values(array_filter(
-                        $section->questions(),
-                        static fn (Entry $e): bool => in_array($e->id, $machineMarked, true),
-                    ));
+                $next = $walk->leave($paper, new Conditions(), $seed.$s, $outcomes, $marked);
+                $section = $walk->base($paper);
+                // It is left for good, and not only for what comes back.
+                if ($section?->route !== null && !$next->returns()) {
+                    $checked = array_values(array_filter($section->questions(), static fn (Entry $e): bool => $marked->has($e->id)));
                     $knows = static fn (string $e): float => isset($astray[$e]) ? 0.0 : 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability));
-                    $deserved = self::deserved($marked, $knows);
-                    $best = array_map(static fn (Entry $q): BigRational => self::best($paper, $outcomes[$q->id] ?? []), $marked);
-                    $reached = Walk::share($marked, $best, $machineMarked);
-                    $of = array_combine(array_column($marked, 'id'), $best);
+                    $deserved = self::deserved($checked, $knows);
+                    $best = array_map(static fn (Entry $q): BigRational => self::best($paper, $outcomes[$q->id] ?? []), $checked);
+                    $reached = Walk::share($checked, $best, $marked);
+                    $of = array_combine(array_column($checked, 'id'), $best);
                     $used = $walk->usedUp($section);
                     $choice = static fn (BigRational $share, \Closure $of): int => $section->route->choice(
-                        Route::names($share, self::credits($section->questions(), $machineMarked, $of)),
+                        Route::names($share, self::credits($section->questions(), $marked, $of)),
                         $used,
                     );
                     $routes[$section->id] ??= new RouteTally($section->route);
@@ -143,7 +139,7 @@ final readonly class Rehearsal
                         $used === [],
                         $deserved,
                         $reached,
-                        self::withTwoMore($marked, $reached->toFloat(), $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),
+                        self::withTwoMore($checked, $reached->toFloat(), $p, static fn (): float => $further->getInt(0, 999_999_999) / 1e9),
                     );
                 }
                 $walk = $next;
@@ -252,15 +248,14 @@ final readonly class Rehearsal
      * Credits in written order, of what a person marks none.
      *
      * @param list<Entry>                    $questions
-     * @param list<string>                   $machineMarked
      * @param \Closure(string): BigRational $of
      *
      * @return list<BigRational>
      */
-    private static function credits(array $questions, array $machineMarked, \Closure $of): array
+    private static function credits(array $questions, MachineMarked $marked, \Closure $of): array
     {
         return array_map(
-            static fn (Entry $q): BigRational => in_array($q->id, $machineMarked, true) ? $of($q->id) : BigRational::zero(),
+            static fn (Entry $q): BigRational => $marked->has($q->id) ? $of($q->id) : BigRational::zero(),
             $questions,
         );
     }

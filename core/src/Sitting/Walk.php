@@ -6,7 +6,6 @@ namespace ChalkLadder\Core\Sitting;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Outcome;
-use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Paper\Entry;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\Route;
@@ -39,22 +38,20 @@ final readonly class Walk
     }
 
     /**
-     * Leaves the open pass: missed questions come back if the mastery rule says so, else the route decides.
+     * Leaves the open pass: questions come back if the mastery rule says so, else the route of the section that was entered last decides.
      *
-     * @param array<string, array<int, Outcome>> $outcomes      machine outcomes by entry id and try
-     * @param list<string>                       $machineMarked ids of the entries that a machine marks; the others neither
-     *                                                          return nor decide a route
+     * @param array<string, array<int, Outcome>> $outcomes machine outcomes by entry id and try
      */
-    public function leave(Paper $paper, Conditions $conditions, string $seed, array $outcomes, array $machineMarked): self
+    public function leave(Paper $paper, Conditions $conditions, string $seed, array $outcomes, MachineMarked $marked): self
     {
-        $visit = $this->current();
-        $section = $visit === null ? null : $paper->section($visit->section);
-        if ($visit === null || $section === null) {
+        $section = $this->base($paper);
+        if ($this->current() === null || $section === null) {
             return new self($this->visits, true);
         }
-        $missed = self::missed($visit, $outcomes, $machineMarked);
-        if ($missed !== [] && $this->mayReturn($paper, $visit)) {
-            return new self([...$this->visits, new Visit($section->id, $visit->try + 1, $missed, $visit->round)], false);
+        $comebacks = new Comebacks($paper, $this->visits, $outcomes, $marked);
+        $back = $comebacks->next(false);
+        if ($back !== null) {
+            return new self([...$this->visits, $back], false);
         }
         if ($section->route === null) {
             $target = $paper->following($section->id);
@@ -63,21 +60,34 @@ final readonly class Walk
                 static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
                 $section->questions(),
             );
-            $names = Route::names(self::share($section->questions(), $best, $machineMarked), $best);
+            $names = Route::names(self::share($section->questions(), $best, $marked), $best);
             $target = $section->route->to($section->route->choice($names, $this->usedUp($section)));
         }
         $next = $target === Route::END ? null : $paper->section($target);
+        if ($next !== null) {
+            return $this->entering($next, $conditions, $seed);
+        }
+        $back = $comebacks->next(true);
 
-        return $next === null ? new self($this->visits, true) : $this->entering($next, $conditions, $seed);
+        return $back === null ? new self($this->visits, true) : new self([...$this->visits, $back], false);
+    }
+
+    /** The section that was entered last; passes of what comes back later lie behind it. */
+    public function base(Paper $paper): ?Section
+    {
+        $entered = $this->entered();
+
+        return $entered === [] ? null : $paper->section($entered[count($entered) - 1]->section);
     }
 
     /** @return list<int> the exits of the section that have been taken as often as they may */
     public function usedUp(Section $section): array
     {
         $gone = [];
-        foreach ($this->visits as $i => $visit) {
-            $next = $this->visits[$i + 1] ?? null;
-            if ($visit->section === $section->id && $next !== null && !self::isReturn($visit, $next)) {
+        $entered = $this->entered();
+        foreach ($entered as $i => $visit) {
+            $next = $entered[$i + 1] ?? null;
+            if ($visit->section === $section->id && $next !== null) {
                 $gone[$next->section] = ($gone[$next->section] ?? 0) + 1;
             }
         }
@@ -89,8 +99,19 @@ final readonly class Walk
         ));
     }
 
-    /** Whether a pass is one of what the pass before it has missed. */
-    public static function isReturn(Visit $visit, Visit $next): bool
+    /** @return list<Visit> the passes by which a section was entered, without those of what came back */
+    private function entered(): array
+    {
+        $entered = [];
+        foreach ($this->visits as $visit) {
+            $entered["$visit->section|$visit->round"] ??= $visit;
+        }
+
+        return array_values($entered);
+    }
+
+    /** Whether two passes are of the same time that a section was entered: the later one holds what came back. */
+    private static function isReturn(Visit $visit, Visit $next): bool
     {
         return $next->section === $visit->section && $next->round === $visit->round;
     }
@@ -101,9 +122,10 @@ final readonly class Walk
         return count(array_filter($this->visits, static fn (Visit $v): bool => self::isReturn($visit, $v)));
     }
 
-    private function mayReturn(Paper $paper, Visit $visit): bool
+    /** Whether a question of this pass can come back, if it is answered so. */
+    private function mayReturn(Paper $paper, Visit $visit, MachineMarked $marked): bool
     {
-        return $paper->mastery !== null && $this->passes($visit) <= $paper->mastery->returns;
+        return $paper->mastery !== null && $this->passes($visit) <= $paper->mastery->returns && array_filter($visit->entries, $marked->has(...)) !== [];
     }
 
     /** Whether the open pass is one of missed questions alone. */
@@ -119,18 +141,17 @@ final readonly class Walk
      * something in the open pass has gone on, and keeps what was answered: a pass of missed questions then only loses
      * what is not missed any more.
      *
-     * @param array<string, array<int, Outcome>> $outcomes      as in {@see leave()}, by the present rules
-     * @param list<string>                       $machineMarked as in {@see leave()}
-     * @param list<string>                       $answered      entries that have a response in the open pass
+     * @param array<string, array<int, Outcome>> $outcomes as in {@see leave()}, by the present rules
+     * @param list<string>                       $answered entries that have a response in the open pass
      */
-    public function mended(Paper $paper, Conditions $conditions, string $seed, array $outcomes, array $machineMarked, array $answered): self
+    public function mended(Paper $paper, Conditions $conditions, string $seed, array $outcomes, MachineMarked $marked, array $answered): self
     {
         $open = $this->current();
         if ($open === null || count($this->visits) < 2) {
             return $this;
         }
         $earlier = array_slice($this->visits, 0, -1);
-        $anew = (new self($earlier, false))->leave($paper, $conditions, $seed, $outcomes, $machineMarked);
+        $anew = (new self($earlier, false))->leave($paper, $conditions, $seed, $outcomes, $marked);
         if ($answered === []) {
             return $anew;
         }
@@ -146,18 +167,18 @@ final readonly class Walk
 
     /**
      * True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act.
-     *
-     * @param list<string> $machineMarked as in {@see leave()}
      */
-    public function mayGoOn(Paper $paper, array $machineMarked): bool
+    public function mayGoOn(Paper $paper, MachineMarked $marked): bool
     {
         $visit = $this->current();
-        $section = $visit === null ? null : $paper->section($visit->section);
+        $section = $this->base($paper);
         if ($visit === null || $section === null) {
             return false;
         }
+        // With a gap what was missed longer ago may still have to come.
+        $open = ($paper->mastery->gap ?? 0) === 0 ? [$visit] : $this->visits;
 
-        return ($this->mayReturn($paper, $visit) && array_intersect($visit->entries, $machineMarked) !== [])
+        return array_filter($open, fn (Visit $v): bool => $this->mayReturn($paper, $v, $marked)) !== []
             || $paper->exits($section) !== [Route::END];
     }
 
@@ -266,14 +287,13 @@ final readonly class Walk
      * Share of the section's machine-marked points reached, best try each.
      *
      * @param list<Entry>       $questions
-     * @param list<BigRational> $best          credit of each
-     * @param list<string>      $machineMarked
+     * @param list<BigRational> $best      credit of each
      */
-    public static function share(array $questions, array $best, array $machineMarked): BigRational
+    public static function share(array $questions, array $best, MachineMarked $marked): BigRational
     {
         $reached = $possible = BigRational::zero();
         foreach ($questions as $i => $entry) {
-            if (in_array($entry->id, $machineMarked, true)) {
+            if ($marked->has($entry->id)) {
                 $reached = $best[$i]->isZero() ? $reached : $reached->plus($best[$i]->multipliedBy($entry->points));
                 $possible = $possible->plus($entry->points);
             }
@@ -283,18 +303,23 @@ final readonly class Walk
     }
 
     /**
-     * @param array<string, array<int, Outcome>> $outcomes
-     * @param list<string>                       $machineMarked
+     * What a student has shown of each skill so far: of the passes that were left, and where `withOpen` of what is answered in the open one.
      *
-     * @return list<string>
+     * @param array<string, array<int, Outcome>> $outcomes as in {@see leave()}
+     *
+     * @return array<string, list<BigRational>> credits in order, by skill
      */
-    private static function missed(Visit $visit, array $outcomes, array $machineMarked): array
+    public function evidence(Paper $paper, array $outcomes, MachineMarked $marked, bool $withOpen): array
     {
-        return array_values(array_filter(
-            $visit->entries,
-            static fn (string $id): bool => in_array($id, $machineMarked, true)
-                && ($outcomes[$id][$visit->try] ?? null)?->verdict !== Verdict::Right,
-        ));
+        $left = $this->visits;
+        $open = $this->current();
+        if ($open !== null) {
+            array_pop($left);
+            $answered = array_values(array_filter($open->entries, static fn (string $id): bool => isset($outcomes[$id][$open->try])));
+            $left = $withOpen ? [...$left, new Visit($open->section, $open->try, $answered, $open->round)] : $left;
+        }
+
+        return (new Comebacks($paper, $left, $outcomes, $marked))->evidence();
     }
 
     private function entering(Section $section, Conditions $conditions, string $seed): self

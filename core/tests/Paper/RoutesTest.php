@@ -13,6 +13,7 @@ use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Paper\Route;
 use ChalkLadder\Core\Paper\RouteExit;
 use ChalkLadder\Core\Sitting\Conditions;
+use ChalkLadder\Core\Sitting\MachineMarked;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Core\Tests\Item\Rules;
 use PHPUnit\Framework\TestCase;
@@ -183,7 +184,7 @@ final class RoutesTest extends TestCase
     private static function walk(Paper $paper, Walk $walk, array $outcomes, array &$found): void
     {
         $visit = $walk->current();
-        $all = array_map(static fn ($e): string => $e->id, $paper->questions());
+        $all = new MachineMarked(array_map(static fn ($e): string => $e->id, $paper->questions()));
         if ($visit === null) {
             $steps = $walk->steps($paper);
             $found['lengths'][] = count($steps);

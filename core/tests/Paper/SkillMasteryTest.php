@@ -76,4 +76,25 @@ final class SkillMasteryTest extends TestCase
 
         return $rule;
     }
+
+    public function testSaysWhatIsAskedAndWhatIsStillWanted(): void
+    {
+        $streak = self::rule(['kind' => 'streak', 'right' => 3]);
+        $last = self::rule(['kind' => 'of last', 'right' => 4, 'answers' => 5]);
+        $share = self::rule(['kind' => 'share', 'share' => '4/5', 'answers' => 5]);
+        $known = self::rule(['kind' => 'known', 'share' => '0.95']);
+        $given = static fn (string $credits): array => array_map(BigRational::of(...), $credits === '' ? [] : explode(' ', $credits));
+
+        self::assertSame(
+            ['with 3 right in a row', 'with 4 of the last 5 right', 'with 80 % of the marks over at least 5 answers', 'once it is known with a chance of 0.95'],
+            [$streak->asked(), $last->asked(), $share->asked(), $known->asked()],
+        );
+        self::assertSame('2 more right in a row', $streak->wanted($given('0 1')));
+        self::assertSame('1 more right answer', $streak->wanted($given('1 1')));
+        self::assertSame('shown', $streak->wanted($given('1 1 1')));
+        self::assertSame('2 more right answers', $last->wanted($given('0 1 1')));
+        self::assertSame('4 more right answers', $share->wanted($given('0')));
+        self::assertSame('3 more right answers', $known->wanted($given('')));
+        self::assertSame($known->toArray(), self::rule($known->toArray())->toArray());
+    }
 }

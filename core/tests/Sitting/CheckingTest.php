@@ -24,10 +24,10 @@ final class CheckingTest extends TestCase
         ]);
         $checking = new Checking(self::paper(['a', 'b']), $own, ['a' => [2 => new TextResponse('5'), 1 => new TextResponse('4')]]);
 
-        self::assertSame('part', $checking->outcome('b', new TextResponse('10'))->verdict->value);
-        self::assertSame('Twice 5.', $checking->outcome('b', new TextResponse('10'))->feedback);
-        self::assertSame('wrong', $checking->outcome('b', new TextResponse('8'))->verdict->value, 'the first try is past');
-        self::assertSame('right', $checking->outcome('b', new TextResponse('3'))->verdict->value, 'the rule follows where no check holds');
+        self::assertSame('part', $checking->outcome('b', new TextResponse('10'), 1)->verdict->value);
+        self::assertSame('Twice 5.', $checking->outcome('b', new TextResponse('10'), 1)->feedback);
+        self::assertSame('wrong', $checking->outcome('b', new TextResponse('8'), 1)->verdict->value, 'the first try is past');
+        self::assertSame('right', $checking->outcome('b', new TextResponse('3'), 1)->verdict->value, 'the rule follows where no check holds');
     }
 
     public function testWithoutAnEarlierAnswerTheCheckDoesNotHold(): void
@@ -36,7 +36,7 @@ final class CheckingTest extends TestCase
         foreach ([[], ['a' => [1 => new TextResponse('')]]] as $given) {
             self::assertSame(
                 'wrong',
-                (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', new TextResponse('5'))->verdict->value,
+                (new Checking(self::paper(['a', 'b']), $own, $given))->outcome('b', new TextResponse('5'), 1)->verdict->value,
             );
         }
     }
@@ -55,9 +55,9 @@ final class CheckingTest extends TestCase
             'sections' => [self::section('s1', ['a', 'b']), self::section('s2', ['c'])],
         ]);
         $checking = new Checking($paper, $own, ['a' => [1 => new TextResponse('1')], 'b' => [1 => new TextResponse('1')]]);
-        self::assertSame('wrong', $checking->outcome('a', new TextResponse('9'))->verdict->value);
-        self::assertSame('wrong', $checking->outcome('c', new TextResponse('9'))->verdict->value);
-        self::assertSame('none', $checking->outcome('unknown', new TextResponse('9'))->verdict->value);
+        self::assertSame('wrong', $checking->outcome('a', new TextResponse('9'), 1)->verdict->value);
+        self::assertSame('wrong', $checking->outcome('c', new TextResponse('9'), 1)->verdict->value);
+        self::assertSame('none', $checking->outcome('unknown', new TextResponse('9'), 1)->verdict->value);
     }
 
     private static function h(OwnItem $own): float
@@ -105,13 +105,13 @@ final class CheckingTest extends TestCase
     /**
      * @param array<string, list<array<string, string>>> $checks by entry
      *
-     * @return \Closure(string): (OwnItem|null)
+     * @return \Closure(string, int): (OwnItem|null)
      */
     private static function questions(array $checks): \Closure
     {
         $own = array_map(static fn (array $c): OwnItem => new OwnItem(ItemReader::read(self::document($c))), $checks);
 
-        return static fn (string $entry): ?OwnItem => $own[$entry] ?? null;
+        return static fn (string $entry, int $try): ?OwnItem => $own[$entry] ?? null;
     }
 
     /**

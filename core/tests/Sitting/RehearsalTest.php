@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Tests\Sitting;
 
 use ChalkLadder\Core\Paper\PaperReader;
+use ChalkLadder\Core\Sitting\MachineMarked;
 use ChalkLadder\Core\Sitting\Rehearsal;
 use PHPUnit\Framework\TestCase;
 
@@ -54,7 +55,7 @@ final class RehearsalTest extends TestCase
         $many = Rehearsal::of(
             PaperReader::read(self::paper(24)),
             [],
-            array_map(static fn (int $i): string => "e$i", range(1, 28)),
+            self::marked(28),
             600,
             'a',
             0.0,
@@ -69,7 +70,7 @@ final class RehearsalTest extends TestCase
         $found = Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8'], -20.0),
-            self::all(),
+            self::marked(),
             50,
             'a',
             0.0,
@@ -87,7 +88,7 @@ final class RehearsalTest extends TestCase
         $route = static fn (float $slip, float $guess): array => Rehearsal::of(
             PaperReader::read(self::paper(24)),
             [],
-            array_map(static fn (int $i): string => "e$i", range(1, 28)),
+            self::marked(28),
             400,
             'a',
             $slip,
@@ -106,7 +107,7 @@ final class RehearsalTest extends TestCase
         $with = Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(self::all(), -20.0),
-            self::all(),
+            self::marked(),
             200,
             'a',
             0.0,
@@ -121,7 +122,7 @@ final class RehearsalTest extends TestCase
         $some = Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(self::all(), -20.0),
-            self::all(),
+            self::marked(),
             400,
             'a',
             0.0,
@@ -134,7 +135,7 @@ final class RehearsalTest extends TestCase
     public function testReturnsMakeItLonger(): void
     {
         $paper = ['mastery' => ['returns' => 1, 'credits' => ['1', '1/2']]] + self::paper(4);
-        $found = Rehearsal::of(PaperReader::read($paper), [], self::all(), 200, 'a');
+        $found = Rehearsal::of(PaperReader::read($paper), [], self::marked(), 200, 'a');
         self::assertGreaterThan(8, array_key_last($found->lengths));
         self::assertSame(200, array_sum(self::ways($found)));
     }
@@ -147,7 +148,7 @@ final class RehearsalTest extends TestCase
             $found = Rehearsal::of(
                 PaperReader::read(self::paper(4, null)),
                 array_fill_keys(self::all(), $difficulty),
-                self::all(),
+                self::marked(),
                 800,
                 'record',
                 0.05,
@@ -166,7 +167,7 @@ final class RehearsalTest extends TestCase
         $found = Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(self::all(), -20.0),
-            self::all(),
+            self::marked(),
             200,
             'a',
             0.0,
@@ -182,7 +183,7 @@ final class RehearsalTest extends TestCase
         $sit = static fn (float $slip, float $guess): array => Rehearsal::of(
             PaperReader::read($paper),
             [],
-            self::all(),
+            self::marked(),
             1000,
             'a',
             $slip,
@@ -199,7 +200,7 @@ final class RehearsalTest extends TestCase
         $on = static fn (float $guess): int => self::ways(Rehearsal::of(
             PaperReader::read(self::paper(4)),
             array_fill_keys(self::all(), 3.0),
-            self::all(),
+            self::marked(),
             400,
             'a',
             0.0,
@@ -212,7 +213,7 @@ final class RehearsalTest extends TestCase
     public function testTheCutThatSortsBestIsFoundAndMoreQuestionsSortBetter(): void
     {
         // Guessing lifts shares above what is known, so that a higher cut sorts better.
-        $route = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::all(), 2000, 'a', 0.0, 0.4)->routes['s1'];
+        $route = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::marked(), 2000, 'a', 0.0, 0.4)->routes['s1'];
         $wrong = array_column($route['cuts'], 'wrong', 'share');
 
         self::assertSame('1/2', $route['cut']);
@@ -220,13 +221,13 @@ final class RehearsalTest extends TestCase
         self::assertSame(min($wrong), $wrong['3/4']);
         self::assertLessThan($wrong['1/2'] / 1.4, $wrong['3/4']);
         self::assertSame($route['below'] + $route['above'], array_sum(array_column($route['exits'], 'wrong')));
-        $short = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::all(), 2000, 'a', 0.0, 0.0)->routes['s1'];
+        $short = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::marked(), 2000, 'a', 0.0, 0.0)->routes['s1'];
         self::assertLessThan($short['below'] + $short['above'], $short['withTwoMore']);
     }
 
     public function testWhoGoesEachWayIsToldByAbility(): void
     {
-        $exits = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::all(), 1000, 'a')->routes['s1']['exits'];
+        $exits = Rehearsal::of(PaperReader::read(self::paper(8)), [], self::marked(), 1000, 'a')->routes['s1']['exits'];
         $means = array_map(static function (array $e): float {
             $sum = 0.0;
             foreach ($e['abilities'] as $range => $n) {
@@ -244,12 +245,12 @@ final class RehearsalTest extends TestCase
     public function testALoopIsGoneAsOftenAsItMay(): void
     {
         $paper = self::paper(2, out: ['exits' => [['when' => 'share < 1', 'to' => 's1', 'rounds' => 2]], 'else' => 's3']);
-        $found = Rehearsal::of(PaperReader::read($paper), array_fill_keys(self::all(), 20.0), self::all(), 40, 'a', 0.0, 0.0);
+        $found = Rehearsal::of(PaperReader::read($paper), array_fill_keys(self::all(), 20.0), self::marked(), 40, 'a', 0.0, 0.0);
 
         self::assertSame(['s1 s1 s1 s3' => 40], self::ways($found));
         self::assertSame([120, 0, 0], self::misled($found), 'each leaves three times');
         self::assertSame([80, 40], array_column($found->routes['s1']['exits'], 'students'));
-        $lucky = Rehearsal::of(PaperReader::read($paper), [], self::all(), 400, 'a', 0.0, 0.4)->routes['s1'];
+        $lucky = Rehearsal::of(PaperReader::read($paper), [], self::marked(), 400, 'a', 0.0, 0.4)->routes['s1'];
         self::assertSame(
             $lucky['below'] + $lucky['above'],
             array_column($lucky['cuts'], 'wrong', 'share')[1] ?? null,
@@ -276,7 +277,7 @@ final class RehearsalTest extends TestCase
 
     public function testALongerWayTakesLonger(): void
     {
-        $found = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::all(), 400, 'a', seconds: array_fill_keys(self::all(), 30.0));
+        $found = Rehearsal::of(PaperReader::read(self::paper(4)), [], self::marked(), 400, 'a', seconds: array_fill_keys(self::all(), 30.0));
         self::assertSame([180.0, 240.0], [$found->seconds[0], $found->seconds[2]], 'six questions or eight');
         self::assertContains($found->seconds[1], [180.0, 240.0]);
         self::assertSame([0.0, 0.0, 0.0], self::rehearse('a')->seconds, 'no times are known');
@@ -286,13 +287,18 @@ final class RehearsalTest extends TestCase
     {
         $paper = PaperReader::read(self::paper(4, ['below' => '1/2', 'then' => 's1', 'else' => 's1']));
         $this->expectException(\DomainException::class);
-        Rehearsal::of($paper, [], self::all(), 10, 'a');
+        Rehearsal::of($paper, [], self::marked(), 10, 'a');
     }
 
     /** @param array<string, float> $difficulty */
     private static function rehearse(string $seed, int $students = 300, array $difficulty = []): Rehearsal
     {
-        return Rehearsal::of(PaperReader::read(self::paper(4)), $difficulty, self::all(), $students, $seed);
+        return Rehearsal::of(PaperReader::read(self::paper(4)), $difficulty, self::marked(), $students, $seed);
+    }
+
+    private static function marked(int $questions = 8): MachineMarked
+    {
+        return new MachineMarked(array_map(static fn (int $i): string => "e$i", range(1, $questions)));
     }
 
     /** @return list<string> */

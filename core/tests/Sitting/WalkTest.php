@@ -12,6 +12,7 @@ use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Sitting\AttemptRule;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\FeedbackPlan;
+use ChalkLadder\Core\Sitting\MachineMarked;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Turn;
 use ChalkLadder\Core\Sitting\Walk;
@@ -19,8 +20,6 @@ use PHPUnit\Framework\TestCase;
 
 final class WalkTest extends TestCase
 {
-    private const MARKED = ['e1', 'e2', 'e3', 'e4'];
-
     public function testBelowTheCutTheSecondLookComesNext(): void
     {
         $paper = self::paper();
@@ -29,15 +28,15 @@ final class WalkTest extends TestCase
             new Conditions(),
             'seed',
             ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]],
-            self::MARKED,
+            self::marked(),
         );
         self::assertSame('s3', $walk->current()?->section, 'half is not below half');
 
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::MARKED);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::marked());
         self::assertSame('s2', $walk->current()?->section);
-        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::marked());
         self::assertSame('s3', $walk->current()?->section);
-        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::marked());
         self::assertTrue($walk->ended);
         self::assertNull($walk->current());
     }
@@ -46,16 +45,16 @@ final class WalkTest extends TestCase
     {
         $paper = self::paper(['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
         $outcomes = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('0')]];
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $outcomes, self::marked());
         self::assertSame(['e2'], $walk->current()?->entries);
         self::assertSame(2, $walk->current()->try);
 
         $outcomes['e2'][2] = self::credit('1/2');
-        $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::marked());
         self::assertSame(3, $walk->current()?->try, 'part credit is not right yet');
 
         $outcomes['e2'][3] = self::credit('1');
-        self::assertSame('s3', $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED)->current()?->section);
+        self::assertSame('s3', $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::marked())->current()?->section);
         self::assertSame(
             '1/4',
             (string) Walk::bestCredit($paper, [1 => BigRational::zero(), 2 => BigRational::of('1/2'), 3 => BigRational::one()]),
@@ -67,7 +66,7 @@ final class WalkTest extends TestCase
     {
         $paper = self::paper(['returns' => 2, 'credits' => ['1', '1/2', '1/4']]);
         $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('0')]];
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::marked());
         self::assertSame(['e1', 'e2'], $walk->current()?->entries);
 
         $one = ['e1' => [1 => self::credit('1')]] + $wrong;
@@ -91,16 +90,16 @@ final class WalkTest extends TestCase
             'e2' => array_fill(1, $tries, self::credit('1')),
         ];
         foreach ([1, 2] as $round) {
-            $walk = $walk->leave($paper, new Conditions(), 'seed', $wrong($round), self::MARKED);
+            $walk = $walk->leave($paper, new Conditions(), 'seed', $wrong($round), self::marked());
             self::assertSame(['e1', 'e2'], $walk->current()?->entries, 'all of it comes again, right or wrong');
             self::assertSame([$round + 1, $round + 1], [$walk->current()->try, $walk->current()->round]);
             self::assertFalse($walk->returns());
             self::assertEquals($walk, Walk::fromArray($walk->toArray()));
         }
         self::assertSame([0], $walk->usedUp($paper->sections[0]));
-        self::assertSame('s2', $walk->leave($paper, new Conditions(), 'seed', $wrong(3), self::MARKED)->current()?->section);
+        self::assertSame('s2', $walk->leave($paper, new Conditions(), 'seed', $wrong(3), self::marked())->current()?->section);
         $right = ['e1' => [1 => self::credit('1')]] + $wrong(1);
-        self::assertSame('s2', self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::MARKED)->current()?->section);
+        self::assertSame('s2', self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::marked())->current()?->section);
     }
 
     public function testMissedQuestionsComeBackInEachRoundOfALoop(): void
@@ -114,7 +113,7 @@ final class WalkTest extends TestCase
             foreach ($visit->entries as $entry) {
                 $outcomes[$entry][$visit->try] = self::credit($entry === 'e2' ? '1' : '0');
             }
-            $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::MARKED);
+            $walk = $walk->leave($paper, new Conditions(), 'seed', $outcomes, self::marked());
         }
 
         self::assertSame(['e1e21', 'e12r', 'e1e23', 'e14r', 'e1e25', 'e16r'], $asked);
@@ -125,7 +124,7 @@ final class WalkTest extends TestCase
     {
         $paper = self::loop(null);
         $wrong = ['e1' => [1 => self::credit('0')], 'e2' => [1 => self::credit('1')]];
-        $again = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::MARKED);
+        $again = self::walk($paper)->leave($paper, new Conditions(), 'seed', $wrong, self::marked());
         $right = ['e1' => [1 => self::credit('1')]] + $wrong;
 
         self::assertSame('s2', self::mended($again, $paper, $right, [])->current()?->section);
@@ -152,25 +151,25 @@ final class WalkTest extends TestCase
      */
     private static function mended(Walk $walk, Paper $paper, array $outcomes, array $answered): Walk
     {
-        return $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::MARKED, $answered);
+        return $walk->mended($paper, new Conditions(), 'seed', $outcomes, self::marked(), $answered);
     }
 
     public function testAMendedKeyChangesTheSectionThatIsNotBegunYet(): void
     {
         $paper = self::paper();
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::MARKED);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', ['e1' => [1 => self::credit('1/2')]], self::marked());
         self::assertSame('s2', $walk->current()?->section);
         $now = ['e1' => [1 => self::credit('1')]];
 
-        self::assertSame('s3', $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, [])->current()?->section);
+        self::assertSame('s3', $walk->mended($paper, new Conditions(), 'seed', $now, self::marked(), [])->current()?->section);
         self::assertEquals(
             $walk,
-            $walk->mended($paper, new Conditions(), 'seed', $now, self::MARKED, ['e3']),
+            $walk->mended($paper, new Conditions(), 'seed', $now, self::marked(), ['e3']),
             'whoever has begun it stays',
         );
         self::assertEquals(
             self::walk($paper),
-            self::walk($paper)->mended($paper, new Conditions(), 'seed', $now, self::MARKED, []),
+            self::walk($paper)->mended($paper, new Conditions(), 'seed', $now, self::marked(), []),
             'nothing led to the first',
         );
     }
@@ -183,7 +182,7 @@ final class WalkTest extends TestCase
             new Conditions(),
             'seed',
             ['e1' => [1 => self::credit('1')], 'e2' => [1 => Outcome::byHand('5 words')]],
-            ['e1', 'e3', 'e4'],
+            new MachineMarked(['e1', 'e3', 'e4']),
         );
 
         self::assertSame('s3', $walk->current()?->section, 'all of what a machine marks is right');
@@ -195,7 +194,7 @@ final class WalkTest extends TestCase
         $walk = self::walk($paper);
         self::assertTrue($walk->isOpen('e1', 1));
         self::assertFalse($walk->isOpen('e1', 2));
-        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        $walk = $walk->leave($paper, new Conditions(), 'seed', [], self::marked());
         self::assertFalse($walk->isOpen('e1', 1));
         self::assertTrue($walk->isOpen('e3', 1));
     }
@@ -203,7 +202,7 @@ final class WalkTest extends TestCase
     public function testAWalkSurvivesBeingStored(): void
     {
         $paper = self::paper();
-        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', [], self::MARKED);
+        $walk = self::walk($paper)->leave($paper, new Conditions(), 'seed', [], self::marked());
         self::assertEquals($walk, Walk::fromArray($walk->toArray()));
     }
 
@@ -269,7 +268,7 @@ final class WalkTest extends TestCase
             new Conditions(),
             'seed',
             ['e1' => [1 => self::credit($e1)], 'e2' => [1 => self::credit($e2)]],
-            self::MARKED,
+            self::marked(),
         )->current()?->section;
 
         self::assertSame('s2', $to('1', '0'));
@@ -283,11 +282,11 @@ final class WalkTest extends TestCase
     {
         $paper = self::paper(['returns' => 1, 'credits' => ['1']]);
         $right = ['e1' => [1 => self::credit('1')], 'e2' => [1 => self::credit('1')]];
-        self::assertTrue(self::walk($paper)->mayGoOn($paper, self::MARKED));
+        self::assertTrue(self::walk($paper)->mayGoOn($paper, self::marked()));
 
-        $last = self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::MARKED);
-        self::assertTrue($last->mayGoOn($paper, self::MARKED), 'e4 can come back');
-        self::assertFalse($last->mayGoOn($paper, ['e1', 'e2', 'e3']), 'nothing that a marker reads comes back');
+        $last = self::walk($paper)->leave($paper, new Conditions(), 'seed', $right, self::marked());
+        self::assertTrue($last->mayGoOn($paper, self::marked()), 'e4 can come back');
+        self::assertFalse($last->mayGoOn($paper, new MachineMarked(['e1', 'e2', 'e3'])), 'nothing that a marker reads comes back');
     }
 
     public function testStatusSaysWhoseTurnItIs(): void
@@ -326,5 +325,10 @@ final class WalkTest extends TestCase
     private static function credit(string $credit): Outcome
     {
         return Outcome::of(BigRational::of($credit), '', '');
+    }
+
+    private static function marked(): MachineMarked
+    {
+        return new MachineMarked(['e1', 'e2', 'e3', 'e4']);
     }
 }

@@ -81,7 +81,7 @@ final readonly class Exports
         $table = [];
         foreach ($rows as $row) {
             $entry = $row['entry'];
-            $item = $handout->edition->own($entry, $row['seed'])->item ?? null;
+            $item = $handout->edition->own($entry, $row['seed'], $row['try'])->item ?? null;
             if ($item === null) {
                 continue;
             }

@@ -47,13 +47,13 @@ final readonly class StudentWork
             $names,
         );
         foreach ($sitting->walk->steps($sitting->edition->paper()) as ['entry' => $entry, 'try' => $try]) {
-            $item = $sitting->own($entry)?->item;
+            $item = $sitting->own($entry, $try)?->item;
             if ($item !== null) {
                 $answers[] = $view($item, $entry, $try, $byStep[$entry][$try] ?? null);
             }
         }
         foreach ($this->sittings->late($sitting) as $answer) {
-            $item = $sitting->own($answer->entry)?->item;
+            $item = $sitting->own($answer->entry, $answer->try)?->item;
             if ($item !== null) {
                 $late[] = $view($item, $answer->entry, $answer->try, $answer);
             }

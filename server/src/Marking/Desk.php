@@ -104,7 +104,7 @@ final readonly class Desk
         // A second marker is not to see what the first one gave.
         $events = $second ? [] : $this->marks->ofQuestion($handoutId, $entry);
         $views = array_map(static function (DeskAnswer $a) use ($edition, $item, $entry, $second, $names, $events): MarkedAnswerView {
-            $own = $edition->own($entry, $a->seed)->item ?? $item;
+            $own = $edition->own($entry, $a->seed, $a->answer->try)->item ?? $item;
             $student = $names[$a->studentId] ?? $a->student;
             $ownNumber = $a->walk->numbers($edition->paper())[$entry] ?? null;
 
@@ -153,7 +153,7 @@ final readonly class Desk
             $kind = MarkEvent::BY_HAND;
             $marked = $this->work->mark($who->teamId, $input->sittingId, $input->entry, $input->try, $input->markVersion,
                 function (StoredSitting $sitting, Answer $before) use ($who, $input, &$kind): HandMark {
-                    $item = $sitting->own($input->entry)->item ?? throw Problem::notFound('The question');
+                    $item = $sitting->own($input->entry, $input->try)->item ?? throw Problem::notFound('The question');
                     if ($who->role === Role::Marker && !$item->rule->waitsForMarker()) {
                         throw Problem::refused('A marker marks open answers; a teacher corrects the machine.');
                     }

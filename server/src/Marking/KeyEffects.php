@@ -40,7 +40,7 @@ final readonly class KeyEffects
         // Where numbers are a student's own, or a check looks back, like answers may be worth different credit.
         $each = $after->hasVariables() || $item->looksBackTo() !== [];
         $given = array_map(
-            static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId : ''),
+            static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId.'|'.$a->try : ''),
             $answers,
         );
         $check = $each ? $this->checkEach(
@@ -75,7 +75,7 @@ final readonly class KeyEffects
             [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try.'.'.$answer->hintsOpened] ??= [
                 self::marks($edition, $item, $change->before, $answer, $step),
                 self::marks($edition, $item, $change->after, $answer, $step),
-                ($each ? $edition->own($entry, $answer->seed)->item ?? $item : $item)->rule->inWords($answer->response),
+                ($each ? $edition->own($entry, $answer->seed, $answer->try)->item ?? $item : $item)->rule->inWords($answer->response),
             ];
             $effect = new EffectView($answer->student, $words, NumberText::write($before), NumberText::write($now));
             if ($now->isGreaterThan($before)) {
@@ -97,18 +97,18 @@ final readonly class KeyEffects
     private function checkEach(PublishedPaper $edition, string $entry, Item $item, ItemTemplate $after, array $answers): \Closure
     {
         $beside = $item->looksBackTo() === [] ? [] : $this->remarking->everything($edition->id);
-        $seeds = [];
+        $given = [];
         foreach ($answers as $answer) {
-            $seeds[$answer->sittingId] = $answer->seed;
+            $given[$answer->sittingId.'|'.$answer->try] = $answer;
         }
 
-        return static function (Given $one, bool $new) use ($edition, $entry, $after, $seeds, $beside): Outcome {
-            $seed = $seeds[$one->case] ?? '';
-            $own = static fn (string $id): ?OwnItem => $id === $entry && $new
-                ? $after->with($edition->own($id, $seed)->numbers ?? [])
-                : $edition->own($id, $seed);
+        return static function (Given $one, bool $new) use ($edition, $entry, $after, $given, $beside): Outcome {
+            $answer = $given[$one->case];
+            $own = static fn (string $id, int $try): ?OwnItem => $id === $entry && $new
+                ? $after->with($edition->own($id, $answer->seed, $try)->numbers ?? [])
+                : $edition->own($id, $answer->seed, $try);
 
-            return (new Checking($edition->paper(), $own, $beside[$one->case] ?? []))->outcome($entry, $one->response);
+            return (new Checking($edition->paper(), $own, $beside[$answer->sittingId] ?? []))->outcome($entry, $one->response, $answer->try);
         };
     }
 

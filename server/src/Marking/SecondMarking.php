@@ -32,7 +32,7 @@ final readonly class SecondMarking
     {
         $this->transaction->run(function () use ($who, $input): void {
             [$sitting, $first] = $this->work->firstMark($who->teamId, $input->sittingId, $input->entry, $input->try);
-            $rule = $sitting->own($input->entry)?->item->rule;
+            $rule = $sitting->own($input->entry, $input->try)?->item->rule;
             if (!$rule instanceof Rubric) {
                 throw Problem::notFound('The open question');
             }

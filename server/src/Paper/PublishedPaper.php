@@ -10,6 +10,7 @@ use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Item\OwnItem;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
+use ChalkLadder\Core\Sitting\MachineMarked;
 
 /**
  * A published paper with its questions in full, under the keys that hold now. It is kept as plain documents and read
@@ -18,6 +19,7 @@ use ChalkLadder\Core\Paper\PaperReader;
 final class PublishedPaper
 {
     private ?Paper $paper = null;
+    private ?MachineMarked $marked = null;
 
     /** @var array<string, ItemTemplate> */
     private array $read = [];
@@ -73,8 +75,11 @@ final class PublishedPaper
         return $this->has($entry) ? $this->written($entry) : null;
     }
 
-    /** The question as the owner of a sitting's seed has it. Their numbers outlast a changed key. */
-    public function own(string $entry, string $seed): ?OwnItem
+    /**
+     * The question as the owner of a sitting's seed has it at a try: the same numbers at each, if the mastery rule does not say otherwise.
+     * Their numbers outlast a changed key.
+     */
+    public function own(string $entry, string $seed, int $try = 1): ?OwnItem
     {
         if (!$this->has($entry)) {
             return null;
@@ -85,7 +90,9 @@ final class PublishedPaper
         }
         $published = isset($this->drawnFrom[$entry]) ? ItemTemplate::read($this->drawnFrom[$entry]) : $template;
 
-        return $this->own["$entry|$seed"] ??= $template->with($published->own("$seed|$entry")->numbers);
+        $draw = "$seed|$entry".($try > 1 && $this->paper()->mastery?->otherNumbers === true ? "|$try" : '');
+
+        return $this->own[$draw] ??= $template->with($published->own($draw)->numbers);
     }
 
     /** Whether a check asks for an earlier answer: then one answer's change may change what another is worth. */
@@ -102,13 +109,24 @@ final class PublishedPaper
         return false;
     }
 
-    /** @return list<string> entries whose answers a machine marks */
-    public function machineMarked(): array
+    /** The entries whose answers a machine marks, with what each is evidence of. */
+    public function machineMarked(): MachineMarked
     {
-        return array_keys(array_filter(
+        return $this->marked ??= $this->readMarked();
+    }
+
+    private function readMarked(): MachineMarked
+    {
+        $marked = array_filter(
             $this->items(),
             static fn (Item $i): bool => !$i->rule->waitsForMarker() && $i->type()->definition()->isScored(),
-        ));
+        );
+
+        return new MachineMarked(
+            array_keys($marked),
+            array_map(static fn (Item $i): ?string => $i->skill, $marked),
+            array_keys(array_filter($marked, fn (string $entry): bool => $this->written($entry)->hasVariables(), ARRAY_FILTER_USE_KEY)),
+        );
     }
 
     /** {@see Item::afterHints()} for the question of an entry. */

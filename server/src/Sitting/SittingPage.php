@@ -70,7 +70,7 @@ final readonly class SittingPage
                         null,
                     );
                 }
-                $item = $sitting->own($id)?->item;
+                $item = $sitting->own($id, $visit->try)?->item;
                 if ($item === null) {
                     continue;
                 }
@@ -84,7 +84,7 @@ final readonly class SittingPage
                     $item->face($sitting->showing($id)),
                     false,
                     array_column($section?->beside($id) ?? [], 'id'),
-                    $answer === null ? null : $sitting->covered($id, $answer->response)->toArray(),
+                    $answer === null ? null : $sitting->covered($id, $visit->try, $answer->response)->toArray(),
                     $answer->counter ?? 0,
                     $state === SittingState::Open && $walk->isOpen($id, $visit->try) && !($answer->settled ?? false),
                     $answer->settled ?? false,

@@ -161,7 +161,7 @@ final readonly class Sittings
         return $this->change($who, $id, fn (Sitting $entity, StoredSitting $sitting) => $entity->openHint(
             $step->entry,
             $step->try,
-            min($step->nth, count($sitting->own($step->entry)->item->hints ?? [])),
+            min($step->nth, count($sitting->own($step->entry, $step->try)->item->hints ?? [])),
             $this->clock->now(),
         ));
     }
@@ -263,7 +263,7 @@ final readonly class Sittings
     /** The answer as it is to be stored; null when the paper has no such question. */
     private static function answer(StoredSitting $sitting, SaveInput $save): ?Answer
     {
-        $own = $sitting->own($save->entry);
+        $own = $sitting->own($save->entry, $save->try);
         if ($own === null) {
             return null;
         }
@@ -303,7 +303,7 @@ final readonly class Sittings
     private function refreshOutcomes(Sitting $entity, StoredSitting $sitting): void
     {
         foreach ($this->reader->answers($sitting) as $answer) {
-            if ($sitting->own($answer->entry)?->item->looksBackTo() !== []) {
+            if ($sitting->own($answer->entry, $answer->try)?->item->looksBackTo() !== []) {
                 $entity->replaceOutcome($answer->entry, $answer->try, $answer->outcome);
             }
         }

@@ -40,10 +40,10 @@ final readonly class StoredSitting
     ) {
     }
 
-    /** The question as this sitting's student has it. */
-    public function own(string $entry): ?OwnItem
+    /** The question as this sitting's student has it at a try. */
+    public function own(string $entry, int $try): ?OwnItem
     {
-        return $this->edition->own($entry, $this->seed);
+        return $this->edition->own($entry, $this->seed, $try);
     }
 
     /** How this student's device names the options of a question. */
@@ -53,9 +53,9 @@ final readonly class StoredSitting
     }
 
     /** A response as this student's device knows it. */
-    public function covered(string $entry, Response $response): Response
+    public function covered(string $entry, int $try, Response $response): Response
     {
-        $own = $this->own($entry);
+        $own = $this->own($entry, $try);
 
         return $own === null ? $response : $this->veil($entry)->cover($own->item->rule, $response);
     }

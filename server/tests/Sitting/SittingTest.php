@@ -180,7 +180,7 @@ final class SittingTest extends ApiCase
             new TextResponse('reef'),
             1,
             false,
-            $before->checking()->outcome('e-text', new TextResponse('reef')),
+            $before->checking()->outcome('e-text', new TextResponse('reef'), 1),
         );
 
         self::assertNull(self::service(Saving::class)->all($before, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));

@@ -53,12 +53,12 @@ final readonly class PreviewController
         $marked = static fn (array $steps, string $entry, int $try): bool => $times($steps, $entry, $try) > 0;
         $answers = $given = [];
         foreach ($input->saves as $save) {
-            $item = $edition->own($save->entry, self::SEED)?->item;
+            $item = $edition->own($save->entry, self::SEED, $save->try)?->item;
             $given[$save->entry][$save->try] = $item === null
                 ? $save->value
                 : Veil::over(self::SEED, $save->entry)->uncover($item->rule, $save->value);
         }
-        $checking = new Checking($edition->paper(), static fn (string $entry): ?OwnItem => $edition->own($entry, self::SEED), $given);
+        $checking = new Checking($edition->paper(), static fn (string $entry, int $try): ?OwnItem => $edition->own($entry, self::SEED, $try), $given);
         foreach ($input->saves as $save) {
             if ($edition->has($save->entry)) {
                 $value = $given[$save->entry][$save->try];
@@ -68,7 +68,7 @@ final readonly class PreviewController
                     $value,
                     $save->counter,
                     $input->handedIn || $marked($input->settled, $save->entry, $save->try),
-                    $checking->outcome($save->entry, $value),
+                    $checking->outcome($save->entry, $value, $save->try),
                     hintsOpened: $times($input->hints, $save->entry, $save->try),
                     confidence: $save->confidence,
                     working: $save->working,
@@ -87,7 +87,7 @@ final readonly class PreviewController
                     new TextResponse(''),
                     0,
                     false,
-                    $checking->outcome($hint->entry, new TextResponse('')),
+                    $checking->outcome($hint->entry, new TextResponse(''), $hint->try),
                     hintsOpened: $times($input->hints, $hint->entry, $hint->try),
                 );
             }

@@ -113,7 +113,7 @@ final readonly class SittingReader extends ReadModel
         return array_map(static function (array $r) use ($given, $checking): Answer {
             $response = $given[$r['entry']][$r['try']];
 
-            return self::answer($r, $response, $checking->outcome($r['entry'], $response));
+            return self::answer($r, $response, $checking->outcome($r['entry'], $response, $r['try']));
         }, $rows);
     }
 
@@ -129,7 +129,7 @@ final readonly class SittingReader extends ReadModel
         $late = [];
         foreach ($rows as $row) {
             $response = ResponseReader::fromArray(Json::decode($row['value']));
-            $own = $sitting->own($row['entry']);
+            $own = $sitting->own($row['entry'], $row['try']);
             if ($own !== null) {
                 $late[] = new Answer($row['entry'], $row['try'], $response, $row['counter'], true, $own->check($response));
             }
