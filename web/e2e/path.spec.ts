@@ -44,7 +44,7 @@ test('a teacher goes from a question to regrouped students with their next work'
     await page.getByRole('button', { name: 'Add a way on' }).click()
     await expect(page.getByLabel('leads to')).toHaveText('Section 2')
     await page.getByRole('button', { name: 'else → the end' }).click()
-    await page.getByLabel('Missed questions come back until right').check()
+    await page.getByLabel('Missed questions come back').check()
     await pickFrom(page.getByLabel('At most'), 'once')
     // Above half, the second section would be skipped by everyone: both ways lead on here.
     await pickFrom(page.getByLabel('leads to'), 'Section 2')

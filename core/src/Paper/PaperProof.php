@@ -79,7 +79,7 @@ final readonly class PaperProof
         foreach (array_diff(array_column($paper->sections, 'id'), $graph->from($first, $possible)) as $id) {
             $defects[] = Defect::blocking(sprintf('Section "%s" is never reached.', $paper->section($id)->title ?? $id), $id);
         }
-        array_push($defects, ...self::roundDefects($paper, $graph));
+        array_push($defects, ...self::roundDefects($paper, $graph), ...MasteryProof::defects($paper, $items));
         [$least, $most, $short, $long] = self::range($paper, $graph, $ways);
 
         return new self($defects, [$least, $most], [$short, $long], $exits);
@@ -278,9 +278,9 @@ final readonly class PaperProof
     /**
      * @param array<string, ItemTemplate> $items
      *
-     * @return list<Entry>
+     * @return list<Entry> questions of the section that a machine marks and that are worth something
      */
-    private static function machineMarked(Section $section, array $items): array
+    public static function machineMarked(Section $section, array $items): array
     {
         return array_values(array_filter($section->questions(), static function (Entry $e) use ($items): bool {
             $item = $items[$e->item ?? ''] ?? null;

@@ -88,17 +88,32 @@ final readonly class SkillMastery
      */
     public function wanted(array $credits): string
     {
+        $more = $this->more($credits);
+
+        return match (true) {
+            $more === null => 'more right answers',
+            $more === 0 => 'shown',
+            $this->kind === self::STREAK && $more > 1 => sprintf('%d more right in a row', $more),
+            default => sprintf('%d more right answer%s', $more, $more === 1 ? '' : 's'),
+        };
+    }
+
+    /**
+     * How many right answers more, with none missed between, would show the skill.
+     *
+     * @param list<BigRational> $credits as in {@see isShown()}
+     *
+     * @return int|null null where 50 would not do
+     */
+    public function more(array $credits): ?int
+    {
         for ($more = 0; $more <= self::MOST; ++$more) {
             if ($this->isShown([...$credits, ...array_fill(0, $more, BigRational::one())])) {
-                return match (true) {
-                    $more === 0 => 'shown',
-                    $this->kind === self::STREAK && $more > 1 => sprintf('%d more right in a row', $more),
-                    default => sprintf('%d more right answer%s', $more, $more === 1 ? '' : 's'),
-                };
+                return $more;
             }
         }
 
-        return 'more right answers';
+        return null;
     }
 
     /** @param list<BigRational> $credits of the answers on this skill, 0…1, in the order they were given */

@@ -132,6 +132,31 @@ final class PaperProofTest extends TestCase
         self::assertCount(1, self::blocking($proof), 'what it would do is not held against the rest');
     }
 
+    /**
+     * @param list<string> $items
+     * @param list<string> $says
+     */
+    #[TestWith([['one', 'two'], 2, false, []])]
+    #[TestWith([['one', 'open'], 2, false, [
+        'e1: The skill of this question can never count as shown: it takes 2 right answers, and there are places for 1.',
+    ]])]
+    #[TestWith([['drawn'], 3, true, []])]
+    #[TestWith([['drawn'], 3, false, [
+        'e1: The skill of this question can never count as shown: it takes 3 right answers, and there are places for 1.',
+    ]])]
+    #[TestWith([['one', 'two'], 2, true, [': No question here has numbers of its own, so missed questions come back as they are.']])]
+    public function testFindsASkillThatCanNeverCountAsShown(array $items, int $right, bool $otherNumbers, array $says): void
+    {
+        $proof = self::proof([['s1', $items, null]], [
+            'returns' => 2, 'credits' => ['1'], 'shown' => ['kind' => 'streak', 'right' => $right], 'otherNumbers' => $otherNumbers,
+        ]);
+
+        self::assertSame($says, array_values(array_map(
+            static fn (Defect $d): string => $d->where.': '.$d->message,
+            array_filter($proof->defects, static fn (Defect $d): bool => preg_match('/shown|numbers/', $d->message) === 1),
+        )));
+    }
+
     public function testARouteNeedsAQuestionThatIsMarkedAtOnce(): void
     {
         $proof = self::proof([['s1', ['open'], ['below' => '1/2', 'then' => 's2', 'else' => 'end']], ['s2', ['one'], null]]);
@@ -171,7 +196,9 @@ final class PaperProofTest extends TestCase
             $items[$rule] = Rules::item($rule);
         }
 
-        return PaperProof::of(PaperReader::read($json), array_map(ItemTemplate::of(...), $items));
+        $drawn = ['variables' => [['name' => 'h', 'choices' => ['1', '2', '3']]]] + $items['one']->toArray();
+
+        return PaperProof::of(PaperReader::read($json), array_map(ItemTemplate::of(...), $items) + ['drawn' => ItemTemplate::read($drawn)]);
     }
 
     /** @return list<string> */

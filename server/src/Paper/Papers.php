@@ -78,7 +78,7 @@ final readonly class Papers
             $draft->toArray(),
             $paper->version(),
             array_map(static fn (ItemTemplate $i): array => $i->toArray(), $items),
-            ProofView::of(PaperProof::of($draft, $items)),
+            ProofView::of(PaperProof::of($draft, $items), $draft->mastery?->sentence() ?? ''),
             $latest['id'] ?? null,
             $latest['number'] ?? null,
             $latest !== null && ($latest['of_version'] < $paper->version() || $changed !== []),
@@ -113,11 +113,14 @@ final readonly class Papers
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
             $paper = $this->locked($who->teamId, $id, $input->version);
-            $items = $this->itemsOf($who->teamId, $paper->content());
-            $proof = PaperProof::of($paper->content(), $items);
+            $content = $paper->content();
+            $items = $this->itemsOf($who->teamId, $content);
+            $proof = PaperProof::of($content, $items);
             if (!$proof->mayPublish()) {
                 $first = array_values(array_filter($proof->defects, static fn ($d): bool => $d->blocks))[0]->message ?? '';
-                throw new Problem(422, 'This paper cannot be published yet.', $first, extra: ['proof' => ProofView::of($proof)]);
+                throw new Problem(422, 'This paper cannot be published yet.', $first, extra: [
+                    'proof' => ProofView::of($proof, $content->mastery?->sentence() ?? ''),
+                ]);
             }
             $latest = $this->published->latest($id);
             if ($latest !== null && $latest['of_version'] === $paper->version() && $this->bankChanges->entries($latest['id']) === []) {

@@ -11,8 +11,10 @@ use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
+use ChalkLadder\Server\Sitting\Api\View\SkillView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\Api\View\ToldView;
 
@@ -22,11 +24,15 @@ use ChalkLadder\Server\Sitting\Api\View\ToldView;
  */
 final readonly class SittingPage
 {
+    public function __construct(private Terms $terms)
+    {
+    }
+
     /**
      * @param list<Answer> $answers
      * @param int          $live    the last message that this holds, where it is known
      */
-    public function draw(StoredSitting $sitting, array $answers, int $live = 0): SittingView
+    public function draw(string $teamId, StoredSitting $sitting, array $answers, int $live = 0): SittingView
     {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -126,8 +132,37 @@ final readonly class SittingPage
             $sitting->message,
             $sitting->reply,
             $sitting->handedInAt,
+            $this->skills($teamId, $sitting, $answers),
             $live,
         );
+    }
+
+    /**
+     * What is right is not given away by it: answers of the open pass count only once the student has been told how they stand.
+     *
+     * @param list<Answer> $answers
+     *
+     * @return list<SkillView>
+     */
+    private function skills(string $teamId, StoredSitting $sitting, array $answers): array
+    {
+        $paper = $sitting->edition->paper();
+        $shown = $paper->mastery?->shown;
+        if ($shown === null) {
+            return [];
+        }
+        $walk = $sitting->walk;
+        $told = array_filter($answers, static fn (Answer $a): bool => $a->settled || !$walk->isOpen($a->entry, $a->try));
+        $marked = $sitting->edition->machineMarked();
+        $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $sitting->conditions->feedback->tellsAtOnce());
+        $names = $this->terms->skillNames($teamId);
+
+        return array_map(static fn (string $skill): SkillView => new SkillView(
+            $names[$skill] ?? 'a skill that is gone',
+            $shown->wanted($evidence[$skill] ?? []),
+            $shown->isShown($evidence[$skill] ?? []),
+            array_values(array_filter($marked->entries, static fn (string $entry): bool => $marked->skill($entry) === $skill)),
+        ), $marked->skills());
     }
 
     /** @param BigRational|null $marks of this try */

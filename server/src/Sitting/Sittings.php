@@ -335,6 +335,6 @@ final readonly class Sittings
     {
         $sitting = $this->reader->ofStudent($who->id, $id);
 
-        return $this->page->draw($sitting, $this->reader->answers($sitting), $live);
+        return $this->page->draw($who->teamId, $sitting, $this->reader->answers($sitting), $live);
     }
 }

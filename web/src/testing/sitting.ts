@@ -77,6 +77,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   message: '',
   reply: null,
   handedInAt: null,
+  skills: [],
   live: 0,
   ...change,
 })

@@ -113,6 +113,6 @@ final readonly class PreviewController
             new Window(),
         );
 
-        return $this->page->draw($stored, $answers);
+        return $this->page->draw($who->teamId, $stored, $answers);
     }
 }

@@ -35,6 +35,7 @@ const start: Paper = {
 const proof: Schemas['PaperProofView'] = {
   defects: [],
   mayPublish: true,
+  mastery: '',
   leastPoints: '13/10',
   mostPoints: '13/10',
   leastQuestions: 3,
@@ -199,9 +200,43 @@ describe('The inspector', () => {
     expect(screen.queryByRole('button', { name: 'Remove the section' })).toBeNull()
   })
 
+  it('asks when a skill counts as shown, and keeps the rest of the rule', async () => {
+    const user = show(<Desk paper={{ ...start, mastery: { returns: 1, credits: ['1', '1/2'] } }} />)
+    const choose = async (field: string, option: string) => {
+      await user.click(screen.getByRole('combobox', { name: field }))
+      await user.click(await screen.findByRole('option', { name: option }))
+    }
+    await choose('Until', 'its skill: so many right in a row')
+    expect(now.mastery).toEqual({ returns: 1, credits: ['1', '1/2'], shown: { kind: 'streak', right: 3 } })
+    await user.clear(screen.getByLabelText('Right in a row'))
+    await user.type(screen.getByLabelText('Right in a row'), '4')
+    await choose('Those with numbers of their own', 'come back with other numbers')
+    await user.type(screen.getByLabelText('After at least so many other questions'), '{ArrowUp}{ArrowUp}')
+    expect(now.mastery).toEqual({
+      returns: 1,
+      credits: ['1', '1/2'],
+      shown: { kind: 'streak', right: 4 },
+      otherNumbers: true,
+      gap: 2,
+    })
+    await choose('Until', 'its skill: a share of the marks')
+    await choose('Of the marks', '90 %')
+    expect(now.mastery?.shown).toEqual({ kind: 'share', share: '9/10', answers: 5 })
+    await choose('Until', 'its skill: most likely known')
+    await user.click(screen.getByRole('button', { name: 'What it is reckoned with' }))
+    const slip = await screen.findByLabelText('Slips though it is known')
+    await user.clear(slip)
+    await user.type(slip, '0.2')
+    expect(now.mastery?.shown).toEqual({ kind: 'known', share: '19/20', slip: '0.2' })
+    await choose('Until', 'each is right')
+    await choose('Those with numbers of their own', 'come back with the same numbers')
+    await user.type(screen.getByLabelText('After at least so many other questions'), '{ArrowDown}{ArrowDown}')
+    expect(now.mastery).toEqual({ returns: 1, credits: ['1', '1/2'] })
+  })
+
   it('gives every try of a mastery rule its share', async () => {
     const user = show(<Desk />)
-    await user.click(screen.getByLabelText('Missed questions come back until right'))
+    await user.click(screen.getByLabelText('Missed questions come back'))
     expect(now.mastery).toEqual({ returns: 2, credits: ['1', '1/2', '1/4'] })
     await pickFrom(user, screen.getByLabelText('At most'), 'three times')
     expect(now.mastery).toEqual({ returns: 3, credits: ['1', '1/2', '1/4', '1/4'] })
@@ -209,7 +244,7 @@ describe('The inspector', () => {
     expect(now.mastery?.credits).toEqual(['1', '1/2', '1/4', '0'])
     await pickFrom(user, screen.getByLabelText('At most'), 'once')
     expect(now.mastery).toEqual({ returns: 1, credits: ['1', '1/2'] })
-    await user.click(screen.getByLabelText('Missed questions come back until right'))
+    await user.click(screen.getByLabelText('Missed questions come back'))
     expect(now.mastery).toBeNull()
   })
 

@@ -4,10 +4,9 @@ import { plural, spanInMarks } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
-import { SelectField } from '@/ui/Select'
-import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 import { DefectLine } from './DefectLine'
+import { MasteryForm } from './MasteryForm'
 import { SectionWays } from './SectionWays'
 
 type Props = {
@@ -68,7 +67,7 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
           ) : null}
         </section>
       ) : null}
-      <MasteryForm paper={paper} onChange={onChange} />
+      <MasteryForm paper={paper} sentence={proof.mastery} onChange={onChange} />
       <section>
         <h2 className="text-lg">Proof</h2>
         <p className="text-[15px]">
@@ -93,58 +92,5 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
         ) : null}
       </section>
     </div>
-  )
-}
-
-function MasteryForm({ paper, onChange }: { paper: Paper; onChange: (paper: Paper) => void }) {
-  const rule = paper.mastery
-  const set = (mastery: Paper['mastery']) => onChange({ ...paper, mastery })
-  const credit = (i: number) => rule?.credits[Math.min(i, rule.credits.length - 1)] ?? '1'
-  return (
-    <section className="flex flex-col gap-2">
-      <h2 className="text-lg">Mastery rule</h2>
-      <Tick
-        label="Missed questions come back until right"
-        checked={rule !== null}
-        onChange={(on) => set(on ? { returns: 2, credits: ['1', '1/2', '1/4'] } : null)}
-      />
-      {rule ? (
-        <>
-          <SelectField
-            label="At most"
-            value={String(rule.returns)}
-            onChange={(returns) =>
-              set({
-                returns: Number(returns),
-                credits: Array.from({ length: Number(returns) + 1 }, (_, i) => credit(i)),
-              })
-            }
-            options={[
-              { value: '1', label: 'once' },
-              { value: '2', label: 'twice' },
-              { value: '3', label: 'three times' },
-              ...(rule.returns > 3 ? [{ value: String(rule.returns), label: `${rule.returns} times` }] : []),
-            ]}
-          />
-          {Array.from({ length: rule.returns + 1 }, (_, i) => (
-            <SelectField
-              key={i}
-              label={`Try ${i + 1} earns`}
-              value={credit(i)}
-              onChange={(share) =>
-                set({
-                  ...rule,
-                  credits: Array.from({ length: rule.returns + 1 }, (__, j) => (i === j ? share : credit(j))),
-                })
-              }
-              options={[...new Set(['1', '3/4', '1/2', '1/4', '0', credit(i)])].map((c) => ({
-                value: c,
-                label: c === '1' ? 'all marks' : c === '0' ? 'no marks' : `${c} of the marks`,
-              }))}
-            />
-          ))}
-        </>
-      ) : null}
-    </section>
   )
 }

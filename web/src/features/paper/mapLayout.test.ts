@@ -35,6 +35,7 @@ const says = (...list: string[]) => list.map((one) => ({ to: '', says: one, exac
 const proof: Schemas['PaperProofView'] = {
   defects: [],
   mayPublish: true,
+  mastery: '',
   leastPoints: '4',
   mostPoints: '8',
   leastQuestions: 4,

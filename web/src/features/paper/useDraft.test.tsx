@@ -14,6 +14,7 @@ const stored = (title: string, version: number): Schemas['PaperPaperView'] => ({
   proof: {
     defects: [],
     mayPublish: true,
+    mastery: '',
     leastPoints: '0',
     mostPoints: '0',
     leastQuestions: 0,

@@ -83,6 +83,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     if (pages) void page().catch(() => undefined)
   }, [shows, pages])
   const step = here[Math.min(at, here.length - 1)]
+  const standing = view.skills.find((skill) => step !== undefined && skill.entries.includes(step.entry))
   const looking = over || view.ended || !step
   useEffect(() => {
     driver.moveTo(looking ? null : step)
@@ -166,6 +167,11 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                     <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
                   ) : null}
                 </div>
+                {standing ? (
+                  <p className="mt-1 text-[0.85em]">
+                    <span className="text-quiet">{standing.name}:</span> {standing.wanted}
+                  </p>
+                ) : null}
                 {alone ? (
                   <div className="mt-2">
                     <SourcePage source={alone} />
@@ -323,6 +329,22 @@ function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookPr
         {blank === 0 ? 'Every question here has an answer.' : `${plural(blank, 'question')} without an answer.`}
         {leave ? ' You cannot come back to this part once you go on.' : ''}
       </p>
+      {view.skills.length > 0 ? (
+        <section aria-label="What you have shown" className="mt-4">
+          <p className="text-[0.9em] text-quiet">{view.rules}</p>
+          <ul className="mt-2 border-t">
+            {view.skills.map((skill) => (
+              <li key={skill.name} className="flex gap-3 border-b py-2">
+                <span className="flex-1">{skill.name}</span>
+                <span className={skill.isShown ? 'font-semibold' : ''}>
+                  {skill.isShown ? '✓ ' : ''}
+                  {skill.wanted}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
       {onBack ? (
         <ol className="mt-4 border-t">
           {questions.map((s, i) => (

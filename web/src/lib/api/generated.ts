@@ -2478,6 +2478,7 @@ export interface components {
             leastQuestions: number;
             mostQuestions: number;
             exits: components["schemas"]["PaperSectionExitsView"][];
+            mastery: string;
         };
         PaperPublishInput: {
             version?: number;
@@ -3051,7 +3052,14 @@ export interface components {
             message: string;
             reply: string | null;
             handedInAt: string | null;
+            skills: components["schemas"]["SittingSkillView"][];
             live: number;
+        };
+        SittingSkillView: {
+            name: string;
+            wanted: string;
+            isShown: boolean;
+            entries: string[];
         };
         SittingStepInput: {
             entry?: string;
@@ -3663,8 +3671,33 @@ export interface components {
             route: components["schemas"]["Route"] | null;
         };
         MasteryRule: {
+            /** @description How often a question may come back. */
             returns: number;
             credits: string[];
+            shown?: components["schemas"]["SkillMastery"];
+            /** @description Questions with numbers of their own come back with others. */
+            otherNumbers?: boolean;
+            /** @description How many other questions lie at least between. */
+            gap?: number;
+        };
+        /** @description When a skill counts as shown. Without it, what is missed comes back until it is right. */
+        SkillMastery: {
+            /** @enum {string} */
+            kind: "streak" | "of last" | "share" | "known";
+            /** @description So many in a row, or of the last. */
+            right?: number;
+            /** @description Of how many last answers; over at least how many. */
+            answers?: number;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            share?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            known?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            learn?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            slip?: string;
+            /** @description An exact number: 2, 0.5 or 1/3. */
+            guess?: string;
         };
         Paper: {
             /** @constant */

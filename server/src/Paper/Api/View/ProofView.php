@@ -15,6 +15,7 @@ final readonly class ProofView
     /**
      * @param list<DefectView>       $defects
      * @param list<SectionExitsView> $exits   by section that a sound route leaves
+     * @param string                 $mastery its mastery rule in words, or ''
      */
     public function __construct(
         public array $defects,
@@ -24,10 +25,11 @@ final readonly class ProofView
         public int $leastQuestions,
         public int $mostQuestions,
         public array $exits,
+        public string $mastery,
     ) {
     }
 
-    public static function of(PaperProof $proof): self
+    public static function of(PaperProof $proof, string $mastery): self
     {
         return new self(
             array_map(static fn (Defect $d): DefectView => DefectView::of($d), $proof->defects),
@@ -44,6 +46,7 @@ final readonly class ProofView
                 array_map(strval(...), array_keys($proof->exits)),
                 array_values($proof->exits),
             ),
+            $mastery,
         );
     }
 }

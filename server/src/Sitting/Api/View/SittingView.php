@@ -14,6 +14,7 @@ final readonly class SittingView
      * @param list<StepView> $steps    all that was shown so far, in order
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
      * @param string         $rules    the mastery rule in one sentence, or ''
+     * @param list<SkillView> $skills  how the student stands with each, where the mastery rule counts skills
      * @param int            $live     the last message of the channel that this holds; 0 in the answer to an act
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class SittingView
         public string $message,
         public ?string $reply,
         public ?string $handedInAt,
+        public array $skills,
         public int $live = 0,
     ) {
     }
