@@ -118,6 +118,7 @@ final class History
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
+        $this->handOut($lead, 'ladder', [$classes['8 Kestrel']], ['feedback' => 'at once']);
         $this->handouts->create(
             $lead,
             new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()),

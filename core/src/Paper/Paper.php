@@ -10,21 +10,23 @@ use ChalkLadder\Core\Item\TextFiles;
 final readonly class Paper
 {
     /**
-     * @param list<Section> $sections
-     * @param list<Planned> $plan     how many marks it is to hold on which skills, for its writers
+     * @param list<Section>  $sections
+     * @param list<Planned>  $plan      how many marks it is to hold on which skills, for its writers
+     * @param list<FollowUp> $followUps what comes after it, tried for each student one by one
      */
     public function __construct(
         public string $title,
         public array $sections,
         public ?MasteryRule $mastery = null,
         public array $plan = [],
+        public array $followUps = [],
     ) {
     }
 
     /** @param list<Section> $sections */
     public function withSections(array $sections): self
     {
-        return new self($this->title, $sections, $this->mastery, $this->plan);
+        return new self($this->title, $sections, $this->mastery, $this->plan, $this->followUps);
     }
 
     /**
@@ -139,6 +141,7 @@ final readonly class Paper
             'title' => $this->title,
             'sections' => array_map(static fn (Section $s): array => $s->toArray(), $this->sections),
             'mastery' => $this->mastery?->toArray(),
-        ] + ($this->plan === [] ? [] : ['plan' => array_map(static fn (Planned $p): array => $p->toArray(), $this->plan)]);
+        ] + ($this->plan === [] ? [] : ['plan' => array_map(static fn (Planned $p): array => $p->toArray(), $this->plan)])
+            + ($this->followUps === [] ? [] : ['followUps' => array_map(static fn (FollowUp $f): array => $f->toArray(), $this->followUps)]);
     }
 }

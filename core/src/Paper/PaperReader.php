@@ -16,6 +16,7 @@ final class PaperReader
     private const MOST_SECTIONS = 60;
     private const MOST_ENTRIES = 100;
     private const MOST_PLANNED = 40;
+    private const MOST_FOLLOW_UPS = 20;
 
     /**
      * @param array<array-key, mixed> $json
@@ -35,10 +36,11 @@ final class PaperReader
         }
         $mastery = $node->has('mastery') ? self::mastery($node->child('mastery')) : null;
         $plan = $node->has('plan') ? self::plan($node->children('plan', self::MOST_PLANNED)) : [];
+        $followUps = $node->has('followUps') ? array_map(FollowUp::read(...), $node->children('followUps', self::MOST_FOLLOW_UPS)) : [];
         $node->rejectUnknown();
         $node->finish();
 
-        return new Paper($title, $sections, $mastery, $plan);
+        return new Paper($title, $sections, $mastery, $plan, $followUps);
     }
 
     /**

@@ -14,6 +14,7 @@ use ChalkLadder\Server\Bank\ReadModel\TermList;
 use ChalkLadder\Server\Bank\Repository\MisconceptionRepository;
 use ChalkLadder\Server\Bank\Repository\SkillRepository;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 
@@ -24,13 +25,19 @@ final readonly class Terms
         private SkillRepository $skills,
         private MisconceptionRepository $misconceptions,
         private TermList $list,
+        private Teams $teams,
         private Transaction $transaction,
     ) {
     }
 
     public function all(string $teamId): TermsView
     {
-        return new TermsView($this->list->skills($teamId), $this->list->misconceptions($teamId), Unit::symbols());
+        return new TermsView(
+            $this->list->skills($teamId),
+            $this->list->misconceptions($teamId),
+            Unit::symbols(),
+            array_column($this->teams->rungs($teamId)->bands, 'name'),
+        );
     }
 
     /** @return array<string, string> names of the team's misconceptions by id */

@@ -22,6 +22,7 @@ use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Roster\WelcomesMembers;
 use Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Uid\Uuid;
 
 /** Papers given to classes and students under stated conditions. */
 final readonly class Handouts implements WelcomesMembers
@@ -122,6 +123,44 @@ final readonly class Handouts implements WelcomesMembers
             $this->handouts->add($handout);
 
             return $handout->id();
+        });
+    }
+
+    /**
+     * Hands a student what follows a handout by itself. All who get the same paper share one handout; asked twice, it is done once.
+     *
+     * @return bool whether the student has been handed something
+     */
+    public function handOutNext(string $teamId, string $id, string $paperId, string $studentId): bool
+    {
+        return $this->transaction->run(function () use ($teamId, $id, $paperId, $studentId): bool {
+            // Held, so that two who are done at once find one handout.
+            $before = $this->locked($teamId, $id);
+            $next = $this->reader->following($id, $paperId);
+            if ($next !== null) {
+                return $this->locked($teamId, $next)->include($studentId);
+            }
+            $edition = $this->editions->latestOf($teamId, $paperId);
+            if ($edition === null) {
+                return false;
+            }
+            $this->handouts->add(new Handout(
+                $teamId,
+                $edition->id,
+                $edition->paper()->title,
+                new Conditions(feedback: $before->conditions()->feedback),
+                new Window(),
+                [],
+                [$studentId],
+                null,
+                Uuid::v7()->toRfc4122(),
+                $before->madeBy(),
+                $this->clock->now(),
+                $id,
+                $paperId,
+            ));
+
+            return true;
         });
     }
 

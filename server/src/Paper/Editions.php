@@ -52,6 +52,14 @@ final class Editions implements ResetInterface
         return $this->editions->find($teamId, $id) === null ? null : $this->load($id);
     }
 
+    /** The latest edition of a paper of the team's; absent where none is published. */
+    public function latestOf(string $teamId, string $paperId): ?PublishedPaper
+    {
+        $latest = $this->reader->latest($paperId);
+
+        return $latest === null ? null : $this->ofTeam($teamId, $latest['id']);
+    }
+
     /** Whoever changes a key holds the edition until the act ends, and sees it as it is now. */
     public function hold(string $teamId, string $id): PublishedPaper
     {

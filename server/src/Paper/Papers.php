@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Paper;
 
+use ChalkLadder\Core\Item\Defect;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\Entry;
+use ChalkLadder\Core\Paper\FollowUp;
 use ChalkLadder\Core\Paper\Paper as Draft;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Core\Paper\PaperReader;
@@ -34,6 +36,7 @@ use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Platform\Text\RichText;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Uid\Uuid;
 
 /** The team's papers: drafts that save themselves, and their publishing. */
 final readonly class Papers
@@ -78,7 +81,7 @@ final readonly class Papers
             $draft->toArray(),
             $paper->version(),
             array_map(static fn (ItemTemplate $i): array => $i->toArray(), $items),
-            ProofView::of(PaperProof::of($draft, $items), $draft->mastery?->sentence() ?? ''),
+            ProofView::of(PaperProof::of($draft, $items), $draft->mastery?->sentence() ?? '', $this->followUpDefects($draft)),
             $latest['id'] ?? null,
             $latest['number'] ?? null,
             $latest !== null && ($latest['of_version'] < $paper->version() || $changed !== []),
@@ -89,7 +92,7 @@ final readonly class Papers
 
     public function create(StaffUser $who, PaperInput $input): PaperView
     {
-        $draft = $this->read($who->teamId, $input->paper);
+        $draft = $this->read($who->teamId, $input->paper, null);
         $id = $this->transaction->run(function () use ($who, $draft): string {
             $paper = new Paper($who->teamId, $draft, $who->id, $this->clock->now());
             $this->papers->add($paper);
@@ -102,7 +105,7 @@ final readonly class Papers
 
     public function save(StaffUser $who, string $id, PaperInput $input): PaperView
     {
-        $draft = $this->read($who->teamId, $input->paper);
+        $draft = $this->read($who->teamId, $input->paper, $id);
         $this->transaction->run(fn () => $this->locked($who->teamId, $id, $input->version)->save($draft, $who->id, $this->clock->now()));
 
         return $this->show($who->teamId, $id);
@@ -221,8 +224,11 @@ final readonly class Papers
         return $this->bank->items($teamId, $ids);
     }
 
-    /** @param array<array-key, mixed> $json */
-    private function read(string $teamId, array $json): Draft
+    /**
+     * @param array<array-key, mixed> $json
+     * @param string|null             $id   of the paper, where it is one already
+     */
+    private function read(string $teamId, array $json, ?string $id): Draft
     {
         $paper = PaperReader::read($json);
         $sections = [];
@@ -241,6 +247,28 @@ final readonly class Papers
             throw Problem::invalid(['file' => 'A file of this paper is not one of the team’s.']);
         }
 
+        foreach ($cleaned->followUps as $i => $followUp) {
+            if ($followUp->paper === $id) {
+                throw Problem::invalid(["followUps.$i.paper" => 'A paper cannot follow itself.']);
+            }
+            if (!Uuid::isValid($followUp->paper) || $this->papers->find($teamId, $followUp->paper) === null) {
+                throw Problem::invalid(["followUps.$i.paper" => 'Choose a paper of the team’s.']);
+            }
+        }
+
         return $cleaned;
+    }
+
+    /** @return list<Defect> papers that are to follow and cannot be handed out yet */
+    private function followUpDefects(Draft $draft): array
+    {
+        $papers = array_values(array_unique(array_map(static fn (FollowUp $f): string => $f->paper, $draft->followUps)));
+
+        return array_values(array_map(
+            static fn (string $title): Defect => Defect::advice(
+                sprintf('“%s” is to follow and has no edition yet, so nobody is handed it.', $title === '' ? 'Untitled paper' : $title),
+            ),
+            $this->list->unpublished($papers),
+        ));
     }
 }

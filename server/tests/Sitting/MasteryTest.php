@@ -85,8 +85,8 @@ final class MasteryTest extends ApiCase
     {
         $lead = $this->world->lead;
         $terms = $this->world->get(Terms::class);
-        $skill = array_search('Reading tables', $terms->skillNames($lead->teamId), true)
-            ?: $terms->addSkill($lead, new TermInput('Reading tables'))->id;
+        $known = array_search('Reading tables', $terms->skillNames($lead->teamId), true);
+        $skill = $known === false ? $terms->addSkill($lead, new TermInput('Reading tables'))->id : $known;
         $item = $this->world->get(Bank::class)->create($lead, new ItemInput([
             'title' => $title,
             'skill' => $skill,

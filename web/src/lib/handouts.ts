@@ -13,7 +13,13 @@ export const useHandouts = () =>
   })
 
 export const toWhom = (h: Handout) =>
-  h.group ? `group “${h.group}”` : h.classes.length > 0 ? h.classes.join(', ') : plural(h.expected, 'student')
+  h.group
+    ? `group “${h.group}”`
+    : h.follows
+      ? `${plural(h.expected, 'student')} after “${h.follows}”`
+      : h.classes.length > 0
+        ? h.classes.join(', ')
+        : plural(h.expected, 'student')
 
 /** How it stands, with the moment that matters next. */
 export const standing = (h: Handout) =>

@@ -51,6 +51,8 @@ class Handout implements Root, TeamOwned
      * @param list<string> $classes  ids
      * @param list<string> $students ids of everybody who is handed it, those of the classes included
      * @param string|null  $groupId  of a kept grouping, where this is a group's follow-up
+     * @param string|null  $followsId    the handout that this one follows by itself, with what its paper says comes next
+     * @param string|null  $followsPaper the paper that comes next, whatever its edition
      */
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
@@ -72,6 +74,10 @@ class Handout implements Root, TeamOwned
         protected string $madeBy,
         #[ORM\Column(name: 'made_at', type: 'moment')]
         protected \DateTimeImmutable $madeAt,
+        #[ORM\Column(name: 'follows_id', type: 'guid', nullable: true)]
+        protected ?string $followsId = null,
+        #[ORM\Column(name: 'follows_paper', type: 'guid', nullable: true)]
+        protected ?string $followsPaper = null,
     ) {
         $this->id = Id::fresh();
         $this->setWindow($window);
@@ -93,6 +99,28 @@ class Handout implements Root, TeamOwned
     public function title(): string
     {
         return $this->title;
+    }
+
+    public function conditions(): Conditions
+    {
+        return $this->conditions;
+    }
+
+    /** Who handed it out answers for what follows from it. */
+    public function madeBy(): string
+    {
+        return $this->madeBy;
+    }
+
+    /** Hands it to one more student; false where they have it, or where it is closed and hands out no more. */
+    public function include(string $studentId): bool
+    {
+        if ($this->closedAt !== null || $this->students->exists(static fn (int $i, HandoutStudent $s): bool => $s->is($studentId))) {
+            return false;
+        }
+        $this->students->add(new HandoutStudent($this, $studentId));
+
+        return true;
     }
 
     public function window(): Window

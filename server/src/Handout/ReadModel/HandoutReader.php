@@ -30,6 +30,15 @@ final readonly class HandoutReader extends ReadModel
         return $this->first('h.id = :id AND h.team_id = :team', ['id' => $id, 'team' => $teamId]);
     }
 
+    /** The handout that follows another by itself, with a paper. */
+    public function following(string $id, string $paperId): ?string
+    {
+        return $this->texts(
+            'SELECT id FROM handout WHERE follows_id = :id AND follows_paper = :paper',
+            ['id' => $id, 'paper' => $paperId],
+        )[0] ?? null;
+    }
+
     /** A handout that the student has been given and may see. */
     public function givenTo(string $studentId, string $id): ?HandedOut
     {

@@ -21,6 +21,19 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
         parent::__construct($connection);
     }
 
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, string> titles of those that have no edition, by id
+     */
+    public function unpublished(array $ids): array
+    {
+        return $ids === [] ? [] : $this->pairs(
+            'SELECT p.id::text, p.title FROM paper p WHERE p.id IN (:ids) AND NOT EXISTS (SELECT 1 FROM edition e WHERE e.paper_id = p.id)',
+            ['ids' => $ids],
+        );
+    }
+
     /** @return list<PaperRowView> the latest first */
     public function all(string $teamId): array
     {

@@ -17,6 +17,7 @@ use ChalkLadder\Server\Platform\Storage\Root;
 use ChalkLadder\Server\Platform\Storage\TeamOwned;
 use ChalkLadder\Server\Sitting\HandMark;
 use ChalkLadder\Server\Sitting\SittingChanged;
+use ChalkLadder\Server\Sitting\WorkChanged;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
@@ -297,5 +298,8 @@ class Sitting implements Root, TeamOwned
     {
         ++$this->revision;
         $this->note(new SittingChanged($this->handoutId, $this->id));
+        if ($this->state->isOver()) {
+            $this->note(new WorkChanged($this->teamId, $this->handoutId, $this->id));
+        }
     }
 }

@@ -64,6 +64,12 @@ final readonly class SittingReader extends ReadModel
         return $this->stored($row);
     }
 
+    /** @return list<string> ids of the misconceptions that the answers of a sitting show, by machine or by hand */
+    public function misconceptions(string $id): array
+    {
+        return $this->texts('SELECT DISTINCT unnest(misconceptions)::text FROM response WHERE sitting_id = :id', ['id' => $id]);
+    }
+
     public function isOf(string $studentId, string $id): bool
     {
         return $this->row('SELECT 1 FROM sitting WHERE id = :id AND student_id = :who', ['id' => $id, 'who' => $studentId]) !== null;

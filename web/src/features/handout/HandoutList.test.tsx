@@ -25,6 +25,7 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
   returned: 0,
   waiting: 0,
   group: null,
+  follows: null,
   ...change,
 })
 const open = (...handouts: Schemas['HandoutHandoutView'][]) => {

@@ -50,6 +50,7 @@ const snapshot = (rows: Row[], status = 'open') => ({
     closesAt: null as string | null,
     closedAt: null,
     group: null,
+    follows: null,
   },
   columns: [
     { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number' },

@@ -64,6 +64,7 @@ function Desk({ paper = start, at = null, said = proof }: { paper?: Paper; at?: 
       </nav>
       <main>
         <Inspector
+          paperId="p1"
           paper={doc}
           proof={said}
           selected={place}

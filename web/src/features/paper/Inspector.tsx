@@ -6,10 +6,12 @@ import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 import { DefectLine } from './DefectLine'
+import { FollowUpForm } from './FollowUpForm'
 import { MasteryForm } from './MasteryForm'
 import { SectionWays } from './SectionWays'
 
 type Props = {
+  paperId: string
   paper: Paper
   proof: Schemas['PaperProofView']
   selected: string | null
@@ -19,7 +21,7 @@ type Props = {
 }
 
 /** What can be said of, and set for, the part that is selected; below it, the whole paper. */
-export function Inspector({ paper, proof, selected, onChange, onSelect, onRehearse }: Props) {
+export function Inspector({ paperId, paper, proof, selected, onChange, onSelect, onRehearse }: Props) {
   const [way, setWay] = useState<{ section: string; at: number } | null>(null)
   const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === selected)
   const section = entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)
@@ -68,6 +70,7 @@ export function Inspector({ paper, proof, selected, onChange, onSelect, onRehear
         </section>
       ) : null}
       <MasteryForm paper={paper} sentence={proof.mastery} onChange={onChange} />
+      <FollowUpForm paperId={paperId} paper={paper} onChange={onChange} />
       <section>
         <h2 className="text-lg">Proof</h2>
         <p className="text-[15px]">

@@ -57,6 +57,7 @@ export function MasteryForm({
       />
       {rule ? (
         <>
+          {sentence === '' ? null : <p className="text-[15px] text-quiet">{sentence}</p>}
           <SelectField
             label="Until"
             value={rule.shown?.kind ?? ''}
@@ -90,7 +91,6 @@ export function MasteryForm({
             }}
           />
           <Tries rule={rule} onChange={set} />
-          {sentence === '' ? null : <p className="text-[15px] text-quiet">{sentence}</p>}
         </>
       ) : null}
     </section>

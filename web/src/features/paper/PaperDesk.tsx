@@ -296,6 +296,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
           }
           right={
             <Inspector
+              paperId={stored.id}
               paper={paper}
               proof={view.proof}
               selected={selected}

@@ -30,6 +30,7 @@ const used = (change: object) => ({
   title: 'Tides',
   classes: ['8 Heron'],
   group: null,
+  follows: null,
   status: 'open',
   closesAt: null,
   opensAt: null,

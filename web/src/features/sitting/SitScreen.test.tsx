@@ -64,6 +64,26 @@ describe('A student at work', () => {
     expect(acts.moveTo.mock.calls.map(([s]) => (s as Step).entry)).toEqual(['e1', 'e2', 'e1'])
   })
 
+  it('sees what the mastery rule still wants of the skill at hand, and of all when looking over', async () => {
+    const user = sit({
+      rules: 'A skill counts as shown with 2 right in a row.',
+      skills: [
+        { name: 'Chart scale', wanted: '2 more right in a row', isShown: false, entries: ['e1'] },
+        { name: 'Rule of twelfths', wanted: 'shown', isShown: true, entries: ['e2'] },
+      ],
+    })
+    expect(screen.getByText('Chart scale:').parentElement?.textContent).toBe('Chart scale: 2 more right in a row')
+    await user.click(button('Leave for now'))
+    expect(screen.queryByText('Chart scale:')).toBeNull()
+    await user.click(button('Look over'))
+    const shown = within(screen.getByRole('region', { name: 'What you have shown' }))
+    expect(shown.getByText('A skill counts as shown with 2 right in a row.')).toBeTruthy()
+    expect(shown.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
+      'Chart scale2 more right in a row',
+      'Rule of twelfths✓ shown',
+    ])
+  })
+
   it('answers by keyboard alone, and the next button is ready', async () => {
     const user = sit()
     await user.tab()

@@ -1939,6 +1939,7 @@ export interface components {
             skills: components["schemas"]["BankTermView"][];
             misconceptions: components["schemas"]["BankTermView"][];
             units: string[];
+            rungs: string[];
         };
         BankTriedView: {
             results: components["schemas"]["BankTryView"][];
@@ -2027,6 +2028,7 @@ export interface components {
             returned: number;
             waiting: number;
             group: string | null;
+            follows: string | null;
         };
         IdentityAccountView: {
             sessions: components["schemas"]["IdentitySessionLineView"][];
@@ -3707,6 +3709,14 @@ export interface components {
             mastery: components["schemas"]["MasteryRule"] | null;
             /** @description How many marks it is to hold on which skills; for its writers. */
             plan?: components["schemas"]["Planned"][];
+            /** @description What a student is handed next; of several that fit the first is taken. */
+            followUps?: components["schemas"]["FollowUp"][];
+        };
+        FollowUp: {
+            /** @description 1 for the lowest. */
+            rung?: number;
+            misconception?: string;
+            paper: string;
         };
         Planned: {
             skill: string;

@@ -10,6 +10,7 @@ final readonly class HandoutView
     /**
      * @param list<string>         $classes names
      * @param array<string, mixed> $conditions
+     * @param string|null          $follows title of the handout that it follows by itself
      */
     public function __construct(
         public string $id,
@@ -31,6 +32,7 @@ final readonly class HandoutView
         public int $returned,
         public int $waiting,
         public ?string $group,
+        public ?string $follows,
     ) {
     }
 }

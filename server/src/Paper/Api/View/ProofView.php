@@ -29,10 +29,11 @@ final readonly class ProofView
     ) {
     }
 
-    public static function of(PaperProof $proof, string $mastery): self
+    /** @param list<Defect> $further that the paper alone does not show */
+    public static function of(PaperProof $proof, string $mastery, array $further = []): self
     {
         return new self(
-            array_map(static fn (Defect $d): DefectView => DefectView::of($d), $proof->defects),
+            array_map(static fn (Defect $d): DefectView => DefectView::of($d), [...$proof->defects, ...$further]),
             $proof->mayPublish(),
             NumberText::write($proof->points[0]),
             NumberText::write($proof->points[1]),
