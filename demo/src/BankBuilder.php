@@ -32,6 +32,8 @@ final class BankBuilder
 
     /** @var array<string, string> */
     private array $items = [];
+    /** @var array<string, string> by slug, of those that are written */
+    private array $paperIds = [];
 
     public function __construct(
         private readonly Scenario $scenario,
@@ -61,6 +63,7 @@ final class BankBuilder
         $editions = [];
         foreach ($this->scenario->bank('papers') as $slug => $paper) {
             $view = $this->papers->create($who, new PaperInput($this->paper($who, Scenario::map($paper))));
+            $this->paperIds[(string) $slug] = $view->id;
             if ((Scenario::map($paper)['draft'] ?? false) === true) {
                 continue;
             }
@@ -261,7 +264,10 @@ final class BankBuilder
             'title' => Scenario::text($paper['title'] ?? ''),
             'sections' => $sections,
             'mastery' => $paper['mastery'] ?? null,
-        ] + (isset($paper['plan']) ? ['plan' => array_map(
+        ] + (isset($paper['followUps']) ? ['followUps' => array_map(
+            fn (mixed $line): array => ['paper' => $this->paperIds[Scenario::text(Scenario::map($line)['paper'] ?? '')] ?? ''] + Scenario::map($line),
+            array_values(Scenario::map($paper['followUps'])),
+        )] : []) + (isset($paper['plan']) ? ['plan' => array_map(
             fn (int|string $skill, mixed $marks): array => [
                 'skill' => $this->skills[(string) $skill] ?? '',
                 'marks' => Scenario::text($marks),

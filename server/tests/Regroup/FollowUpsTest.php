@@ -138,6 +138,6 @@ final class FollowUpsTest extends ApiCase
     {
         $work = $this->as($this->world->students[$name])->get('GET', '/me/work');
 
-        return array_values(array_diff(array_map(strval(...), $work->column('handouts', 'title')), ['Before', 'Heights of tide']));
+        return array_values(array_diff(array_map(static fn (mixed $t): string => is_string($t) ? $t : '', $work->column('handouts', 'title')), ['Before', 'Heights of tide']));
     }
 }

@@ -21,7 +21,8 @@ export function Head({ title, note, children }: { title: ReactNode; note?: React
 
 /**
  * Something to work on in the middle, what it came from at its left, what can be said of it at its right. On a narrow
- * screen they follow each other and the page scrolls as one; what it came from keeps to the upper half.
+ * screen they follow each other and the page scrolls as one; what it came from keeps to the upper half. Each is a place of its own, so
+ * that what stands in it unseen, such as words for a screen reader, makes no page longer.
  */
 export function Desk({
   left,
@@ -44,16 +45,16 @@ export function Desk({
       {left ? (
         <section
           aria-label={leftLabel}
-          className={`max-h-[45vh] shrink-0 overflow-auto border-b p-4 lg:max-h-none lg:border-r lg:border-b-0 print:hidden ${slim ? 'lg:w-[176px]' : 'lg:w-[250px]'}`}
+          className={`relative max-h-[45vh] shrink-0 overflow-auto border-b p-4 lg:max-h-none lg:border-r lg:border-b-0 print:hidden ${slim ? 'lg:w-[176px]' : 'lg:w-[250px]'}`}
         >
           {left}
         </section>
       ) : null}
-      <div className="min-w-0 lg:min-h-0 lg:flex-1 lg:overflow-auto print:overflow-visible">{children}</div>
+      <div className="relative min-w-0 lg:min-h-0 lg:flex-1 lg:overflow-auto print:overflow-visible">{children}</div>
       {right ? (
         <section
           aria-label={rightLabel}
-          className="shrink-0 border-t bg-pale p-5 max-lg:*:max-w-xl lg:w-[330px] lg:overflow-auto lg:border-t-0 lg:border-l print:w-auto print:max-w-md print:overflow-visible print:border-l-0"
+          className="relative shrink-0 border-t bg-pale p-5 max-lg:*:max-w-xl lg:w-[330px] lg:overflow-auto lg:border-t-0 lg:border-l print:w-auto print:max-w-md print:overflow-visible print:border-l-0"
         >
           {right}
         </section>
