@@ -96,7 +96,7 @@ final readonly class Results
                 $rungs->bands,
                 array_keys($rungs->bands),
             ),
-            array_map(fn (QuestionReport $q): QuestionView => $this->question($q, $handout, $counted, $names), $report->questions),
+            array_map(static fn (QuestionReport $q): QuestionView => self::question($q, $handout, self::lines($counted->columns->answered[$q->id] ?? []), $names), $report->questions),
             array_map(
                 static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names),
                 Confusion::among($report->questions),
@@ -130,8 +130,11 @@ final readonly class Results
         ), $counted->columns->students, $manners);
     }
 
-    /** @param array<string, string> $names of misconceptions */
-    private function question(QuestionReport $report, HandedOut $handout, Counted $counted, array $names): QuestionView
+    /**
+     * @param list<LineView>        $lines the most frequent written answers
+     * @param array<string, string> $names of misconceptions
+     */
+    public static function question(QuestionReport $report, HandedOut $handout, array $lines, array $names): QuestionView
     {
         $item = $handout->edition->item($report->id) ?? throw new \LogicException('A question of the report is in the edition.');
 
@@ -150,7 +153,7 @@ final readonly class Results
             $report->notReached,
             $report->waiting,
             array_map(static fn (OptionReport $o): OptionView => self::option($item, $o, $names), $report->options),
-            $report->options === [] ? self::lines($counted->columns->answered[$report->id] ?? []) : [],
+            $report->options === [] ? $lines : [],
             array_map(static fn (Flag $f): FlagView => new FlagView($f->kind, self::evidence($item, $f), $f->option), $report->flags),
             FigureView::of($report->medianTime),
             self::sure($report->confidence),
@@ -243,7 +246,7 @@ final readonly class Results
      *
      * @return list<LineView>
      */
-    private static function lines(array $answered): array
+    public static function lines(array $answered): array
     {
         $counts = [];
         foreach ($answered as $answer) {

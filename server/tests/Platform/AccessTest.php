@@ -48,6 +48,7 @@ final class AccessTest extends RouteCase
         'POST /remarks/{remark}/settle' => self::TEAM, 'POST /remarks/{remark}/reopen' => self::TEAM,
         // Only who wrote it takes it out.
         'DELETE /remarks/{remark}' => [401, 401, 401, 404, 403, 'ok', 409],
+        'GET /items/{item}/uses' => self::TEAM,
         'GET /items/{item}/history' => self::TEAM, 'GET /items/{item}/history/1' => self::TEAM,
         'GET /files' => self::STAFF, 'GET /files/{file}' => self::STAFF_OF_TEAM, 'GET /files/{own}' => self::STAFF_OF_TEAM,
         'GET /files/{scan}/pages/1' => self::STAFF_OF_TEAM,

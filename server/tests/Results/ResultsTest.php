@@ -37,6 +37,33 @@ final class ResultsTest extends ApiCase
         }
     }
 
+    public function testARecordTellsOfEachUseByClassAndEdition(): void
+    {
+        $id = $this->world->items['choice'];
+        self::assertSame([], $this->as($this->world->teacher)->get('GET', "/items/$id/uses")->list('uses'), 'nobody has sat it');
+        $first = $this->world->handOut();
+        foreach (['Ada Okafor' => 'a', 'Benoît Larsen' => 'b'] as $name => $option) {
+            $this->world->sit($name, $first, ['e-choice' => ['options' => [$option]]]);
+        }
+        $other = $this->world->join('8 Wren', 'Dov Lind');
+        $paper = '/papers/'.$this->world->paperId;
+        $this->as($this->world->teacher)->get('PUT', $paper, ['paper' => ['title' => 'Again'] + $this->world->paperDocument(), 'version' => 1]);
+        $second = $this->world->handOut([], $this->get('POST', $paper.'/publish', ['version' => 2])->text('editionId'), [$other->id]);
+        $this->world->sit('Ada Okafor', $second, ['e-choice' => ['options' => ['a']]]);
+
+        $uses = $this->as($this->world->teacher)->get('GET', "/items/$id/uses");
+        self::assertSame([$second, $first], $uses->column('uses', 'handoutId'), 'the latest first');
+        self::assertSame([2, 1], $uses->column('uses', 'edition'));
+        self::assertEquals([1.0, 0.5], [$uses->at('uses.0.question.facility.value'), $uses->at('uses.1.question.facility.value')]);
+        self::assertSame([1, 2], [$uses->at('uses.0.question.facility.n'), $uses->at('uses.1.question.facility.n')]);
+        self::assertSame(
+            $this->results($first)->map('questions.0'),
+            $uses->map('uses.1.question'),
+            'the same figures as in the results',
+        );
+        self::assertSame([], $uses->list('uses.1.classes'), 'one class alone is the whole');
+    }
+
     public function testTheMeanOfAllAttemptsMayCount(): void
     {
         $handout = $this->world->handOut(['attempts' => 3, 'counts' => 'mean']);

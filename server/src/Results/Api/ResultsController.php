@@ -10,12 +10,14 @@ use ChalkLadder\Server\Results\Api\View\ChangeView;
 use ChalkLadder\Server\Results\Api\View\ComparisonsView;
 use ChalkLadder\Server\Results\Api\View\ModelView;
 use ChalkLadder\Server\Results\Api\View\ModerationView;
+use ChalkLadder\Server\Results\Api\View\RecordByUseView;
 use ChalkLadder\Server\Results\Api\View\ResultsView;
 use ChalkLadder\Server\Results\Api\View\SkillsView;
 use ChalkLadder\Server\Results\Changes;
 use ChalkLadder\Server\Results\Comparisons;
 use ChalkLadder\Server\Results\Models;
 use ChalkLadder\Server\Results\Moderation;
+use ChalkLadder\Server\Results\RecordByUse;
 use ChalkLadder\Server\Results\Results;
 use ChalkLadder\Server\Results\SkillTable;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -34,6 +36,7 @@ final readonly class ResultsController
         private Comparisons $comparisons,
         private Changes $changes,
         private Moderation $moderation,
+        private RecordByUse $records,
     ) {
     }
 
@@ -41,6 +44,12 @@ final readonly class ResultsController
     public function show(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $class = ''): ResultsView
     {
         return $this->results->show($who->teamId, $id, $class);
+    }
+
+    #[Route('/items/{id}/uses', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function uses(#[CurrentUser] StaffUser $who, string $id): RecordByUseView
+    {
+        return $this->records->show($who->teamId, $id);
     }
 
     #[Dear]

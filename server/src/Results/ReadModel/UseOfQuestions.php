@@ -35,12 +35,12 @@ final readonly class UseOfQuestions extends ReadModel
     /**
      * @param list<string> $questionIds
      *
-     * @return list<array{item: string, entry: string, handout: string, team: string, state: string}> state: changes whenever anything that was counted does
+     * @return list<array{item: string, entry: string, handout: string, team: string, made: string, state: string}> state: changes whenever anything that was counted does
      */
     public function of(array $questionIds): array
     {
-        /** @var list<array{item: string, entry: string, handout: string, team: string, state: string}> $rows */
-        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout, h.team_id AS team,
+        /** @var list<array{item: string, entry: string, handout: string, team: string, made: string, state: string}> $rows */
+        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout, h.team_id AS team, h.made_at AS made,
             e.rules_version || '-' || w.n || '-' || w.changes AS state
             FROM ".PaperTables::ITEMS.' ei JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
             JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id

@@ -22,6 +22,7 @@ import { Word } from '@/ui/Word'
 import { ItemCard } from './ItemCard'
 import { KeptSearches } from './KeptSearches'
 import { ManyBar } from './ManyBar'
+import { ToRecord } from './ToRecord'
 
 // Its form is fetched after the list is there.
 const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
@@ -315,6 +316,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
             {record.seconds === null ? '' : ` Half answer within ${duration(record.seconds)}.`}
           </p>
         )}
+        {record.students > 0 ? <ToRecord id={id} title={item.data.item.title} /> : null}
         <p className="text-quiet">
           {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}By {item.data.author}.
         </p>

@@ -17,6 +17,7 @@ import { Radios } from '@/ui/Radios'
 import { FaultLine, Failed, Loading } from '@/ui/States'
 import { Tabs } from '@/ui/Tabs'
 import { toast } from '@/ui/toast'
+import { ToRecord } from './ToRecord'
 import { FACES, OtherFace, type Attempt, type Face } from './Faces'
 import { filledText, fitDraw } from './filled'
 import { ItemForm } from './ItemForm'
@@ -349,6 +350,7 @@ function Standing({ stored }: { stored: Schemas['BankItemView'] }) {
             {record.seconds === null ? '' : `, half within ${duration(record.seconds)}`}.
           </p>
         )}
+        {record.students > 0 ? <ToRecord id={stored.id} title={stored.item.title} /> : null}
       </section>
     </>
   )

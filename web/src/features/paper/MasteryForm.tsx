@@ -1,4 +1,4 @@
-import { percent } from '@/lib/format'
+import { percent, rational } from '@/lib/format'
 import { CountField } from '@/ui/CountField'
 import { Fold } from '@/ui/Fold'
 import { NumberField } from '@/ui/NumberField'
@@ -133,7 +133,7 @@ function ShownForm({ shown, onChange }: { shown: Shown; onChange: (shown: Shown)
           options={[...new Set(['1/2', '3/5', '7/10', '3/4', '4/5', '9/10', '1', shown.share ?? '4/5'])].map(
             (share) => ({
               value: share,
-              label: percent(rationalOf(share)),
+              label: percent(rational(share)),
             }),
           )}
         />
@@ -161,11 +161,6 @@ function ShownForm({ shown, onChange }: { shown: Shown; onChange: (shown: Shown)
       </Fold>
     </>
   )
-}
-
-const rationalOf = (text: string) => {
-  const [over, under = '1'] = text.split('/')
-  return Number(over) / Number(under)
 }
 
 function Tries({ rule, onChange }: { rule: Rule; onChange: (rule: Rule) => void }) {

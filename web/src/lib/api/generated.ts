@@ -1060,6 +1060,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/{id}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/join": {
         parameters: {
             query?: never;
@@ -2684,6 +2700,10 @@ export interface components {
             effect: components["schemas"]["ResultsFigureView"];
             differing: components["schemas"]["ResultsDifferingView"][];
         };
+        ResultsClassUseView: {
+            name: string;
+            facility: components["schemas"]["ResultsFigureView"];
+        };
         ResultsComparisonsView: {
             classes: components["schemas"]["ResultsClassResultView"][];
         };
@@ -2841,6 +2861,9 @@ export interface components {
             confidence: components["schemas"]["ResultsSureView"][];
             sureAndWrong: components["schemas"]["ResultsFigureView"] | null;
         };
+        ResultsRecordByUseView: {
+            uses: components["schemas"]["ResultsUseView"][];
+        };
         ResultsResultsView: {
             handout: components["schemas"]["HandoutHandoutView"];
             attemptRule: string;
@@ -2917,6 +2940,14 @@ export interface components {
         ResultsSureView: {
             level: number;
             credit: components["schemas"]["ResultsFigureView"];
+        };
+        ResultsUseView: {
+            handoutId: string;
+            handout: string;
+            madeAt: string;
+            edition: number;
+            classes: components["schemas"]["ResultsClassUseView"][];
+            question: components["schemas"]["ResultsQuestionView"];
         };
         RosterClassInput: {
             name?: string;
@@ -6675,6 +6706,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsRecordByUseView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {
