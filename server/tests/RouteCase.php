@@ -147,6 +147,7 @@ abstract class RouteCase extends ApiCase
                 'explanation' => '',
                 'rule' => ['forms' => [['text' => 'this', 'credit' => '1', 'feedback' => '', 'misconception' => null]]],
             ]],
+            'POST /items/drawn' => ['html' => '<p>Sounded 2.2 m on the bar and waited.</p>'],
             'POST /items/notes' => ['text' => "Which?\nv a\nx b"], 'POST /items/notes/keep' => ['text' => "Which?\nv a\nx b", 'requestId' => '0190a0a0-0000-7000-8000-00000000000a'],
             'POST /bank/searches' => ['name' => 'Hard ones', 'query' => 'right=low'],
             'POST /items/{item}/remarks' => ['id' => '0190a0a0-0000-7000-8000-00000000000b', 'text' => 'Is this fair?', 'part' => 'prompt'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Marking;
 
+use ChalkLadder\Core\Item\ContentWords;
 use ChalkLadder\Core\Item\EditDistance;
 use ChalkLadder\Core\Item\Folding;
 
@@ -17,51 +18,6 @@ final class LookAlike
 {
     private const LONG = 6;
     private const NEAR_ENOUGH = 0.34;
-    private const STOP = [
-        'a',
-        'an',
-        'and',
-        'are',
-        'as',
-        'at',
-        'be',
-        'because',
-        'but',
-        'by',
-        'for',
-        'from',
-        'had',
-        'has',
-        'have',
-        'i',
-        'if',
-        'in',
-        'is',
-        'it',
-        'its',
-        'of',
-        'on',
-        'or',
-        'so',
-        'than',
-        'that',
-        'the',
-        'their',
-        'them',
-        'then',
-        'there',
-        'they',
-        'this',
-        'to',
-        'was',
-        'we',
-        'were',
-        'when',
-        'which',
-        'will',
-        'with',
-        'you',
-    ];
 
     /**
      * @param array<array-key, string> $answers text by id
@@ -180,7 +136,7 @@ final class LookAlike
         $counts = [];
         $in = [];
         foreach ($texts as $i => $text) {
-            $words = array_filter(explode(' ', $text), static fn (string $w): bool => mb_strlen($w) > 1 && !in_array($w, self::STOP, true));
+            $words = array_filter(explode(' ', $text), ContentWords::isOne(...));
             // A plural or a verb's -s is the same word here.
             $words = array_map(static fn (string $w): string => 'w'.(string) preg_replace('/(?<=\p{L}{3})s$/u', '', $w), $words);
             $counts[$i] = array_count_values($words);

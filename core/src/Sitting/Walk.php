@@ -125,7 +125,7 @@ final readonly class Walk
     /** Whether a question of this pass can come back, if it is answered so. */
     private function mayReturn(Paper $paper, Visit $visit, MachineMarked $marked): bool
     {
-        return $paper->mastery !== null && $this->passes($visit) <= $paper->mastery->returns && array_filter($visit->entries, $marked->has(...)) !== [];
+        return $this->passes($visit) <= ($paper->mastery->returns ?? 0) && array_filter($visit->entries, $marked->has(...)) !== [];
     }
 
     /** Whether the open pass is one of missed questions alone. */
@@ -144,8 +144,14 @@ final readonly class Walk
      * @param array<string, array<int, Outcome>> $outcomes as in {@see leave()}, by the present rules
      * @param list<string>                       $answered entries that have a response in the open pass
      */
-    public function mended(Paper $paper, Conditions $conditions, string $seed, array $outcomes, MachineMarked $marked, array $answered): self
-    {
+    public function mended(
+        Paper $paper,
+        Conditions $conditions,
+        string $seed,
+        array $outcomes,
+        MachineMarked $marked,
+        array $answered,
+    ): self {
         $open = $this->current();
         if ($open === null || count($this->visits) < 2) {
             return $this;
@@ -303,7 +309,8 @@ final readonly class Walk
     }
 
     /**
-     * What a student has shown of each skill so far: of the passes that were left, and where `withOpen` of what is answered in the open one.
+     * What a student has shown of each skill so far: in the passes that were left, and where `withOpen` by what is answered in the open
+     * one.
      *
      * @param array<string, array<int, Outcome>> $outcomes as in {@see leave()}
      *

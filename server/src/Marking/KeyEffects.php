@@ -40,7 +40,12 @@ final readonly class KeyEffects
         // Where numbers are a student's own, or a check looks back, like answers may be worth different credit.
         $each = $after->hasVariables() || $item->looksBackTo() !== [];
         $given = array_map(
-            static fn (GivenAnswer $a): Given => new Given($a->sittingId.'|'.$a->try, $a->response, $a->byHand, $each ? $a->sittingId.'|'.$a->try : ''),
+            static fn (GivenAnswer $a): Given => new Given(
+                $a->sittingId.'|'.$a->try,
+                $a->response,
+                $a->byHand,
+                $each ? $a->sittingId.'|'.$a->try : '',
+            ),
             $answers,
         );
         $check = $each ? $this->checkEach(
@@ -108,7 +113,9 @@ final readonly class KeyEffects
                 ? $after->with($edition->own($id, $answer->seed, $try)->numbers ?? [])
                 : $edition->own($id, $answer->seed, $try);
 
-            return (new Checking($edition->paper(), $own, $beside[$answer->sittingId] ?? []))->outcome($entry, $one->response, $answer->try);
+            $checking = new Checking($edition->paper(), $own, $beside[$answer->sittingId] ?? []);
+
+            return $checking->outcome($entry, $one->response, $answer->try);
         };
     }
 

@@ -96,7 +96,12 @@ final readonly class Results
                 $rungs->bands,
                 array_keys($rungs->bands),
             ),
-            array_map(static fn (QuestionReport $q): QuestionView => self::question($q, $handout, self::lines($counted->columns->answered[$q->id] ?? []), $names), $report->questions),
+            array_map(static fn (QuestionReport $q): QuestionView => self::question(
+                $q,
+                $handout,
+                self::lines($counted->columns->answered[$q->id] ?? []),
+                $names,
+            ), $report->questions),
             array_map(
                 static fn (Confusion $c): ConfusionView => self::confusion($c, $handout, $names),
                 Confusion::among($report->questions),

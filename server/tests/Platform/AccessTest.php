@@ -39,7 +39,7 @@ final class AccessTest extends RouteCase
         'GET /bank/searches' => self::TEACHERS, 'POST /bank/searches' => self::TEACHERS, 'DELETE /bank/searches/{search}' => self::ONE_OWN,
         'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS, 'POST /items/try-all' => self::TEACHERS,
         'POST /items/draws' => self::TEACHERS,
-        'POST /items/notes' => self::TEACHERS, 'POST /items/notes/keep' => self::TEACHERS, 'GET /items/{item}/notes' => self::TEAM,
+        'POST /items/notes' => self::TEACHERS, 'POST /items/drawn' => self::TEACHERS, 'POST /items/notes/keep' => self::TEACHERS, 'GET /items/{item}/notes' => self::TEAM,
         'POST /items/many/archive' => self::TEAM, 'POST /items/many/restore' => self::TEAM, 'POST /items/many/copy' => self::TEAM,
         'POST /items/many/skills' => self::TEAM,
         'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM,

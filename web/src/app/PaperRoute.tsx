@@ -17,6 +17,7 @@ export default function PaperRoute() {
       key={id}
       stored={stored.data}
       printing={(title, flush) => <PaperPdf id={id} title={title} before={flush} />}
+      card={(item) => <ItemCard item={item} showKey />}
       question={(item, itemId) => (
         <>
           <ItemCard item={item} showKey />

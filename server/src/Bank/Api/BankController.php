@@ -8,9 +8,11 @@ use ChalkLadder\Server\Bank\Api\Input\DrawsInput;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\KeepNotesInput;
 use ChalkLadder\Server\Bank\Api\Input\NotesInput;
+use ChalkLadder\Server\Bank\Api\Input\PassageInput;
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Api\Input\TryAllInput;
 use ChalkLadder\Server\Bank\Api\Input\TryInput;
+use ChalkLadder\Server\Bank\Api\View\CandidatesView;
 use ChalkLadder\Server\Bank\Api\View\DrawsView;
 use ChalkLadder\Server\Bank\Api\View\HistoryView;
 use ChalkLadder\Server\Bank\Api\View\ItemListView;
@@ -26,6 +28,7 @@ use ChalkLadder\Server\Bank\Api\View\TryView;
 use ChalkLadder\Server\Bank\Api\View\VersionView;
 use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\BankSearch;
+use ChalkLadder\Server\Bank\DrawnQuestions;
 use ChalkLadder\Server\Bank\QuestionDraws;
 use ChalkLadder\Server\Bank\QuestionHistory;
 use ChalkLadder\Server\Bank\RapidEntry;
@@ -54,6 +57,7 @@ final readonly class BankController
         private TryOut $tryOut,
         private QuestionDraws $draws,
         private RapidEntry $entry,
+        private DrawnQuestions $drawn,
     ) {
     }
 
@@ -176,6 +180,13 @@ final readonly class BankController
     public function notes(#[CurrentUser] StaffUser $who, string $id): NotesTextView
     {
         return $this->entry->write($who->teamId, $id);
+    }
+
+    #[Dear]
+    #[Route('/items/drawn', methods: ['POST'])]
+    public function drawn(#[CurrentUser] StaffUser $who, #[MapRequestPayload] PassageInput $input): CandidatesView
+    {
+        return $this->drawn->from($who->teamId, $input);
     }
 
     /** Bounded in effort, and asked for while one types. */

@@ -40,7 +40,8 @@ final readonly class UseOfQuestions extends ReadModel
     public function of(array $questionIds): array
     {
         /** @var list<array{item: string, entry: string, handout: string, team: string, made: string, state: string}> $rows */
-        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout, h.team_id AS team, h.made_at AS made,
+        $rows = $questionIds === [] ? [] : $this->rows("SELECT ei.item_id AS item, ei.entry, h.id AS handout,
+            h.team_id AS team, h.made_at AS made,
             e.rules_version || '-' || w.n || '-' || w.changes AS state
             FROM ".PaperTables::ITEMS.' ei JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
             JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id

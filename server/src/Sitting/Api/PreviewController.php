@@ -58,7 +58,8 @@ final readonly class PreviewController
                 ? $save->value
                 : Veil::over(self::SEED, $save->entry)->uncover($item->rule, $save->value);
         }
-        $checking = new Checking($edition->paper(), static fn (string $entry, int $try): ?OwnItem => $edition->own($entry, self::SEED, $try), $given);
+        $own = static fn (string $entry, int $try): ?OwnItem => $edition->own($entry, self::SEED, $try);
+        $checking = new Checking($edition->paper(), $own, $given);
         foreach ($input->saves as $save) {
             if ($edition->has($save->entry)) {
                 $value = $given[$save->entry][$save->try];

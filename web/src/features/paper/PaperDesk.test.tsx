@@ -77,7 +77,12 @@ const serving = (by: object = {}) =>
   })
 const open = (view = stored(), at = '/papers/p1') =>
   show(
-    <PaperDesk stored={view} question={(item) => <p>{item.title} in full</p>} printing={() => null} />,
+    <PaperDesk
+      stored={view}
+      question={(item) => <p>{item.title} in full</p>}
+      card={(item) => <p>card of {item.title}</p>}
+      printing={() => null}
+    />,
     at,
     '/papers/:id',
   )

@@ -1,6 +1,6 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { problemOf, type Schemas } from '@/lib/api/client'
 import { plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
@@ -17,7 +17,6 @@ import {
   numbersOf,
   sectionOf,
   stepped,
-  takenIn,
   withEntry,
   withoutEntry,
   type Entry,
@@ -30,6 +29,7 @@ import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
 import { PaperSheet } from './PaperSheet'
 import { SourceForm } from './SourceForm'
+import { useTaking } from './useTaking'
 
 import { useDraft } from './useDraft'
 
@@ -40,6 +40,7 @@ const FACES = [
 ] as const
 
 const BlueprintDesk = later(() => import('./BlueprintDesk').then((it) => it.BlueprintDesk))
+const DrawnDialog = later(() => import('./DrawnDialog').then((it) => it.DrawnDialog))
 const RouteDesk = later(() => import('./RouteDesk').then((it) => it.RouteDesk))
 
 type Props = {
@@ -48,9 +49,11 @@ type Props = {
   question: (item: Schemas['Item'], itemId: string) => ReactNode
   /** The way to paper of its own; what is not saved yet is saved first. */
   printing: (title: string, flush: () => Promise<unknown>) => ReactNode
+  /** A question as it is read with its key. */
+  card: (item: Schemas['Item']) => ReactNode
 }
 
-export default function PaperDesk({ stored, question, printing }: Props) {
+export default function PaperDesk({ stored, question, printing, card }: Props) {
   const draft = useDraft(stored)
   const { paper, view, change } = draft
   const [selected, setSelected] = useState<string | null>(
@@ -58,17 +61,12 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   )
   const [picking, setPicking] = useState(false)
   const [rehearsing, setRehearsing] = useState(false)
-  // Questions taken in this sitting are known by title before the save brings them in full.
-  const [taken, setTaken] = useState<Record<string, { title: string }>>({})
+  const [drawing, setDrawing] = useState<{ from: string; html: string } | null>(null)
   const navigate = useNavigate()
   const entries = paper.sections.flatMap((s) => s.entries)
   const entry = entries.find((e) => e.id === selected)
   const section =
     (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
-  const items = {
-    ...Object.fromEntries(Object.entries(taken).map(([id, { title }]) => [id, { title } as Schemas['Item']])),
-    ...view.items,
-  }
   const blocking = view.proof.defects.filter((d) => d.blocks)
   const go = (by: number) => {
     const order = paper.sections.flatMap((s) => [s.id, ...s.entries.map((e) => e.id)])
@@ -80,33 +78,11 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   const face = FACES.find((f) => f.value === asked)?.value ?? 'questions'
   const turn = (to: (typeof FACES)[number]['value']) =>
     setParams(to === 'questions' || to === face ? {} : { on: to }, { replace: true })
-  // A question written for this paper comes back as ?take=…, and goes where the writer stood when leaving.
-  const arriving = params.get('take')
-  const arrived = useRef(false)
-  useEffect(() => {
-    if (!arriving || arrived.current) return
-    arrived.current = true
-    const stood = params.get('at') ?? ''
-    setParams({}, { replace: true })
-    const place = sectionOf(paper, stood) ?? paper.sections.find((s) => s.id === stood) ?? paper.sections.at(-1)
-    const known = new Set(entries.map((e) => (e.kind === 'question' ? e.item : '')))
-    const ids = arriving.split(',').filter((id) => !known.has(id))
-    if (!place || ids.length === 0) return
-    void Promise.all(ids.map((id) => take(api.GET('/api/items/{id}', { params: { path: { id } } }))))
-      .then((arrivals) => {
-        const rows = arrivals.map(({ id, item }) => ({ id, points: item.points }))
-        const next = takenIn(paper, rows, place.id, stood)
-        setTaken((old) => ({
-          ...old,
-          ...Object.fromEntries(arrivals.map(({ id, item }) => [id, { title: item.title }])),
-        }))
-        change(next.paper)
-        setSelected(next.entries[0] ?? null)
-      })
-      .catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
-    // Once, on arrival.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [arriving])
+  const { taken, takeIn, takeById } = useTaking(paper, change, setSelected)
+  const items = {
+    ...Object.fromEntries(Object.entries(taken).map(([id, { title }]) => [id, { title } as Schemas['Item']])),
+    ...view.items,
+  }
   const addSource = () => {
     if (!section) return
     const made: Entry = {
@@ -138,12 +114,8 @@ export default function PaperDesk({ stored, question, printing }: Props) {
   const rehearse = () => {
     if (view.proof.mostQuestions > 0) void draft.flush().then(() => setRehearsing(true))
   }
-  const takeIn = (rows: Schemas['BankItemRowView'][]) => {
-    if (!section) return
-    setTaken((old) => ({ ...old, ...Object.fromEntries(rows.map((row) => [row.id, row])) }))
-    const next = takenIn(paper, rows, section.id, entry?.id)
-    change(next.paper)
-    setSelected(next.entries.at(-1) ?? selected)
+  const takeRows = (rows: Schemas['BankItemRowView'][]) => {
+    if (section) setSelected(takeIn(rows, section.id, entry?.id).at(-1) ?? selected)
   }
   const publish = async () => {
     try {
@@ -247,7 +219,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
           view={view}
           onChange={change}
           onTake={(rows) => {
-            takeIn(rows)
+            takeRows(rows)
             toast(`“${rows[0]?.title ?? ''}” stands in “${section?.title || 'Section'}”.`, { undo: draft.undo })
           }}
         />
@@ -326,6 +298,7 @@ export default function PaperDesk({ stored, question, printing }: Props) {
                     <SourceForm
                       source={one.source}
                       onChange={(source) => change(withEntry(paper, { ...one, source }))}
+                      onDraw={() => setDrawing({ from: one.id, html: one.source.html })}
                     />
                   ) : (
                     <p className="font-semibold">{one.source.title}</p>
@@ -351,8 +324,20 @@ export default function PaperDesk({ stored, question, printing }: Props) {
         open={picking}
         onClose={() => setPicking(false)}
         used={new Set(entries.flatMap((e) => (e.kind === 'question' ? [e.item] : [])))}
-        onTake={takeIn}
+        onTake={takeRows}
       />
+      {drawing ? (
+        <DrawnDialog
+          html={drawing.html}
+          card={card}
+          onClose={() => setDrawing(null)}
+          onKept={(ids) => {
+            setDrawing(null)
+            void takeById(ids, drawing.from)
+            toast(`${plural(ids.length, 'question')} kept, in the bank and here.`, { undo: draft.undo })
+          }}
+        />
+      ) : null}
     </>
   )
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
+import { plain } from '@/lib/format'
 import { FilesField } from '@/media/FilesField'
 import { OnItsWayList } from '@/media/OnItsWayList'
 import { PictureField } from '@/media/PictureField'
@@ -15,7 +16,16 @@ import { RichEditor } from '@/ui/RichEditor'
 type Source = Schemas['Source']
 
 /** A passage, a picture, a sound, a clip, the pages of a PDF; or several of them. */
-export function SourceForm({ source, onChange }: { source: Source; onChange: (source: Source) => void }) {
+export function SourceForm({
+  source,
+  onChange,
+  onDraw,
+}: {
+  source: Source
+  onChange: (source: Source) => void
+  /** draws questions from the passage */
+  onDraw?: () => void
+}) {
   return (
     <div className="flex flex-col gap-4">
       <TextField
@@ -31,6 +41,11 @@ export function SourceForm({ source, onChange }: { source: Source; onChange: (so
           onChange={(html) => onChange({ ...source, html })}
         />
       </TextPictures>
+      {onDraw && plain(source.html) !== '' ? (
+        <Button size="small" className="self-start" onClick={onDraw}>
+          Draw questions from it …
+        </Button>
+      ) : null}
       <PictureField
         label="Picture of the source"
         picture={source.picture ? { file: source.picture, width: 1, height: 1, alt: source.alt } : null}

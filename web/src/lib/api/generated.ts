@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/items/drawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bankDrawn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/items/draws": {
         parameters: {
             query?: never;
@@ -1768,6 +1784,16 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BankCandidateView: {
+            by: string;
+            place: string;
+            from: string;
+            notes: string;
+            item: components["schemas"]["Item"];
+        };
+        BankCandidatesView: {
+            candidates: components["schemas"]["BankCandidateView"][];
+        };
         BankDefectView: {
             message: string;
             blocks: boolean;
@@ -1908,6 +1934,9 @@ export interface components {
         };
         BankNotesView: {
             questions: components["schemas"]["BankNotedQuestionView"][];
+        };
+        BankPassageInput: {
+            html?: string;
         };
         BankRecordLineView: {
             line: string;
@@ -6128,6 +6157,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BankItemSavedView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bankDrawn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankPassageInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankCandidatesView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
