@@ -1,4 +1,4 @@
-import { act, screen, waitFor } from '@testing-library/react'
+import { act, cleanup, screen, waitFor } from '@testing-library/react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
@@ -140,5 +140,45 @@ describe('A draft', () => {
     await act(() => draft.undo())
     await write('Other')
     expect([draft.canUndo, draft.canRedo]).toEqual([true, false])
+  })
+
+  it('undoes and redoes after a reload too, but not over what a colleague has saved', async () => {
+    serve({
+      'PUT /api/papers/p1': ({ body }: { body: unknown }) =>
+        stored((body as { paper: { title: string } }).paper.title, (body as { version: number }).version + 1),
+    })
+    let now = stored('One', 1)
+    function Again() {
+      draft = useDraft(now)
+      return <p>{`${draft.paper.title}: ${draft.save.kind}`}</p>
+    }
+    const reload = async (view: Schemas['PaperPaperView']) => {
+      cleanup()
+      now = view
+      show(<Again />)
+      await pause(0)
+    }
+    await reload(now)
+    for (const title of ['Two', 'Three']) {
+      await write(title)
+      await pause(2000)
+    }
+    await waitFor(() => expect(screen.getByText('Three: saved')).toBeTruthy())
+
+    await reload(stored('Three', 3))
+    expect(draft.canUndo).toBe(true)
+    await act(async () => draft.undo())
+    expect(screen.getByText(/^Two/)).toBeTruthy()
+    await pause(2000)
+    await waitFor(() => expect(screen.getByText('Two: saved')).toBeTruthy())
+    await reload(stored('Two', 4))
+    await act(async () => draft.redo())
+    expect(screen.getByText(/^Three/)).toBeTruthy()
+    await act(async () => draft.undo())
+    await pause(2000)
+
+    await reload(stored('Theirs', 9))
+    expect([draft.canUndo, draft.canRedo]).toEqual([false, false])
+    expect(screen.getByText('Theirs: saved')).toBeTruthy()
   })
 })

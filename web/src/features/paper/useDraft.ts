@@ -1,12 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { api, Problem, take, type Schemas } from '@/lib/api/client'
+import { keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { Draft } from '@/lib/drafts/draft'
 import { useDraft as useKept } from '@/lib/drafts/useDraft'
 import { toast } from '@/ui/toast'
-import { began, changed, redone, undone, upgraded, type Paper } from './draft'
+import { began, changed, redone, undone, upgraded, type History, type Paper } from './draft'
 
 type View = Schemas['PaperPaperView']
+/** What can be undone and redone from a version that is saved; for a reload. */
+type Steps = { version: number; past: Paper[]; future: Paper[] }
+/** So many steps each way outlast a reload. */
+const KEPT = 30
 
 /** A paper's draft with its history: what is undone or redone is saved like any change. */
 export function useDraft(stored: View) {
@@ -36,10 +41,23 @@ export function useDraft(stored: View) {
   )
   // What was not sent when the desk was left is one change on top of what the server has, and can be undone.
   const [back, setBack] = useState(draft.back)
-  const [history, setHistory] = useState(() =>
-    draft.back ? changed(began(stored.paper), upgraded(draft.value)) : began(stored.paper),
-  )
+  const steps = `steps.paper.${stored.id}`
+  const [history, setHistory] = useState((): History => {
+    const kept = unsaved<Steps>(steps)
+    // Steps lead back from the version they were made up to, and from no other: what a colleague has changed is not undone by them.
+    const start =
+      kept?.version === stored.version
+        ? { past: kept.past.map(upgraded), now: stored.paper, future: kept.future.map(upgraded) }
+        : began(stored.paper)
+    return draft.back ? changed(start, upgraded(draft.value)) : start
+  })
   useEffect(() => draft.change(history.now), [draft, history.now])
+  useEffect(() => {
+    if (draft.line.kind !== 'saved') return
+    const { past, future } = history
+    const kept: Steps = { version: draft.version, past: past.slice(-KEPT), future: future.slice(0, KEPT) }
+    keepUnsaved(steps, kept)
+  }, [draft, draft.line.kind, history, steps])
 
   const change = useCallback(
     (next: Paper | ((old: Paper) => Paper)) =>
