@@ -54,16 +54,7 @@ final readonly class Folding
         $text = strtr(Unicode::compatible(strtr($text, self::QUOTES)), self::QUOTES);
         // Format characters (zero-width joiners, direction marks) are invisible and mean nothing here.
         $text = (string) preg_replace('/\p{Cf}+/u', '', $text);
-        if ($this->punctuation) {
-            // What one mark leaves beside another may be an ornament by then.
-            for ($i = 0; $i < self::MOST_PASSES; ++$i) {
-                $before = $text;
-                $text = self::withoutOrnaments($text);
-                if ($text === $before) {
-                    break;
-                }
-            }
-        }
+        $text = $this->punctuation ? self::bare($text) : $text;
         if ($this->case) {
             $text = mb_convert_case($text, MB_CASE_FOLD, 'UTF-8');
         }
@@ -75,7 +66,23 @@ final readonly class Folding
             do {
                 $before = $text;
                 $text = (string) preg_replace('/^(?:the|an|a) (?=\S)/iu', '', $text);
+                // A sign that stood behind an article may stand first now.
+                $text = $this->punctuation && $text !== $before ? self::bare($text) : $text;
             } while ($text !== $before);
+        }
+
+        return $text;
+    }
+
+    private static function bare(string $text): string
+    {
+        // What one mark leaves beside another may be an ornament by then.
+        for ($i = 0; $i < self::MOST_PASSES; ++$i) {
+            $before = $text;
+            $text = self::withoutOrnaments($text);
+            if ($text === $before) {
+                break;
+            }
         }
 
         return $text;

@@ -185,6 +185,37 @@ final class ItemTemplate
         return self::read(['rule' => $rule] + $this->toArray());
     }
 
+    /** The same with every member that its document left out and that means something there, as for a question without variables. */
+    public function whole(): self
+    {
+        if ($this->plain !== null) {
+            return $this;
+        }
+        $whole = self::completed($this->written, $this->sample()->toArray());
+
+        return $whole === $this->written ? $this : self::read($whole);
+    }
+
+    /**
+     * @param array<array-key, mixed> $written
+     * @param array<array-key, mixed> $read
+     *
+     * @return array<array-key, mixed>
+     */
+    private static function completed(array $written, array $read): array
+    {
+        foreach ($read as $key => $value) {
+            if (!array_key_exists($key, $written)) {
+                // A list is as long as it was written.
+                $written = is_int($key) ? $written : $written + [$key => $value];
+            } elseif (is_array($value) && is_array($written[$key])) {
+                $written[$key] = self::completed($written[$key], $value);
+            }
+        }
+
+        return $written;
+    }
+
     /** @return array<string, mixed> as it is written */
     public function toArray(): array
     {

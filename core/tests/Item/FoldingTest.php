@@ -24,6 +24,11 @@ final class FoldingTest extends TestCase
             });
     }
 
+    public function testASignBehindAnArticleIsReadAsOneThatStandsFirst(): void
+    {
+        self::assertSame('-7', (new Folding(articles: true))->fold('The - 7'));
+    }
+
     public function testInvisibleAndDirectionMarksMeanNothing(): void
     {
         self::assertSame('ebb', (new Folding())->fold("\u{202E}e\u{200B}b\u{FEFF}b\u{202C}"));

@@ -37,7 +37,7 @@ final readonly class QuestionReader
         $json = $this->rich->cleaned($json);
         $template = $this->knowing(ItemTemplate::read($this->teams->numberStyle($teamId) === Style::Comma
             ? ItemType::styled($json, Style::Comma)
-            : $json));
+            : $json)->whole());
         $item = $template->sample();
         $fields = self::unknownNames($item, $template);
         if ($item->skill !== null && !isset($this->terms->skillNames($teamId)[$item->skill])) {
