@@ -8,7 +8,7 @@ export function ToRecord({ id, title }: { id: string; title: string }) {
   const [open, setOpen] = useState(false)
   return (
     <>
-      <Button size="small" onClick={() => setOpen(true)}>
+      <Button size="small" className="my-1.5" onClick={() => setOpen(true)}>
         By class and edition
       </Button>
       {open ? (
