@@ -7,6 +7,7 @@ namespace ChalkLadder\Core\Item\Passage;
 /** A sentence beside the same with one word changed: a word for its opposite, a number or a name for another of the passage. */
 final class OneWordChanged implements Proposes
 {
+    private const NUMBER = '/(?<![\p{L}\d.,:])\d+(?:[.:]\d+)?(?![\p{L}\d:])/u';
     private const OPPOSITES = [
         'high' => 'low', 'highest' => 'lowest', 'higher' => 'lower', 'north' => 'south', 'east' => 'west', 'northern' => 'southern',
         'eastern' => 'western', 'new' => 'full', 'rises' => 'falls', 'rose' => 'fell', 'rising' => 'falling', 'before' => 'after', 'inside' => 'outside',
@@ -57,8 +58,8 @@ final class OneWordChanged implements Proposes
     private static function others(Passage $passage, Sentence $sentence): array
     {
         $changed = [];
-        preg_match_all('/(?<![\p{L}\d.,:])\d+(?:[.:]\d+)?(?![\p{L}\d:])/u', implode(' ', array_column($passage->sentences, 'text')), $all);
-        preg_match_all('/(?<![\p{L}\d.,:])\d+(?:[.:]\d+)?(?![\p{L}\d:])/u', $sentence->text, $own);
+        preg_match_all(self::NUMBER, implode(' ', array_column($passage->sentences, 'text')), $all);
+        preg_match_all(self::NUMBER, $sentence->text, $own);
         foreach ($own[0] as $number) {
             // One of the same look: a time for a time, decimals for decimals.
             $like = static fn (string $n): string => (string) preg_replace('/\d+/', '1', $n);
