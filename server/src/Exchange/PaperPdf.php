@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Exchange;
 use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\PaperProof;
+use ChalkLadder\Core\Paper\Section;
 use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
 use ChalkLadder\Server\Exchange\Entity\PrintJob;
@@ -68,6 +69,10 @@ final readonly class PaperPdf
             array_map(static fn (Item $i): array => $i->toArray(), $items),
             $pictures,
             NumberText::write(PaperProof::extent($paper)[1]),
+            array_map(
+                static fn (Section $s): array => array_column($s->questions(), 'id'),
+                array_column($edition->paper()->sections, null, 'id'),
+            ),
         );
     }
 

@@ -8,6 +8,12 @@ export type Asked = {
   values?: readonly { value: string; label: string }[]
 }
 
+/** What the conditions after a section may ask for; its questions as they are called there. */
+export const askedAfter = (questions: readonly string[], share = 'share here'): Asked[] => [
+  { name: 'share', says: share, kind: 'share' },
+  ...questions.map((says, i): Asked => ({ name: `q${i + 1}`, says, kind: 'credit' })),
+]
+
 const HOWS = {
   below: 'is below',
   'at most': 'is at most',

@@ -79,6 +79,7 @@ const document = {
   items,
   pictures: { f1: 'data:image/png;base64,AAAA' },
   points: '4.5',
+  written: { s1: ['e1'], s2: ['e2', 'e3'] },
 }
 const open = (key: 0 | 1) => show(<PrintPaper />, `/print/paper/p1?key=${key}&ticket=t1`, '/print/paper/:id')
 beforeEach(() => serve({ 'GET /api/print/papers/p1': document }))
@@ -96,6 +97,41 @@ describe('A printed paper', () => {
     expect(screen.getByText('1 mark')).toBeTruthy()
     expect((screen.getByAltText('A table of tides') as HTMLImageElement).src).toContain('data:image/png')
     expect(screen.getByText('Low water 05:40')).toBeTruthy()
+  })
+
+  it('says after a part where to go on once it is marked, by the numbers that are printed', async () => {
+    const [first, second] = document.paper.sections
+    serve({
+      'GET /api/print/papers/p1': {
+        ...document,
+        // Another version: the questions of the second part stand the other way round.
+        paper: {
+          ...document.paper,
+          sections: [
+            { ...first!, route: { exits: [{ when: 'share < 1/2', to: 's1', rounds: 1 }], else: 's2' } },
+            {
+              ...second!,
+              entries: [question('e3'), question('e2')],
+              route: { exits: [{ when: 'q1 = 1', to: 'end' }], else: 's1' },
+            },
+          ],
+        },
+      },
+    })
+    open(0)
+    const after = (name: string) =>
+      within(screen.getByRole('region', { name: `After ${name}` }))
+        .getAllByRole('listitem')
+        .map((li) => li.textContent)
+    await screen.findByText('Heights of tide')
+    expect(after('First look')).toEqual([
+      'If your share of the marks in this part is below 50 %: go on with “First look”, question 1, once.',
+      'If not: go on with “Further”, question 2.',
+    ])
+    expect(after('Further')).toEqual([
+      expect.stringMatching(/^If question 3 .*: you have reached the end\.$/),
+      'If not: go on with “First look”, question 1.',
+    ])
   })
 
   it('tells nothing of the key', async () => {

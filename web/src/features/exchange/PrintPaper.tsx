@@ -7,6 +7,7 @@ import { api, take } from '@/lib/api/client'
 import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Failed, Loading } from '@/ui/States'
+import { WaysOn } from './WaysOn'
 
 /** The page that becomes a PDF: the paper, or the paper with its key. Reads well in greyscale. */
 export default function PrintPaper() {
@@ -30,8 +31,9 @@ export default function PrintPaper() {
   })
   if (paper.isPending) return <Loading />
   if (!paper.data) return <Failed error={paper.error} />
-  const { paper: doc, items, pictures, points } = paper.data
-  let number = 0
+  const { paper: doc, items, pictures, points, written } = paper.data
+  const printed = doc.sections.flatMap((s) => s.entries).filter((e) => e.kind === 'question' && items[e.id])
+  const numbers = new Map(printed.map((entry, i) => [entry.id, i + 1]))
   return (
     <MediaProvider value={printedPlace(pictures)}>
       <main
@@ -73,10 +75,9 @@ export default function PrintPaper() {
                 )
               }
               const item = items[entry.id]
-              number += 1
               return item ? (
                 <article key={entry.id} className="mb-5 flex break-inside-avoid gap-3">
-                  <b className="w-6 shrink-0 text-right font-head text-lg">{number}</b>
+                  <b className="w-6 shrink-0 text-right font-head text-lg">{numbers.get(entry.id)}</b>
                   <div className="min-w-0 flex-1">
                     <div className="flex gap-4">
                       <Rich html={item.prompt} className="flex-1" />
@@ -99,6 +100,7 @@ export default function PrintPaper() {
                 </article>
               ) : null
             })}
+            <WaysOn paper={doc} section={section} written={written[section.id] ?? []} numbers={numbers} />
           </section>
         ))}
       </main>

@@ -8,7 +8,7 @@ import { SelectField } from '@/ui/Select'
 import { Tip } from '@/ui/Tip'
 import type { Paper, Section } from './draft'
 import {
-  askedAfter,
+  askedOf,
   END,
   inShort,
   leadsBack,
@@ -138,7 +138,7 @@ function WayForm({
   return (
     <div className="flex flex-col gap-2 px-2 py-2">
       {way.when !== null ? (
-        <ConditionField label={what} value={way.when} known={askedAfter(section)} onChange={(when) => set({ when })}>
+        <ConditionField label={what} value={way.when} known={askedOf(section)} onChange={(when) => set({ when })}>
           <TextField
             label={`When, of ${what}`}
             hideLabel

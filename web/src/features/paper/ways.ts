@@ -1,4 +1,4 @@
-import { inWords, type Asked } from '@/lib/condition'
+import { askedAfter, inWords } from '@/lib/condition'
 import { withSection, type Paper, type Section } from './draft'
 
 export const END = 'end'
@@ -26,16 +26,12 @@ export const nameOf = (paper: Paper, id: string) =>
   id === END ? 'the end' : (paper.sections.find((s) => s.id === id)?.title ?? '?') || 'Section'
 
 /** What the conditions after a section may ask for. */
-export const askedAfter = (section: Section): Asked[] => [
-  { name: 'share', says: 'share here', kind: 'share' },
-  ...section.entries
-    .filter((e) => e.kind === 'question')
-    .map((_, i): Asked => ({ name: `q${i + 1}`, says: `question ${i + 1}`, kind: 'credit' })),
-]
+export const askedOf = (section: Section) =>
+  askedAfter(section.entries.filter((e) => e.kind === 'question').map((_, i) => `question ${i + 1}`))
 
 /** A way's condition as it stands beside it: below 50 %. */
 export const inShort = (section: Section, { when }: Way, first: boolean) =>
-  when === null ? (first ? 'then' : 'else') : inWords(when, askedAfter(section)).replace(/^share here is /, '')
+  when === null ? (first ? 'then' : 'else') : inWords(when, askedOf(section)).replace(/^share here is /, '')
 
 /** Whether a way can bring a student back to where it leaves, by whatever ways there are. */
 export function leadsBack(paper: Paper, from: string, to: string): boolean {

@@ -2032,6 +2032,9 @@ export interface components {
                 [key: string]: string;
             };
             points: string;
+            written: {
+                [key: string]: string[];
+            };
         };
         HandoutExtraTimeInput: {
             minutes?: number;

@@ -13,6 +13,7 @@ final readonly class PrintView
      * @param array<string, mixed>                $paper
      * @param array<string, array<string, mixed>> $items    by entry id
      * @param array<string, string>               $pictures data URLs by file id
+     * @param array<string, list<string>>         $written  questions by section, in the order that conditions count by, whatever the version
      */
     public function __construct(
         #[Shape('Paper')]
@@ -21,6 +22,7 @@ final readonly class PrintView
         public array $items,
         public array $pictures,
         public string $points,
+        public array $written,
     ) {
     }
 }
