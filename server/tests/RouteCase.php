@@ -152,7 +152,7 @@ abstract class RouteCase extends ApiCase
             'POST /bank/searches' => ['name' => 'Hard ones', 'query' => 'right=low'],
             'POST /items/{item}/remarks' => ['id' => '0190a0a0-0000-7000-8000-00000000000b', 'text' => 'Is this fair?', 'part' => 'prompt'],
             'POST /items/many/archive' => ['ids' => [$world->items['text']]], 'POST /items/many/restore' => ['ids' => [$world->items['text']]],
-            'POST /items/many/copy' => ['ids' => [$world->items['text']]],
+            'POST /items/many/copy' => ['ids' => [$world->items['text']], 'requestId' => '0190a0a0-0000-7000-8000-00000000000c'],
             'POST /items/many/skills' => ['skills' => [$world->items['text'] => null]],
             'POST /items/draws' => ['item' => $world->itemDocuments()['number'] + ['variables' => [['name' => 'h', 'from' => '1', 'to' => '3']]]],
             'POST /items/try' => [

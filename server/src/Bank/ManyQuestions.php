@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Bank;
 
 use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Server\Bank\Api\Input\CopyInput;
 use ChalkLadder\Server\Bank\Api\View\KeptNotesView;
 use ChalkLadder\Server\Bank\Api\View\ManySkillsView;
 use ChalkLadder\Server\Bank\Entity\Question;
+use ChalkLadder\Server\Bank\ReadModel\KeptEntries;
 use ChalkLadder\Server\Bank\Repository\QuestionRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
@@ -22,6 +24,7 @@ final readonly class ManyQuestions
 
     public function __construct(
         private QuestionRepository $questions,
+        private KeptEntries $kept,
         private Terms $terms,
         private Transaction $transaction,
         private ClockInterface $clock,
@@ -48,12 +51,11 @@ final readonly class ManyQuestions
         });
     }
 
-    /** @param list<string> $ids */
-    public function copy(StaffUser $who, array $ids): KeptNotesView
+    public function copy(StaffUser $who, CopyInput $input): KeptNotesView
     {
-        return new KeptNotesView($this->transaction->run(function () use ($who, $ids): array {
-            $made = [];
-            foreach ($this->locked($who->teamId, $ids) as $question) {
+        return new KeptNotesView($this->transaction->run(function () use ($who, $input): array {
+            $made = $this->kept->ofRequest($who->teamId, $input->requestId);
+            foreach ($made === [] ? $this->locked($who->teamId, $input->ids) : [] as $place => $question) {
                 $content = $question->content()->toArray();
                 $title = is_string($content['title'] ?? null) ? $content['title'] : '';
                 $copy = new Question(
@@ -62,6 +64,7 @@ final readonly class ManyQuestions
                     $who->id,
                     $this->clock->now(),
                 );
+                $copy->keptBy($input->requestId, $place);
                 $this->questions->add($copy);
                 $made[] = $copy->id();
             }

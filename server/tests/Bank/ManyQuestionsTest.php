@@ -54,7 +54,10 @@ final class ManyQuestionsTest extends ApiCase
     public function testACopyIsAQuestionOfItsOwn(): void
     {
         $ids = $this->two();
-        $made = $this->get('POST', '/items/many/copy', ['ids' => [$ids[0]]])->text('ids.0');
+        $request = ['ids' => [$ids[0]], 'requestId' => '0190a0a0-0000-7000-8000-00000000000d'];
+        $made = $this->get('POST', '/items/many/copy', $request)->text('ids.0');
+        self::assertSame($made, $this->get('POST', '/items/many/copy', $request)->text('ids.0'), 'asked twice, copied once');
+        self::assertCount(1, $this->tables->rows('SELECT 1 FROM item WHERE request_id = :id', ['id' => $request['requestId']]));
         $copy = $this->get('GET', "/items/$made");
         self::assertSame(['A choice question (copy)', 1], [$copy->text('item.title'), $copy->int('version')]);
         self::assertSame($this->get('GET', "/items/$ids[0]")->text('item.prompt'), $copy->text('item.prompt'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank\Api;
 
+use ChalkLadder\Server\Bank\Api\Input\CopyInput;
 use ChalkLadder\Server\Bank\Api\Input\ManyInput;
 use ChalkLadder\Server\Bank\Api\Input\ManySkillsInput;
 use ChalkLadder\Server\Bank\Api\View\KeptNotesView;
@@ -35,9 +36,9 @@ final readonly class ManyController
     }
 
     #[Route('/items/many/copy', methods: ['POST'])]
-    public function copy(#[CurrentUser] StaffUser $who, #[MapRequestPayload] ManyInput $input): KeptNotesView
+    public function copy(#[CurrentUser] StaffUser $who, #[MapRequestPayload] CopyInput $input): KeptNotesView
     {
-        return $this->many->copy($who, $input->ids);
+        return $this->many->copy($who, $input);
     }
 
     #[Route('/items/many/skills', methods: ['POST'])]

@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemOf, take } from '@/lib/api/client'
 import { plural } from '@/lib/format'
@@ -15,6 +16,9 @@ export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; arc
   const papers = useQuery(ask.papers())
   const terms = useTerms()
   const body = { ids: [...ids] }
+  // The same choice, asked for again, is copied once.
+  const choice = ids.join()
+  const request = useMemo(() => (choice === '' ? '' : crypto.randomUUID()), [choice])
   const many = plural(ids.length, 'question')
   const seen = () => {
     for (const stale of ['items', 'item', 'terms']) void client.invalidateQueries({ queryKey: [stale] })
@@ -82,7 +86,7 @@ export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; arc
           <Button
             onClick={() =>
               void act(
-                take(api.POST('/api/items/many/copy', { body })),
+                take(api.POST('/api/items/many/copy', { body: { ...body, requestId: request } })),
                 `${many} copied. The copies stand first.`,
                 ({ ids: copies }) => archive({ ids: copies }),
               )

@@ -1794,6 +1794,10 @@ export interface components {
         BankCandidatesView: {
             candidates: components["schemas"]["BankCandidateView"][];
         };
+        BankCopyInput: {
+            ids?: string[];
+            requestId?: string;
+        };
         BankDefectView: {
             message: string;
             blocks: boolean;
@@ -6279,7 +6283,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BankManyInput"];
+                "application/json": components["schemas"]["BankCopyInput"];
             };
         };
         responses: {
