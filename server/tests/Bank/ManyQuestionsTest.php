@@ -39,7 +39,7 @@ final class ManyQuestionsTest extends ApiCase
         $before = $this->total();
         $strange = '0190a0a0-0000-7000-8000-000000000000';
         foreach (['archive', 'restore', 'copy'] as $act) {
-            $this->refused(404, 'POST', "/items/many/$act", ['ids' => [...$ids, $strange]]);
+            $this->refused(404, 'POST', "/items/many/$act", ['ids' => [...$ids, $strange]] + ($act === 'copy' ? ['requestId' => $strange] : []));
         }
         $this->refused(404, 'POST', '/items/many/skills', ['skills' => [$ids[0] => null, $strange => null]]);
         self::assertSame($before, $this->total());
