@@ -32,7 +32,7 @@ export function WaysOn({
   }
   return (
     <section aria-label={`After ${section.title}`} className="mb-5 break-inside-avoid border border-black px-3 py-2">
-      <p className="font-semibold">When this part is marked</p>
+      <p className="font-semibold">{route.exits.length > 0 ? 'When this part is marked' : 'After this part'}</p>
       <ul>
         {route.exits.map((exit, i) => (
           <li key={i}>
