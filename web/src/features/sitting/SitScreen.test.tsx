@@ -232,10 +232,11 @@ describe('A student at work', () => {
     alt: 'Kelpwick harbour chart',
     file: null,
   }
-  it('reads a source that no question is read with by itself, with its picture described', () => {
+  it('reads a source that no question is read with by itself, with its picture described', async () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })
     expect(screen.getByRole('heading', { name: 'The chart' })).toBeTruthy()
-    expect(screen.getByAltText('Kelpwick harbour chart').getAttribute('src')).toBe('/api/me/files/f1')
+    const picture = await screen.findByAltText('Kelpwick harbour chart')
+    expect(picture.getAttribute('src')).toBe('/api/me/files/f1')
   })
 
   it('has a source beside every question that is read with it, and no step of its own for it', async () => {
@@ -250,7 +251,7 @@ describe('A student at work', () => {
       ],
     })
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1')
-    expect(screen.getByRole('region', { name: 'The chart' })).toBeTruthy()
+    expect(await screen.findByRole('region', { name: 'The chart' })).toBeTruthy()
     // On a phone it is open for the first question, and folded for the second until it is wanted.
     expect(button(/The chart/).getAttribute('aria-expanded')).toBe('true')
     await user.click(button(/Question 2/))

@@ -9,16 +9,18 @@ import { later } from '@/ui/later'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
-import { SourcePage } from '@/media/SourcePage'
 import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
-import { Beside } from './Beside'
 import { HowSure } from './HowSure'
 import { Told } from '@/answers/Told'
 
 // Fetched where some question has it, and then before it is reached.
 const working = () => import('@/answers/Working').then((it) => it.Working)
 const page = () => import('@/ui/ToGoBackTo').then((it) => it.ToGoBackTo)
+const besides = () => import('./Beside').then((it) => it.Beside)
+const source = () => import('@/media/SourcePage').then((it) => it.SourcePage)
+const Beside = later(besides)
+const SourcePage = later(source)
 const Working = later(working)
 const ToGoBackTo = later(page)
 
@@ -78,10 +80,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   }, [types])
   const shows = here.some((s) => s.face?.asksWorking)
   const pages = here.some((s) => s.face?.goBack)
+  const reads = view.sources.length > 0
   useEffect(() => {
     if (shows) void working().catch(() => undefined)
     if (pages) void page().catch(() => undefined)
-  }, [shows, pages])
+    if (reads) void Promise.all([besides(), source()]).catch(() => undefined)
+  }, [shows, pages, reads])
   const step = here[Math.min(at, here.length - 1)]
   const standing = view.skills.find((skill) => step !== undefined && skill.entries.includes(step.entry))
   const looking = over || view.ended || !step
