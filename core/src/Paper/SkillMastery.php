@@ -167,12 +167,18 @@ final readonly class SkillMastery
         };
     }
 
+    /** Asked for every answer of every made-up student: without the arithmetic of a comparison. */
+    private static function isRight(BigRational $credit): bool
+    {
+        return (string) $credit->getNumerator() === (string) $credit->getDenominator();
+    }
+
     /** @param list<BigRational> $credits */
     private static function streak(array $credits): int
     {
         $streak = 0;
         foreach (array_reverse($credits) as $credit) {
-            if (!$credit->isEqualTo(1)) {
+            if (!self::isRight($credit)) {
                 break;
             }
             ++$streak;
@@ -184,7 +190,7 @@ final readonly class SkillMastery
     /** @param list<BigRational> $credits */
     private static function countRight(array $credits): int
     {
-        return count(array_filter($credits, static fn (BigRational $c): bool => $c->isEqualTo(1)));
+        return count(array_filter($credits, self::isRight(...)));
     }
 
     /** @param non-empty-list<BigRational>|list<BigRational> $credits */
@@ -204,7 +210,7 @@ final readonly class SkillMastery
     /** @param list<BigRational> $credits */
     private function known(array $credits): float
     {
-        $trace = $this->tracing->trace(array_map(static fn (BigRational $c): bool => $c->isEqualTo(1), $credits));
+        $trace = $this->tracing->trace(array_map(self::isRight(...), $credits));
 
         return $trace === [] ? $this->tracing->known : $trace[count($trace) - 1];
     }

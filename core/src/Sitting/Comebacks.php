@@ -34,12 +34,22 @@ final readonly class Comebacks
         if ($rule === null || $here === null) {
             return null;
         }
+        $shown = $this->shown($rule);
         foreach ($this->rounds() as $passes) {
             $first = $this->visits[$passes[0]];
             if ($rule->gap === 0 && ($first->section !== $here->section || $first->round !== $here->round)) {
                 continue;
             }
-            $due = array_values(array_filter($first->entries, fn (string $entry): bool => $this->isDue($rule, $entry, $passes, $atEnd)));
+            $tries = [];
+            foreach ($passes as $i) {
+                foreach ($this->visits[$i]->entries as $entry) {
+                    $tries[$entry] = [($tries[$entry][0] ?? 0) + 1, $i];
+                }
+            }
+            $due = array_values(array_filter(
+                $first->entries,
+                fn (string $entry): bool => $this->isDue($rule, $entry, $tries[$entry], $shown, $atEnd),
+            ));
             if ($due !== []) {
                 return new Visit($first->section, 1 + $this->latestTry($first->section), $due, $first->round);
             }
@@ -88,19 +98,27 @@ final readonly class Comebacks
         return $rounds;
     }
 
-    /** @param non-empty-list<int> $passes of its section */
-    private function isDue(MasteryRule $rule, string $entry, array $passes, bool $atEnd): bool
+    /** @return array<string, bool> by skill that there is an answer to */
+    private function shown(MasteryRule $rule): array
     {
-        $tries = array_values(array_filter($passes, fn (int $i): bool => in_array($entry, $this->visits[$i]->entries, true)));
-        if ($tries === [] || count($tries) > $rule->returns || !$this->marked->has($entry)) {
-            return false;
-        }
-        $last = $tries[count($tries) - 1];
-
-        return $this->isWanted($rule, $entry, $this->visits[$last]->try) && ($atEnd || $this->between($entry, $last) >= $rule->gap);
+        return $rule->shown === null ? [] : array_map($rule->shown->isShown(...), $this->evidence());
     }
 
-    private function isWanted(MasteryRule $rule, string $entry, int $try): bool
+    /**
+     * @param array{int, int}     $tries how many there were, and the pass of the last
+     * @param array<string, bool> $shown by skill
+     */
+    private function isDue(MasteryRule $rule, string $entry, array $tries, array $shown, bool $atEnd): bool
+    {
+        [$count, $last] = $tries;
+
+        return $count <= $rule->returns && $this->marked->has($entry)
+            && $this->isWanted($rule, $entry, $this->visits[$last]->try, $shown)
+            && ($atEnd || $this->between($entry, $last) >= $rule->gap);
+    }
+
+    /** @param array<string, bool> $shown by skill */
+    private function isWanted(MasteryRule $rule, string $entry, int $try, array $shown): bool
     {
         $isRight = ($this->outcomes[$entry][$try] ?? null)?->verdict === Verdict::Right;
         $skill = $this->marked->skill($entry);
@@ -111,18 +129,29 @@ final readonly class Comebacks
             return false;
         }
 
-        return !$rule->shown->isShown($this->evidence()[$skill] ?? []);
+        return !($shown[$skill] ?? false);
     }
 
     /** How many other questions were shown since the entry was, in this pass and those after it. */
     private function between(string $entry, int $pass): int
     {
-        $after = array_slice($this->visits[$pass]->entries, 1 + (int) array_search($entry, $this->visits[$pass]->entries, true));
+        $entries = $this->visits[$pass]->entries;
+        $between = $this->questions(array_slice($entries, 1 + (int) array_search($entry, $entries, true)));
         foreach (array_slice($this->visits, $pass + 1) as $visit) {
-            array_push($after, ...$visit->entries);
+            $between += $this->questions($visit->entries);
+            // More than any rule waits for need not be counted.
+            if ($between >= MasteryRule::MOST_GAP) {
+                break;
+            }
         }
 
-        return count(array_filter($after, fn (string $id): bool => $this->paper->entry($id)?->isQuestion() === true));
+        return $between;
+    }
+
+    /** @param list<string> $entries */
+    private function questions(array $entries): int
+    {
+        return count(array_filter($entries, fn (string $id): bool => $this->paper->entry($id)?->isQuestion() === true));
     }
 
     private function latestTry(string $section): int

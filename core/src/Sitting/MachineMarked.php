@@ -7,18 +7,25 @@ namespace ChalkLadder\Core\Sitting;
 /** The entries of a paper that a machine marks: the others neither come back nor decide a route. */
 final readonly class MachineMarked
 {
+    /** @var array<string, int> asked very often */
+    private array $places;
+    /** @var array<string, int> */
+    private array $redrawn;
+
     /**
      * @param list<string>               $entries ids
      * @param array<string, string|null> $skills  what each is evidence of, by entry id
      * @param list<string>               $drawn   those whose numbers are drawn for each student
      */
-    public function __construct(public array $entries, private array $skills = [], private array $drawn = [])
+    public function __construct(public array $entries, private array $skills = [], array $drawn = [])
     {
+        $this->places = array_flip($entries);
+        $this->redrawn = array_flip($drawn);
     }
 
     public function has(string $entry): bool
     {
-        return in_array($entry, $this->entries, true);
+        return isset($this->places[$entry]);
     }
 
     /** The skill that the entry is evidence of; null where it names none, or no machine marks it. */
@@ -29,7 +36,7 @@ final readonly class MachineMarked
 
     public function isDrawn(string $entry): bool
     {
-        return in_array($entry, $this->drawn, true);
+        return isset($this->redrawn[$entry]);
     }
 
     /** @return list<string> the skills that it is evidence of, each once, in the order of the entries */

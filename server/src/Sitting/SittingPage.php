@@ -10,6 +10,7 @@ use ChalkLadder\Core\Item\Hint;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
+use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
@@ -138,7 +139,8 @@ final readonly class SittingPage
     }
 
     /**
-     * What is right is not given away by it: answers of the open pass count only once the student has been told how they stand.
+     * Passes that were left count, since what comes back tells as much of them; answers of the open pass count only once the student has
+     * been told how they stand.
      *
      * @param list<Answer> $answers
      *
@@ -148,13 +150,16 @@ final readonly class SittingPage
     {
         $paper = $sitting->edition->paper();
         $shown = $paper->mastery?->shown;
-        if ($shown === null) {
+        $feedback = $sitting->conditions->feedback;
+        // Where nothing is to be told it is not told by this either, and after handing in not before all the rest.
+        $early = $sitting->state->isOver() && !$feedback->tellsAll($sitting->state);
+        if ($shown === null || $feedback === FeedbackPlan::Nothing || $early) {
             return [];
         }
         $walk = $sitting->walk;
         $told = array_filter($answers, static fn (Answer $a): bool => $a->settled || !$walk->isOpen($a->entry, $a->try));
         $marked = $sitting->edition->machineMarked();
-        $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $sitting->conditions->feedback->tellsAtOnce());
+        $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $feedback->tellsAtOnce());
         $names = $this->terms->skillNames($teamId);
 
         return array_map(static fn (string $skill): SkillView => new SkillView(

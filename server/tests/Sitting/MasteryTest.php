@@ -71,6 +71,22 @@ final class MasteryTest extends ApiCase
         }
     }
 
+    public function testItIsNotToldWhereNothingIsNorAfterHandingInBeforeTheRest(): void
+    {
+        $this->begin(self::RULE, ['feedback' => 'nothing']);
+        self::assertSame([], $this->get('GET', "/me/sittings/$this->sitting")->list('skills'));
+
+        $handout = $this->begin(['returns' => 1] + self::RULE, [], 'Once');
+        self::assertCount(1, $this->get('GET', "/me/sittings/$this->sitting")->list('skills'));
+        $this->goOn(1);
+        $this->goOn(2);
+        $this->get('POST', "/me/sittings/$this->sitting/hand-in", ['visit' => 2]);
+        self::assertSame([], $this->get('GET', "/me/sittings/$this->sitting")->list('skills'), 'handed in, not returned');
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/return", []);
+        $this->as($this->world->students['Ada Okafor']);
+        self::assertCount(1, $this->get('GET', "/me/sittings/$this->sitting")->list('skills'));
+    }
+
     public function testWithoutSkillsThereIsNothingToShow(): void
     {
         $this->begin(['returns' => 1, 'credits' => ['1']]);
