@@ -167,6 +167,11 @@ final class SimulatedStudent
 
             return array_combine(array_map(strval(...), array_keys($response)), array_values($response));
         };
+        // Some wrong answers lie near at hand for anybody, whatever they hold to be true; drawn apart, so that other answers stay.
+        $lure = Scenario::map($question['lure'] ?? null);
+        if (is_int($lure['answer'] ?? null) && is_int($lure['percent'] ?? null) && $this->habits->getInt(0, 99) < $lure['percent']) {
+            return $answer($lure['answer']);
+        }
         foreach ($known as $i => $one) {
             if (is_string($one[1] ?? null) && in_array($one[1], $this->ideas, true) && $this->chance() < 0.75) {
                 return $answer($i);

@@ -63,6 +63,8 @@ export type Kind<T extends ItemType> = {
   drawn?: boolean
   /** What was given can be told apart by eye when it is small. */
   small?: boolean
+  /** Picked or laid out by hand: how it was read would only say it again, in the rule's own letters. */
+  asGiven?: boolean
   /** What taking an answer into the key does, and whether it may earn a part; null where there is no key. */
   accepting: { says: string; inPart: boolean } | null
   /** An answer from one typed line, for a teacher who tries out many; none where an answer is no line. */

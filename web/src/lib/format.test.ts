@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { inMarks, marks, moment, percent, plain, plural, rational, spanInMarks } from './format'
+import { begun, inMarks, marks, moment, percent, plain, plural, rational, spanInMarks } from './format'
 
 describe('numbers', () => {
   it('are read as the API writes them', () => {
@@ -11,6 +11,12 @@ describe('numbers', () => {
   it('carry no needless zeros', () => {
     expect([marks(3), marks(2.5), marks(1 / 3), marks(0.1 + 0.2)]).toEqual(['3', '2.5', '0.33', '0.3'])
     expect([percent(0.625), percent(0.145), percent(1 / 3), percent(1)]).toEqual(['63 %', '15 %', '33 %', '100 %'])
+  })
+  it('is cut after a word’s end with a sign that there is more', () => {
+    expect([begun('red can – to port', 60), begun('red can – to port, green cone', 19)]).toEqual([
+      'red can – to port',
+      'red can – to port…',
+    ])
   })
   it('have their noun in the right number', () => {
     expect([plural(1, 'mark'), plural(0, 'mark'), plural(2, 'class', 'classes')]).toEqual([

@@ -42,6 +42,10 @@ export function duration(seconds: number): string {
 /** The three steps of confidence, the first for 1. */
 export const SURE = ['guessing', 'fairly sure', 'sure'] as const
 
+/** The first words of what may be long. */
+export const begun = (words: string, most = 60) =>
+  words.length > most ? `${words.slice(0, most - 1).replace(/[\s,;–-]+$/, '')}…` : words
+
 export const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 
 const DAY = 86_400_000

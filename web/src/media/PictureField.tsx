@@ -12,12 +12,15 @@ export function PictureField({
   picture,
   onChange,
   show = true,
+  asked = false,
 }: {
   label: string
   picture: Picture | null
   onChange: (picture: Picture | null) => void
   /** where it is not drawn elsewhere on the sheet */
   show?: boolean
+  /** in a dialog of its own: its words are what is wanted next */
+  asked?: boolean
 }) {
   const { urlOf, about } = useMedia()
   if (picture === null)
@@ -45,11 +48,12 @@ export function PictureField({
             label="What the picture shows, for who cannot see it"
             value={picture.alt}
             maxLength={500}
+            autoFocus={asked && picture.alt === ''}
             onChange={(e) => onChange({ ...picture, alt: e.target.value })}
           />
         </div>
         <Button size="small" onClick={() => onChange(null)}>
-          Take the picture out
+          {asked ? 'Another picture' : 'Take the picture out'}
         </Button>
       </div>
     </div>

@@ -68,7 +68,7 @@ function Choose({ asked: { now, put }, onClose }: { asked: Asked; onClose: () =>
         </>
       }
     >
-      <PictureField label="A picture" picture={picture} onChange={setPicture} />
+      <PictureField label="A picture" picture={picture} onChange={setPicture} asked />
       {picture && picture.alt.trim() === '' ? (
         <p className="mt-2 text-sm text-quiet">Say what it shows: who cannot see it answers by these words.</p>
       ) : null}

@@ -78,6 +78,9 @@ function putLink(editor: Editor, href: string) {
   else chain.setMark('link', { href }).run()
 }
 
+/** Whether a paste is more than a list of plain lines could keep. */
+const laidOut = (data: DataTransfer | null) => /<(?:table|img|sub|sup|math)\b/i.test(data?.getData('text/html') ?? '')
+
 const empty = (html: string) => (html === '<p></p>' ? '' : html)
 
 /** Rich text in place: bold, italics, lists, maths, pictures, tables. */
@@ -90,6 +93,7 @@ export function RichArea({
   inPlace = false,
   placeholder,
   focused = false,
+  onPastedIntoEmpty,
 }: RichProps) {
   const latest = useRef(onChange)
   const askPicture = useContext(PictureAsked)
@@ -123,6 +127,12 @@ export function RichArea({
   }, [editor, value])
   useEffect(() => {
     paste.current = (event) => {
+      const words = event.clipboardData?.getData('text/plain') ?? ''
+      const stays = editor?.isEmpty && !laidOut(event.clipboardData) ? onPastedIntoEmpty?.(words) : null
+      if (editor && typeof stays === 'string') {
+        editor.commands.setContent(stays, { emitUpdate: false })
+        return true
+      }
       const pasted = editor && sendPicture ? pastedPictures(event.clipboardData, () => crypto.randomUUID()) : null
       if (!pasted || !editor || !sendPicture) return false
       editor.view.pasteHTML(pasted.html)
@@ -140,7 +150,7 @@ export function RichArea({
       void Promise.all(sent).then((files) => askPicture && askForWords(editor, files, askPicture))
       return true
     }
-  }, [editor, sendPicture, askPicture])
+  }, [editor, sendPicture, askPicture, onPastedIntoEmpty])
   // The tools are drawn anew when what they show changes, not with each key.
   const link = useCallback(() => setLinking(String(editor?.getAttributes('link').href ?? '')), [editor])
   const putMaths = useCallback(

@@ -11,6 +11,8 @@ export type RichProps = {
   placeholder?: string
   /** takes the focus when it appears */
   focused?: boolean
+  /** asked when plain words are pasted where nothing stands yet: what of them stays here, or null to take them as usual */
+  onPastedIntoEmpty?: (words: string) => string | null
 }
 
 export const frames = cva('group', {

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
@@ -103,6 +103,33 @@ describe('A choice rule', () => {
     expect(new Set(rule.options.map((o) => o.id)).size).toBe(7)
     await user.paste(Array.from({ length: 9 }, (_, i) => `line ${i}`).join('\n'))
     expect(rule.options).toHaveLength(12)
+  })
+
+  it('makes a list pasted into an empty option into this one, the empty ones below and new ones', async () => {
+    const written = blankItem('choice').rule.options.map((o, i) => (i === 1 ? { ...o, text: '<p>tide</p>' } : o))
+    open({ options: written })
+    const read = screen.getByRole('textbox', { name: 'Text of option A' })
+    act(() => read.focus())
+    const words = 'A) flood\nB) ebb\nC) slack\nD) spring\nE) neap'
+    await waitFor(() => {
+      const text = screen.getByRole('textbox', { name: 'Text of option A' })
+      expect(text.isContentEditable || text.getAttribute('contenteditable')).toBeTruthy()
+    })
+    fireEvent.paste(screen.getByRole('textbox', { name: 'Text of option A' }), {
+      clipboardData: {
+        files: [],
+        types: ['text/plain'],
+        getData: (kind: string) => (kind === 'text/plain' ? words : ''),
+      },
+    })
+    expect(rule.options.map((o) => o.text.replace(/<[^>]+>/g, ''))).toEqual([
+      'flood',
+      'tide',
+      'ebb',
+      'slack',
+      'spring',
+      'neap',
+    ])
   })
 
   it('may keep its last option last', async () => {

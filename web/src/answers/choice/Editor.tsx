@@ -4,12 +4,13 @@ import type { Schemas } from '@/lib/api/client'
 import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 import type { EditorProps } from '../kinds'
-import { Credit, Feedback, Idea, Line, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
+import { Credit, Feedback, Idea, Line, listedFrom, moved, NextLine, replaced, UNSAID, without } from '../parts/Lines'
 import { freshOptionId } from './optionId'
 import { InDraw } from '../parts/InDraw'
 import { letter } from '../parts/letter'
 
 const MOST = 12
+type Option = Schemas['Option']
 const earned = (option: { key: boolean }) => (option.key ? '1' : '0')
 const box = 'inline-block size-7 rounded border text-center leading-7 font-bold'
 
@@ -25,23 +26,20 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
       ...rule,
       options: rule.options.map((o) => ({ ...o, credit: on ? earned(o) : undefined })),
     })
-  const add = (lines: string[]) =>
-    onChange({
-      ...rule,
-      options: lines.slice(0, MOST - rule.options.length).reduce(
-        (options, line) => [
-          ...options,
-          {
-            id: freshOptionId(options.map((o) => o.id)),
-            text: asHtml(line),
-            key: false,
-            feedback: '',
-            misconception: null,
-          },
-        ],
-        rule.options,
-      ),
-    })
+  const more = (options: readonly Option[], lines: readonly string[]) =>
+    lines.slice(0, Math.max(0, MOST - options.length)).reduce<Option[]>(
+      (all, line) => [
+        ...all,
+        {
+          id: freshOptionId(all.map((o) => o.id)),
+          text: asHtml(line),
+          key: false,
+          feedback: '',
+          misconception: null,
+        },
+      ],
+      [...options],
+    )
   return (
     <fieldset>
       <legend className="sr-only">Options; their letter makes one the key</legend>
@@ -49,7 +47,7 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
         {rule.options.map((written, i) => {
           const option = { ...UNSAID, ...written }
           const name = `option ${letter(i)}`
-          const set = (change: Partial<Schemas['Option']>) =>
+          const set = (change: Partial<Option>) =>
             onChange({ ...rule, options: replaced(rule.options, i, { ...option, ...change }) })
           return (
             <Line
@@ -86,6 +84,11 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
                     placeholder="an option"
                     value={option.text}
                     onChange={(text) => set({ text })}
+                    onPastedIntoEmpty={(words) => {
+                      const list = listedFrom(rule.options, i, words, more)
+                      if (list) onChange({ ...rule, options: list.lines })
+                      return list?.stays ?? null
+                    }}
                   />
                 </div>
                 <InDraw text={option.text} />
@@ -106,7 +109,7 @@ export default function Editor({ rule, onChange }: EditorProps<'choice'>) {
           <NextLine
             label="Next option"
             placeholder="Type the next option, or paste a list"
-            onLines={add}
+            onLines={(lines) => onChange({ ...rule, options: more(rule.options, lines) })}
             mark={
               <span aria-hidden className="flex w-9 justify-center">
                 <span className={`${box} border-dashed border-edge text-quiet`}>{letter(rule.options.length)}</span>

@@ -26,6 +26,7 @@ export const choice: Kind<'choice'> = {
     })),
   criteria: () => [],
   byHand: false,
+  asGiven: true,
   accepting: { says: 'This option becomes a key, for everyone who picked it.', inPart: false },
   fromLine: (rule, line) => {
     const options = line

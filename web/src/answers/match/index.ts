@@ -38,6 +38,7 @@ export const match: Kind<'match'> = {
   ],
   criteria: () => [],
   byHand: false,
+  asGiven: true,
   accepting: {
     says: 'Each pair that earned less is worth this from now on, for everyone who made it.',
     inPart: true,

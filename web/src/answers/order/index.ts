@@ -38,6 +38,7 @@ export const order: Kind<'order'> = {
   ],
   criteria: () => [],
   byHand: false,
+  asGiven: true,
   accepting: {
     says: 'This order is right too, for everyone who gave it, now and later.',
     inPart: true,

@@ -1,6 +1,6 @@
 import { ArrowUp, X } from 'lucide-react'
 import { useState, type ReactNode } from 'react'
-import { isRich, saidBriefly, saidHtml } from '@/lib/said'
+import { asHtml, isRich, saidBriefly, saidHtml } from '@/lib/said'
 import { TextField } from '@/ui/Field'
 import { RichEditor } from '@/ui/RichEditor'
 import { SelectField } from '@/ui/Select'
@@ -213,6 +213,26 @@ export const listed = (text: string) =>
     .split(/\r?\n|\t/)
     .map((line) => line.replace(/^\s*(?:[-*•·–]\s+|\(?(?:\d{1,2}|[A-Za-z])[.)]\s+)/, '').trim())
     .filter((line) => line !== '')
+
+/** A list pasted into an empty line: it fills this one and the empty ones below, then the others follow in order. */
+export function listedFrom<T extends { text: string }>(
+  lines: readonly T[],
+  at: number,
+  words: string,
+  more: (lines: readonly T[], words: readonly string[]) => T[],
+): { lines: T[]; stays: string } | null {
+  const wanted = listed(words)
+  const [first] = wanted
+  if (first === undefined || wanted.length < 2) return null
+  let next = 0
+  const full = lines.map((line, i) => {
+    const words = i >= at && line.text === '' ? wanted[next] : undefined
+    if (words === undefined) return line
+    next += 1
+    return { ...line, text: asHtml(words) }
+  })
+  return { lines: more(full, wanted.slice(next)), stays: asHtml(first) }
+}
 
 export function Credit({ value, onChange, what }: { value: string; onChange: (credit: string) => void; what: string }) {
   const known = ['1', '3/4', '1/2', '1/4', '0']

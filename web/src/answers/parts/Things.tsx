@@ -2,7 +2,7 @@ import { asHtml } from '@/lib/said'
 import type { ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { RichEditor } from '@/ui/RichEditor'
-import { Line, moved, NextLine, replaced, without } from './Lines'
+import { Line, listedFrom, moved, NextLine, replaced, without } from './Lines'
 
 type Thing = Schemas['Thing']
 
@@ -51,6 +51,8 @@ export function Things({
   mark: (place: number) => ReactNode
   beside?: (thing: Thing, place: number) => ReactNode
 }) {
+  const more = (now: readonly Thing[], lines: readonly string[]) =>
+    added(now, lines.slice(0, Math.max(0, most - now.length)), first)
   return (
     <div>
       {things.map((thing, i) => (
@@ -71,6 +73,11 @@ export function Things({
                 placeholder={placeholder}
                 value={thing.text}
                 onChange={(text) => onChange(replaced(things, i, { ...thing, text }))}
+                onPastedIntoEmpty={(words) => {
+                  const list = listedFrom(things, i, words, more)
+                  if (list) onChange(list.lines)
+                  return list?.stays ?? null
+                }}
               />
             </div>
             {beside?.(thing, i)}
@@ -82,7 +89,7 @@ export function Things({
           label={`Next ${what}`}
           placeholder={`Type the next ${what}, or paste a list`}
           mark={mark(things.length)}
-          onLines={(lines) => onChange(added(things, lines.slice(0, most - things.length), first))}
+          onLines={(lines) => onChange(more(things, lines))}
         />
       ) : null}
     </div>

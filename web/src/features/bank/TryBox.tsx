@@ -50,7 +50,9 @@ export const TryBox = memo(function TryBox({ item }: { item: Item }) {
                   .join(', ')}
               </p>
             ) : null}
-            {result.readAs ? <p className="text-quiet">read as “{result.readAs}”</p> : null}
+            {result.readAs && !kindOf(item.type).asGiven ? (
+              <p className="text-quiet">read as “{result.readAs}”</p>
+            ) : null}
             {result.feedback ? <Quoted words={result.feedback} /> : null}
             {result.passedOver.map((said) => (
               <p key={said} className="text-quiet">

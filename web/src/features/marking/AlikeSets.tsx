@@ -26,15 +26,15 @@ export function AlikeSets({
           const on = s.answers.includes(at)
           const first = answers[s.answers[0] ?? -1]
           return (
-            <li key={i} className="relative border-b">
+            <li key={i} className={`relative border-b ${on ? 'rung-row' : 'hover:bg-pale'}`}>
               {isSmall(item.type) && first ? (
                 // Its words stand in the button; this is for the eye.
-                <div aria-hidden inert className="mx-2.5 mt-2 w-36 max-w-full text-xs">
+                <div aria-hidden inert className="mx-2.5 pt-2 w-36 max-w-full text-xs">
                   <Given face={faceOf(item)} value={first.response} />
                 </div>
               ) : null}
               <button
-                className={`w-full px-2.5 py-2 text-left after:absolute after:inset-0 ${on ? 'rung-row' : 'hover:bg-pale'}`}
+                className="w-full px-2.5 py-2 text-left after:absolute after:inset-0"
                 aria-current={on || undefined}
                 onClick={() => setAt(s.answers.find((p) => answers[p] && !done(answers[p])) ?? s.answers[0] ?? at)}
               >

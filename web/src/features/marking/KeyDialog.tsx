@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { kindOf } from '@/answers/registry'
 import { RuleEditor } from '@/answers/RuleEditor'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { plural } from '@/lib/format'
+import { begun, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
@@ -66,7 +66,7 @@ export function KeyDialog({ desk, accept, onClose }: Props) {
       open
       onClose={onClose}
       wide
-      title={accept ? `Accept “${accept.given.slice(0, 60)}”` : `Change the key of question ${desk.number}`}
+      title={accept ? `Accept “${begun(accept.given)}”` : `Change the key of question ${desk.number}`}
       foot={
         effect ? (
           <>

@@ -1,4 +1,5 @@
 import { RadioGroup } from 'radix-ui'
+import { kindOf } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 import { marks, rational } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
@@ -29,7 +30,16 @@ export function MarkPanel({ desk, marking, onAccept, mayChangeKey }: Props) {
     )
   return (
     <div className="flex flex-col gap-5">
-      {open ? <Rubric marking={marking} /> : <MachineMark answer={answer} marking={marking} onAccept={onAccept} />}
+      {open ? (
+        <Rubric marking={marking} />
+      ) : (
+        <MachineMark
+          answer={answer}
+          asGiven={kindOf(desk.item.type).asGiven ?? false}
+          marking={marking}
+          onAccept={onAccept}
+        />
+      )}
       {desk.second ? (
         <p className="text-[15px] text-quiet">
           What you give here changes no mark. It is held against the first mark in the results, under Markers.
@@ -80,7 +90,17 @@ function Rubric({ marking }: { marking: Marking }) {
   )
 }
 
-function MachineMark({ answer, marking, onAccept }: { answer: Answer; marking: Marking; onAccept: Props['onAccept'] }) {
+function MachineMark({
+  answer,
+  asGiven,
+  marking,
+  onAccept,
+}: {
+  answer: Answer
+  asGiven: boolean
+  marking: Marking
+  onAccept: Props['onAccept']
+}) {
   const { override } = marking
   return (
     <section>
@@ -90,7 +110,7 @@ function MachineMark({ answer, marking, onAccept }: { answer: Answer; marking: M
         {answer.credit ? `, credit ${answer.credit}` : ''}
         {answer.byHand ? ' · set by hand' : ''}
       </p>
-      {answer.readAs ? <p className="text-sm text-quiet">read as “{answer.readAs}”</p> : null}
+      {answer.readAs && !asGiven ? <p className="text-sm text-quiet">read as “{answer.readAs}”</p> : null}
       <div className="mt-3 flex flex-wrap gap-2">
         <Button size="small" hint="1" onClick={() => void override('1')}>
           Full
