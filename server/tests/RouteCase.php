@@ -89,6 +89,12 @@ abstract class RouteCase extends ApiCase
         $upload = $this->as($world->teacher)->get('POST', '/uploads', $announced)->text('id');
         $scan = Pdf::read(1, static fn (Content $c): string => $file->keep($world->lead->teamId, null, 'scan.pdf', $c));
         $own = Pdf::read(1, static fn (Content $c): string => $file->keep($world->lead->teamId, $sitting, 'mine.pdf', $c));
+        $terms = $world->get(Terms::class);
+        [$skill, $whole, $part] = array_map(
+            static fn (string $name): string => $terms->addSkill($world->lead, new TermInput($name))->id,
+            ['Depths', 'Heights', 'Part of heights'],
+        );
+        $this->get('PUT', "/bank/skills/$part/part-of", ['into' => $whole]);
 
         return [
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
@@ -109,7 +115,7 @@ abstract class RouteCase extends ApiCase
                 ['id' => '0190a0a0-0000-7000-8000-0000000000c2', 'text' => 'Look again.'],
             )->text('remarks.0.id'),
             'upload' => $upload, 'sent' => $sent, 'scan' => $scan, 'own' => $own,
-            'skill' => $world->get(Terms::class)->addSkill($world->lead, new TermInput('Depths'))->id, 'idea' => $world->idea,
+            'skill' => $skill, 'whole' => $whole, 'part' => $part, 'kind' => 'skills', 'idea' => $world->idea,
         ];
     }
 
@@ -135,6 +141,7 @@ abstract class RouteCase extends ApiCase
             'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
+            'PUT /bank/{kind}/{skill}/part-of' => ['into' => $ids['whole']],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],
             'POST /items' => ['item' => [
                 'version' => 1,

@@ -133,6 +133,24 @@ final readonly class Paper
         return false;
     }
 
+    /** The same, with a skill or misconception called by another one wherever it is named; what was planned for the two is added up. */
+    public function calling(string $term, string $other): self
+    {
+        $document = $this->toArray();
+        array_walk_recursive($document, static function (mixed &$value) use ($term, $other): void {
+            $value = $value === $term ? $other : $value;
+        });
+        $plan = [];
+        foreach ($this->plan as $planned) {
+            $skill = $planned->skill === $term ? $other : $planned->skill;
+            $plan[$skill] = new Planned($skill, $planned->marks->plus($plan[$skill]->marks ?? 0));
+        }
+        unset($document['plan']);
+        $read = PaperReader::read($document);
+
+        return new self($read->title, $read->sections, $read->mastery, array_values($plan), $read->followUps);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {

@@ -80,8 +80,9 @@ final readonly class ManyQuestions
             throw Problem::invalid(['skills' => 'This skill is not one of the team’s.']);
         }
 
-        // Ids are the same however they are written.
-        $skills = array_change_key_case($skills);
+        // Ids are the same however they are written, and a skill that was put together with another is that one.
+        $same = $this->terms->sameAs($who->teamId);
+        $skills = array_map(static fn (?string $s): ?string => $same[$s ?? ''] ?? $s, array_change_key_case($skills));
 
         return new ManySkillsView($this->transaction->run(function () use ($who, $skills): array {
             $before = [];

@@ -34,7 +34,7 @@ final readonly class QuestionReader
     /** @param array<array-key, mixed> $json */
     public function read(string $teamId, array $json): ItemTemplate
     {
-        $json = $this->rich->cleaned($json);
+        $json = Terms::current($this->rich->cleaned($json), $this->terms->sameAs($teamId));
         $template = $this->knowing(ItemTemplate::read($this->teams->numberStyle($teamId) === Style::Comma
             ? ItemType::styled($json, Style::Comma)
             : $json)->whole());

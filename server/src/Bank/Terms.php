@@ -55,7 +55,8 @@ final readonly class Terms
     public function addSkill(StaffUser $who, TermInput $input): TermView
     {
         $skill = $this->transaction->run(function () use ($who, $input): Skill {
-            $skill = new Skill($who->teamId, self::free($input->name, $this->skillNames($who->teamId)), null, $who->id);
+            $name = self::free($input->name, $this->skillNames($who->teamId));
+            $skill = new Skill($who->teamId, $name, $this->parent($who->teamId, null, $input->parent), $who->id);
             $this->skills->add($skill);
 
             return $skill;
@@ -64,11 +65,12 @@ final readonly class Terms
         return $this->skill($who->teamId, $skill->id());
     }
 
-    public function renameSkill(StaffUser $who, string $id, TermInput $input): TermView
+    public function changeSkill(StaffUser $who, string $id, TermInput $input): TermView
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
             $skill = $this->skills->findLocked($who->teamId, $id) ?? throw Problem::notFound('The skill');
             $skill->rename(self::free($input->name, array_diff_key($this->skillNames($who->teamId), [$id => true])), $who->id);
+            $skill->moveBelow($this->parent($who->teamId, $id, $input->parent), $who->id);
         });
 
         return $this->skill($who->teamId, $id);
@@ -105,6 +107,50 @@ final readonly class Terms
         });
 
         return $this->misconception($who->teamId, $id);
+    }
+
+    /** @return array<string, string> what stands for each skill or misconception that was put together with another */
+    public function sameAs(string $teamId): array
+    {
+        return $this->list->sameAs($teamId);
+    }
+
+    /**
+     * A document in which every skill and misconception is called by the one that stands for it.
+     *
+     * @param array<array-key, mixed> $document
+     * @param array<string, string>   $same
+     *
+     * @return array<array-key, mixed>
+     */
+    public static function current(array $document, array $same): array
+    {
+        if ($same !== []) {
+            array_walk_recursive($document, static function (mixed &$value) use ($same): void {
+                $value = is_string($value) ? $same[$value] ?? $value : $value;
+            });
+        }
+
+        return $document;
+    }
+
+    /** The skill above, if there is to be one: the team's, and not one that stands below this one. */
+    private function parent(string $teamId, ?string $id, ?string $wanted): ?string
+    {
+        if ($wanted === null) {
+            return null;
+        }
+        $above = array_column($this->list->skills($teamId), 'parent', 'id');
+        if (!array_key_exists($wanted, $above)) {
+            throw Problem::invalid(['parent' => 'This skill is not one of the team’s.']);
+        }
+        for ($at = $wanted; $at !== null; $at = $above[$at] ?? null) {
+            if ($at === $id) {
+                throw Problem::invalid(['parent' => 'A skill cannot stand below itself.']);
+            }
+        }
+
+        return $wanted;
     }
 
     private function skill(string $teamId, string $id): TermView

@@ -13,6 +13,7 @@ use ChalkLadder\Core\Item\Alternative;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Sitting\Walk;
+use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Results\ReadModel\CountingReader;
@@ -21,7 +22,7 @@ use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 /** Puts a handout's handed-in work into columns, a student counted once. */
 final readonly class Counting
 {
-    public function __construct(private CountingReader $reader, private ClassOfStudents $classes)
+    public function __construct(private CountingReader $reader, private ClassOfStudents $classes, private Terms $terms)
     {
     }
 
@@ -50,7 +51,9 @@ final readonly class Counting
             $items,
         );
         $points = array_map(static fn (Item $i): float => $i->points->toFloat(), $items);
-        $offers = array_map(static fn (Item $i): array => $i->misconceptions(), $items);
+        // What turned out to be the same idea counts as one, also where a published question still knows two.
+        $same = $this->terms->sameAs($handout->teamId);
+        $offers = array_map(static fn (Item $i): array => self::named($i->misconceptions(), $same), $items);
         $byStudent = $counting = [];
         foreach ($this->reader->attempts($handout->id) as $attempt) {
             if ($class !== '' && ($of[$attempt->studentId] ?? '') !== $class) {
@@ -102,7 +105,7 @@ final readonly class Counting
                 }
                 foreach ($cell === Cell::Answered ? $offers[$entry] : [] as $id) {
                     $offered[$id] = ($offered[$id] ?? 0) + 1;
-                    $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, $answer->misconceptions ?? [], true) ? 1 : 0);
+                    $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, self::named($answer->misconceptions ?? [], $same), true) ? 1 : 0);
                 }
             }
             $evidence[] = array_map(
@@ -132,6 +135,17 @@ final readonly class Counting
         }
 
         return new Columns($students, $questions, $evidence, $answered);
+    }
+
+    /**
+     * @param list<string>          $ids
+     * @param array<string, string> $same what stands for each that is part of another
+     *
+     * @return list<string>
+     */
+    private static function named(array $ids, array $same): array
+    {
+        return array_values(array_unique(array_map(static fn (string $id): string => $same[$id] ?? $id, $ids)));
     }
 
     /** Where each has own numbers, answers are not the same question’s; where options are picked, picks are counted. */

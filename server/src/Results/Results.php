@@ -69,7 +69,7 @@ final readonly class Results
                 MisconceptionView $b,
             ): int => [$b->likely, count($b->students)] <=> [$a->likely, count($a->students)],
         );
-        $names = array_column($terms->misconceptions, 'name', 'id');
+        $names = $this->terms->misconceptionNames($teamId);
 
         return new ResultsView(
             $this->handouts->show($teamId, $handoutId),

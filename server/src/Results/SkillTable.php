@@ -27,10 +27,12 @@ final readonly class SkillTable
         $handout = $this->handouts->find($teamId, $handoutId);
         $counted = $this->counting->columns($handout, $class);
         $names = $this->terms->skillNames($teamId);
+        $same = $this->terms->sameAs($teamId);
         $credits = $of = [];
         $own = array_fill(0, count($counted->students), []);
         foreach ($counted->questions as $question) {
             $skill = $handout->edition->item($question->id)->skill ?? '';
+            $skill = $same[$skill] ?? $skill;
             if (!isset($names[$skill])) {
                 continue;
             }

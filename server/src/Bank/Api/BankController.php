@@ -9,7 +9,6 @@ use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\KeepNotesInput;
 use ChalkLadder\Server\Bank\Api\Input\NotesInput;
 use ChalkLadder\Server\Bank\Api\Input\PassageInput;
-use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Api\Input\TryAllInput;
 use ChalkLadder\Server\Bank\Api\Input\TryInput;
 use ChalkLadder\Server\Bank\Api\View\CandidatesView;
@@ -21,8 +20,6 @@ use ChalkLadder\Server\Bank\Api\View\ItemView;
 use ChalkLadder\Server\Bank\Api\View\KeptNotesView;
 use ChalkLadder\Server\Bank\Api\View\NotesTextView;
 use ChalkLadder\Server\Bank\Api\View\NotesView;
-use ChalkLadder\Server\Bank\Api\View\TermsView;
-use ChalkLadder\Server\Bank\Api\View\TermView;
 use ChalkLadder\Server\Bank\Api\View\TriedView;
 use ChalkLadder\Server\Bank\Api\View\TryView;
 use ChalkLadder\Server\Bank\Api\View\VersionView;
@@ -35,7 +32,6 @@ use ChalkLadder\Server\Bank\RapidEntry;
 use ChalkLadder\Server\Bank\ReadModel\Band;
 use ChalkLadder\Server\Bank\ReadModel\Order;
 use ChalkLadder\Server\Bank\ReadModel\Search;
-use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Bank\TryOut;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Dear;
@@ -53,42 +49,11 @@ final readonly class BankController
         private Bank $bank,
         private BankSearch $search,
         private QuestionHistory $history,
-        private Terms $terms,
         private TryOut $tryOut,
         private QuestionDraws $draws,
         private RapidEntry $entry,
         private DrawnQuestions $drawn,
     ) {
-    }
-
-    #[Route('/bank/terms', methods: ['GET'])]
-    public function terms(#[CurrentUser] StaffUser $who): TermsView
-    {
-        return $this->terms->all($who->teamId);
-    }
-
-    #[Route('/bank/skills', methods: ['POST'])]
-    public function addSkill(#[CurrentUser] StaffUser $who, #[MapRequestPayload] TermInput $input): TermView
-    {
-        return $this->terms->addSkill($who, $input);
-    }
-
-    #[Route('/bank/misconceptions', methods: ['POST'])]
-    public function addMisconception(#[CurrentUser] StaffUser $who, #[MapRequestPayload] TermInput $input): TermView
-    {
-        return $this->terms->addMisconception($who, $input);
-    }
-
-    #[Route('/bank/skills/{id}', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
-    public function renameSkill(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TermInput $input): TermView
-    {
-        return $this->terms->renameSkill($who, $id, $input);
-    }
-
-    #[Route('/bank/misconceptions/{id}', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
-    public function changeMisconception(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TermInput $input): TermView
-    {
-        return $this->terms->changeMisconception($who, $id, $input);
     }
 
     #[Route('/items', methods: ['GET'])]

@@ -17,6 +17,9 @@ use Doctrine\ORM\Mapping as ORM;
 class Misconception implements Root, TeamOwned
 {
     use Happenings;
+    use Merged;
+
+    private const KIND = 'misconception';
 
     #[ORM\Id]
     #[ORM\Column(type: 'guid')]

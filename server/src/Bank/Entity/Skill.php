@@ -17,6 +17,9 @@ use Doctrine\ORM\Mapping as ORM;
 class Skill implements Root, TeamOwned
 {
     use Happenings;
+    use Merged;
+
+    private const KIND = 'skill';
 
     #[ORM\Id]
     #[ORM\Column(type: 'guid')]
@@ -50,9 +53,25 @@ class Skill implements Root, TeamOwned
         return $this->name;
     }
 
+    public function parentId(): ?string
+    {
+        return $this->parentId;
+    }
+
     public function rename(string $name, string $by): void
     {
-        $this->note(new Acted($this->teamId, $by, 'rename', 'skill', $this->id, ['from' => $this->name]));
-        $this->name = $name;
+        if ($name !== $this->name) {
+            $this->note(new Acted($this->teamId, $by, 'rename', 'skill', $this->id, ['from' => $this->name]));
+            $this->name = $name;
+        }
+    }
+
+    /** Puts it below another one, or at the top of the tree. */
+    public function moveBelow(?string $parentId, string $by): void
+    {
+        if ($parentId !== $this->parentId) {
+            $this->note(new Acted($this->teamId, $by, 'move', 'skill', $this->id));
+            $this->parentId = $parentId;
+        }
     }
 }

@@ -76,6 +76,15 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             ORDER BY p.title", ['team' => $teamId, 'id' => $questionId]);
     }
 
+    /** @return list<string> ids of all drafts, those put away too, that name this skill, misconception or whatever else has this id */
+    public function naming(string $teamId, string $id): array
+    {
+        return $this->texts(
+            'SELECT id::text FROM paper WHERE team_id = :team AND position(:id IN content::text) > 0 ORDER BY id',
+            ['team' => $teamId, 'id' => $id],
+        );
+    }
+
     public function used(string $teamId): array
     {
         return $this->texts('SELECT DISTINCT ei.item_id FROM edition_item ei JOIN edition e ON e.id = ei.edition_id

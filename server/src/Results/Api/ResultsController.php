@@ -13,11 +13,13 @@ use ChalkLadder\Server\Results\Api\View\ModerationView;
 use ChalkLadder\Server\Results\Api\View\RecordByUseView;
 use ChalkLadder\Server\Results\Api\View\ResultsView;
 use ChalkLadder\Server\Results\Api\View\SkillsView;
+use ChalkLadder\Server\Results\Api\View\TermRecordsView;
 use ChalkLadder\Server\Results\Changes;
 use ChalkLadder\Server\Results\Comparisons;
 use ChalkLadder\Server\Results\Models;
 use ChalkLadder\Server\Results\Moderation;
 use ChalkLadder\Server\Results\RecordByUse;
+use ChalkLadder\Server\Results\TermRecords;
 use ChalkLadder\Server\Results\Results;
 use ChalkLadder\Server\Results\SkillTable;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -37,6 +39,7 @@ final readonly class ResultsController
         private Changes $changes,
         private Moderation $moderation,
         private RecordByUse $records,
+        private TermRecords $terms,
     ) {
     }
 
@@ -50,6 +53,12 @@ final readonly class ResultsController
     public function uses(#[CurrentUser] StaffUser $who, string $id): RecordByUseView
     {
         return $this->records->show($who->teamId, $id);
+    }
+
+    #[Route('/bank/terms/records', methods: ['GET'])]
+    public function terms(#[CurrentUser] StaffUser $who): TermRecordsView
+    {
+        return $this->terms->show($who->teamId);
     }
 
     #[Dear]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results\ReadModel;
 
+use ChalkLadder\Server\Bank\ReadModel\BankTables;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
@@ -30,6 +31,14 @@ final readonly class UseOfQuestions extends ReadModel
         return $this->texts('SELECT DISTINCT ei.item_id FROM '.PaperTables::ITEMS.' ei
             JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
             JOIN '.self::WORK.' w ON w.handout_id = h.id WHERE h.team_id = :team', ['team' => $teamId]);
+    }
+
+    /** @return array<string, string> ids of the skills that questions somebody has sat are evidence of now, by question */
+    public function skills(string $teamId): array
+    {
+        return $this->pairs('SELECT DISTINCT q.id::text, q.skill_id::text FROM '.BankTables::SKILLS_OF_QUESTIONS.' q
+            JOIN '.PaperTables::ITEMS.' ei ON ei.item_id = q.id JOIN '.HandoutTables::HANDOUTS.' h ON h.edition_id = ei.edition_id
+            WHERE h.team_id = :team AND q.skill_id IS NOT NULL', ['team' => $teamId]);
     }
 
     /**

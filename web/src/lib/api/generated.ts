@@ -93,7 +93,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["bankAddMisconception"];
+        post: operations["termAddMisconception"];
         delete?: never;
         options?: never;
         head?: never;
@@ -108,7 +108,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["bankChangeMisconception"];
+        put: operations["termChangeMisconception"];
         post?: never;
         delete?: never;
         options?: never;
@@ -157,7 +157,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["bankAddSkill"];
+        post: operations["termAddSkill"];
         delete?: never;
         options?: never;
         head?: never;
@@ -172,7 +172,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["bankRenameSkill"];
+        put: operations["termChangeSkill"];
         post?: never;
         delete?: never;
         options?: never;
@@ -187,10 +187,42 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["bankTerms"];
+        get: operations["termTerms"];
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bank/terms/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsTerms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bank/{kind}/{id}/part-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["termPutTogether"];
+        post?: never;
+        delete: operations["termTakeApart"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1784,6 +1816,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BankAlsoView: {
+            id: string;
+            name: string;
+        };
         BankCandidateView: {
             by: string;
             place: string;
@@ -1919,6 +1955,9 @@ export interface components {
                 [key: string]: string | null;
             };
         };
+        BankMergeInput: {
+            into?: string;
+        };
         BankNoteFaultView: {
             line: number;
             message: string;
@@ -1975,6 +2014,7 @@ export interface components {
             name?: string;
             looksLike?: string;
             nextStep?: string;
+            parent?: string | null;
         };
         BankTermView: {
             id: string;
@@ -1983,6 +2023,7 @@ export interface components {
             looksLike: string;
             nextStep: string;
             questions: number;
+            also: components["schemas"]["BankAlsoView"][];
         };
         BankTermsView: {
             skills: components["schemas"]["BankTermView"][];
@@ -2976,6 +3017,13 @@ export interface components {
         ResultsSureView: {
             level: number;
             credit: components["schemas"]["ResultsFigureView"];
+        };
+        ResultsTermRecordView: {
+            id: string;
+            figure: components["schemas"]["ResultsFigureView"];
+        };
+        ResultsTermRecordsView: {
+            records: components["schemas"]["ResultsTermRecordView"][];
         };
         ResultsUseView: {
             handoutId: string;
@@ -4337,7 +4385,7 @@ export interface operations {
             };
         };
     };
-    bankAddMisconception: {
+    termAddMisconception: {
         parameters: {
             query?: never;
             header?: never;
@@ -4370,7 +4418,7 @@ export interface operations {
             };
         };
     };
-    bankChangeMisconception: {
+    termChangeMisconception: {
         parameters: {
             query?: never;
             header?: never;
@@ -4498,7 +4546,7 @@ export interface operations {
             };
         };
     };
-    bankAddSkill: {
+    termAddSkill: {
         parameters: {
             query?: never;
             header?: never;
@@ -4531,7 +4579,7 @@ export interface operations {
             };
         };
     };
-    bankRenameSkill: {
+    termChangeSkill: {
         parameters: {
             query?: never;
             header?: never;
@@ -4566,11 +4614,108 @@ export interface operations {
             };
         };
     };
-    bankTerms: {
+    termTerms: {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankTermsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resultsTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsTermRecordsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    termPutTogether: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BankMergeInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BankTermsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    termTakeApart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;

@@ -16,6 +16,8 @@ final readonly class TermInput
         public string $looksLike = '',
         #[Assert\Length(max: 1000)]
         public string $nextStep = '',
+        #[Assert\Uuid]
+        public ?string $parent = null,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Bank\Api\View;
 /** A skill or misconception, with how many questions of the bank name it. */
 final readonly class TermView
 {
+    /** @param list<AlsoView> $also what turned out to be the same and was put together with it */
     public function __construct(
         public string $id,
         public string $name,
@@ -14,6 +15,7 @@ final readonly class TermView
         public string $looksLike,
         public string $nextStep,
         public int $questions,
+        public array $also = [],
     ) {
     }
 }
