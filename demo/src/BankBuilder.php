@@ -47,8 +47,14 @@ final class BankBuilder
     /** @return array<string, string> ids of the published editions by paper slug */
     public function build(StaffUser $who): array
     {
+        $above = [];
+        foreach ($this->scenario->bank('below') as $name => $slugs) {
+            $id = $this->terms->addSkill($who, new TermInput((string) $name))->id;
+            $above += array_fill_keys(array_map(Scenario::text(...), Scenario::map($slugs)), $id);
+        }
         foreach ($this->scenario->bank('skills') as $slug => $name) {
-            $this->skills[(string) $slug] = $this->terms->addSkill($who, new TermInput(Scenario::text($name)))->id;
+            $input = new TermInput(Scenario::text($name), parent: $above[(string) $slug] ?? null);
+            $this->skills[(string) $slug] = $this->terms->addSkill($who, $input)->id;
         }
         foreach ($this->scenario->bank('misconceptions') as $slug => $m) {
             $m = Scenario::map($m);

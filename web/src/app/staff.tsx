@@ -63,6 +63,11 @@ const router = createBrowserRouter([
             () => [ask.terms()],
           ),
           route(
+            'bank/terms',
+            () => import('@/features/bank/TermsDesk'),
+            () => [ask.terms()],
+          ),
+          route(
             'bank/:id',
             () => import('@/features/bank/ItemDesk'),
             ({ id = '' }) => [ask.item(id), ask.terms()],

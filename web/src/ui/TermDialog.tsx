@@ -6,9 +6,16 @@ import { Button } from './Button'
 import { Dialog } from './Dialog'
 import { AreaField, TextField } from './Field'
 import { FaultLine } from './States'
-import { useTerm } from '@/lib/terms'
+import { inTree, withBelow } from '@/lib/termTree'
+import { useTerm, useTerms } from '@/lib/terms'
+import { SelectField } from './Select'
 
-const shape = z.object({ name: asked('Give it a name.'), looksLike: z.string(), nextStep: z.string() })
+const shape = z.object({
+  name: asked('Give it a name.'),
+  looksLike: z.string(),
+  nextStep: z.string(),
+  parent: z.nullable(z.string()),
+})
 
 /** Names a skill, or a misconception with what it looks like and what to do next: a new one, or one that is there. */
 export function TermDialog({
@@ -25,9 +32,20 @@ export function TermDialog({
   const save = useTerm(kind, term?.id ?? null)
   const idea = kind === 'misconceptions'
   const what = idea ? 'misconception' : 'skill'
+  const { data: terms } = useTerms()
+  const skills = terms?.skills ?? []
+  const below = term ? withBelow(skills, term.id) : new Set<string>()
+  const above = inTree(skills)
+    .filter((one) => !below.has(one.id))
+    .map((one) => ({ value: one.id, label: `${'– '.repeat(one.depth)}${one.name}` }))
   const form = useForm({
     shape,
-    start: { name: term?.name ?? '', looksLike: term?.looksLike ?? '', nextStep: term?.nextStep ?? '' },
+    start: {
+      name: term?.name ?? '',
+      looksLike: term?.looksLike ?? '',
+      nextStep: term?.nextStep ?? '',
+      parent: term?.parent ?? null,
+    },
     send: async (typed) => {
       onMade((await save.mutateAsync(typed)).id)
       onClose()
@@ -59,7 +77,15 @@ export function TermDialog({
             <AreaField label="What it looks like" rows={2} maxLength={1000} {...form.field('looksLike')} />
             <AreaField label="What to do next" rows={2} maxLength={1000} {...form.field('nextStep')} />
           </>
-        ) : null}
+        ) : (
+          <SelectField
+            label="Stands below"
+            value={form.values.parent ?? ''}
+            onChange={(id) => form.set('parent', id === '' ? null : id)}
+            fault={form.fault('parent')}
+            options={[{ value: '', label: 'nothing: at the top' }, ...above]}
+          />
+        )}
         <FaultLine error={form.problem} />
       </form>
     </Dialog>

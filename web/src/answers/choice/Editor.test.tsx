@@ -167,7 +167,7 @@ describe('The misconception of a distractor', () => {
     await user.click(screen.getByRole('button', { name: 'Add the misconception' }))
     await waitFor(() => expect(rule.options[1]?.misconception).toBe('m2'))
     expect(bodies('POST', '/api/bank/misconceptions')).toEqual([
-      { name: 'the tide falls evenly', looksLike: '', nextStep: 'Plot a day.' },
+      { name: 'the tide falls evenly', looksLike: '', nextStep: 'Plot a day.', parent: null },
     ])
     expect(screen.queryByRole('dialog')).toBeNull()
     await waitFor(() => expect(pick().textContent).toBe('the tide falls evenly'))

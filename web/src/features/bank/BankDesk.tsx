@@ -157,6 +157,9 @@ export default function BankDesk() {
             onSearch={(words) => set('q', words)}
           />
         </div>
+        <Link to="/bank/terms" className="font-semibold text-blue underline">
+          Skills and ideas
+        </Link>
         <Button hint="t" onClick={() => void navigate('/bank/entry')}>
           Type in many
         </Button>
