@@ -32,9 +32,13 @@ final readonly class Blueprint
             $wanted[$planned->skill] = $planned->marks;
             $entries[$planned->skill] = [];
         }
-        foreach ($paper->questions() as $entry) {
-            if (isset($questions[$entry->id])) {
-                $entries[$questions[$entry->id]['skill'] ?? ''][] = $entry;
+        $chances = [];
+        foreach ($paper->sections as $section) {
+            foreach ($section->questions() as $entry) {
+                if (isset($questions[$entry->id])) {
+                    $entries[$questions[$entry->id]['skill'] ?? ''][] = $entry;
+                    $chances[$entry->id] = $section->chance($entry);
+                }
             }
         }
         if (isset($entries[''])) {
@@ -45,7 +49,7 @@ final readonly class Blueprint
         $rows = [];
         foreach ($entries as $skill => $of) {
             $skill = (string) $skill;
-            $rows[] = self::row($skill === '' ? null : $skill, $of, $questions, $wanted[$skill] ?? null);
+            $rows[] = self::row($skill === '' ? null : $skill, $of, $questions, $chances, $wanted[$skill] ?? null);
         }
         $plan = array_map(static fn (Planned $p): BigRational => $p->marks, $paper->plan);
 
@@ -53,6 +57,7 @@ final readonly class Blueprint
             null,
             array_merge(...array_values($entries)),
             $questions,
+            $chances,
             $plan === [] ? null : BigRational::sum(BigRational::zero(), ...$plan)->simplified(),
             false,
         ));
@@ -61,19 +66,28 @@ final readonly class Blueprint
     /**
      * @param list<Entry>                                                                      $entries
      * @param array<string, array{skill: string|null, facility: float|null, seconds: float}> $questions
+     * @param array<string, BigRational> $chances how likely a student gets each, by entry
      */
-    private static function row(?string $skill, array $entries, array $questions, ?BigRational $wanted, bool $judged = true): BlueprintRow
+    private static function row(
+        ?string $skill,
+        array $entries,
+        array $questions,
+        array $chances,
+        ?BigRational $wanted,
+        bool $judged = true,
+    ): BlueprintRow
     {
         $marks = BigRational::zero();
         $known = $weight = $reached = $seconds = 0.0;
         foreach ($entries as $entry) {
-            $marks = $marks->plus($entry->points)->simplified();
-            $seconds += $questions[$entry->id]['seconds'];
+            $points = $entry->points->multipliedBy($chances[$entry->id]);
+            $marks = $marks->plus($points)->simplified();
+            $seconds += $questions[$entry->id]['seconds'] * $chances[$entry->id]->toFloat();
             $facility = $questions[$entry->id]['facility'];
             if ($facility !== null) {
                 ++$known;
-                $weight += $entry->points->toFloat();
-                $reached += $facility * $entry->points->toFloat();
+                $weight += $points->toFloat();
+                $reached += $facility * $points->toFloat();
             }
         }
         $expected = $weight > 0.0 ? $reached / $weight : null;

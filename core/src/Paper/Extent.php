@@ -88,15 +88,12 @@ final class Extent
             ];
         }
         $rest ??= [BigRational::zero(), BigRational::zero(), 0, 0];
-        $points = isset($met[$id]) ? BigRational::zero() : BigRational::sum(
-            BigRational::zero(),
-            ...array_map(static fn (Entry $e): BigRational => $e->points, $section->questions()),
-        );
-        $count = count($section->questions());
+        [$least, $most] = isset($met[$id]) ? [BigRational::zero(), BigRational::zero()] : $section->points();
+        $count = $section->length();
 
         return $this->known[$key] = [
-            $rest[0]->plus($points)->simplified(),
-            $rest[1]->plus($points)->simplified(),
+            $rest[0]->plus($least)->simplified(),
+            $rest[1]->plus($most)->simplified(),
             $rest[2] + $count,
             $rest[3] + $count,
         ];

@@ -24,16 +24,19 @@ final class MasteryProof
         $possible = $first = [];
         $drawn = false;
         foreach ($paper->sections as $section) {
+            $times = [];
             foreach (PaperProof::machineMarked($section, $items) as $entry) {
                 $item = $items[$entry->item ?? ''];
                 $drawn = $drawn || $item->hasVariables();
                 $skill = $item->sample()->skill;
                 if ($skill !== null) {
                     // A question that comes back with the same numbers is right once.
-                    $times = $rule->otherNumbers && $item->hasVariables() ? 1 + $rule->returns : 1;
-                    $possible[$skill] = ($possible[$skill] ?? 0) + $times;
+                    $times[$skill][$entry->id] = $rule->otherNumbers && $item->hasVariables() ? 1 + $rule->returns : 1;
                     $first[$skill] ??= $entry->id;
                 }
+            }
+            foreach ($times as $skill => $of) {
+                $possible[$skill] = ($possible[$skill] ?? 0) + self::sure($section, $of);
             }
         }
         $defects = $rule->otherNumbers && !$drawn
@@ -51,5 +54,20 @@ final class MasteryProof
         }
 
         return $defects;
+    }
+
+    /**
+     * How often every student is sure to be right about questions, if they always are.
+     *
+     * @param array<string, int> $times how often one can be right, by entry
+     */
+    private static function sure(Section $section, array $times): int
+    {
+        $drawable = array_column($section->drawable(), 'id');
+        $drawn = array_intersect_key($times, array_flip($drawable));
+        sort($drawn);
+        $sure = $section->drawing?->least(array_keys(array_intersect_key($times, array_flip($drawable))), $drawable) ?? 0;
+
+        return array_sum(array_diff_key($times, array_flip($drawable))) + array_sum(array_slice($drawn, 0, $sure));
     }
 }

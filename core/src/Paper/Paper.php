@@ -30,17 +30,39 @@ final readonly class Paper
     }
 
     /**
-     * A version of its own for paper: the questions of each section in another order, the same for a seed. What conditions count by
-     * stays with the written order.
+     * What the bearer of a seed gets, in that one's order: a version of its own for paper. What conditions count by stays with the written
+     * order.
      */
-    public function version(string $seed): self
+    public function version(string $seed, bool $mixed = true): self
     {
-        $of = fn (Section $s): array => array_values(array_filter(array_map($this->entry(...), $s->order($seed))));
-
         return $this->withSections(array_map(
-            static fn (Section $s): Section => new Section($s->id, $s->title, $of($s), $s->route),
+            fn (Section $s): Section => $s->withEntries(array_values(array_filter(array_map($this->entry(...), $s->order($seed, $mixed)))))->drawing(null),
             $this->sections,
         ));
+    }
+
+    /**
+     * The same, knowing of what kind the questions are among which it is drawn.
+     *
+     * @param (\Closure(Entry, Drawing): string)|null $kind null: none is known
+     */
+    public function knowingKinds(?\Closure $kind): self
+    {
+        return $this->withSections(array_map(static function (Section $s) use ($kind): Section {
+            $drawing = $s->drawing;
+            if ($drawing === null) {
+                return $s;
+            }
+            if ($kind === null || $drawing->by === Drawing::BY_CHANCE) {
+                return $s->drawing($drawing->knowing([]));
+            }
+            $kinds = [];
+            foreach ($s->drawable() as $entry) {
+                $kinds[$entry->id] = $kind($entry, $drawing);
+            }
+
+            return $s->drawing($drawing->knowing($kinds));
+        }, $this->sections));
     }
 
     public function section(string $id): ?Section

@@ -53,7 +53,7 @@ final readonly class PaperProof
             }
         }
         foreach ($paper->sections as $section) {
-            array_push($defects, ...self::lookBackDefects($section, $items));
+            array_push($defects, ...self::lookBackDefects($section, $items), ...DrawingProof::defects($section, $items));
         }
         $graph = RouteGraph::of($paper);
         $ways = $exits = [];
@@ -134,8 +134,8 @@ final readonly class PaperProof
         $long = 0;
         $most = BigRational::zero();
         foreach ($paper->sections as $section) {
-            $long += count($section->questions()) * $graph->entries($section->id);
-            $most = BigRational::sum($most, ...array_map(static fn (Entry $e): BigRational => $e->points, $section->questions()));
+            $long += $section->length() * $graph->entries($section->id);
+            $most = $most->plus($section->points()[1]);
         }
 
         return [BigRational::zero(), $most->simplified(), 0, $long];
@@ -175,6 +175,7 @@ final readonly class PaperProof
                 );
             }
         }
+        array_push($defects, ...DrawingProof::routeDefects($section, $items));
         foreach ($route->unknownNames(count($section->questions())) as $name) {
             $defects[] = Defect::blocking(
                 sprintf('The route after "%s" asks for "%s", which nothing gives a value to.', $section->title, $name),

@@ -75,7 +75,8 @@ final class PaperReader
         if ($node->has('route')) {
             $route = Route::read($node->child('route'));
         }
-        $section = new Section($id, $node->text('title', 120, ''), $entries, $route);
+        $drawing = $node->has('drawing') ? Drawing::read($node->child('drawing')) : null;
+        $section = new Section($id, $node->text('title', 120, ''), $entries, $route, $drawing);
         $node->rejectUnknown();
 
         return $section;
@@ -86,7 +87,13 @@ final class PaperReader
     {
         $id = self::id($node, $ids);
         if ($node->oneOf('kind', ['question', 'source']) === 'question') {
-            $entry = Entry::question($id, $node->text('item', 36), $node->rational('points', '0', '100'));
+            $entry = Entry::question(
+                $id,
+                $node->text('item', 36),
+                $node->rational('points', '0', '100'),
+                $node->bool('pinned', false),
+                $node->bool('breaks', false),
+            );
         } else {
             $s = $node->child('source');
             $entry = Entry::source(
@@ -98,6 +105,7 @@ final class PaperReader
                     $s->text('alt', 1000, ''),
                     $s->textOrNull('file', 36),
                 ),
+                $node->bool('breaks', false),
             );
             $s->rejectUnknown();
         }

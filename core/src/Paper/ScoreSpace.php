@@ -38,6 +38,9 @@ final readonly class ScoreSpace
         $apart = [];
         /** @var list<array{levels: list<BigRational>, points: BigRational}> $together */
         $together = [];
+        /** @var list<array{levels: list<BigRational>, points: BigRational}> $drawn */
+        $drawn = [];
+        $drawable = $section->drawable();
         $possible = BigRational::zero();
         foreach ($section->questions() as $i => $entry) {
             $item = ($items[$entry->item ?? ''] ?? null)?->sample();
@@ -49,12 +52,25 @@ final readonly class ScoreSpace
                 range(0, self::STEPS),
             ), $mastery);
             $points = $marked ? $entry->points : BigRational::zero();
+            if (in_array($entry, $drawable, true)) {
+                $drawn[] = ['levels' => $levels, 'points' => $points];
+
+                continue;
+            }
             $possible = $possible->plus($points);
             if (in_array('q'.($i + 1), $named, true)) {
                 $apart[] = ['name' => 'q'.($i + 1), 'levels' => $levels, 'points' => $points];
             } else {
                 $together[] = ['levels' => $levels, 'points' => $points];
             }
+        }
+        $count = min(count($drawn), $section->drawing->count ?? 0);
+        if ($count > 0) {
+            // Questions are drawn among those that are worth the same; what they bring together is like one question's credit.
+            [$some, $known] = self::sums($drawn, $count);
+            $together[] = ['levels' => $some, 'points' => BigRational::one()];
+            $possible = $possible->plus($drawn[0]['points']->multipliedBy($count));
+            $exact = $exact && $known;
         }
         [$sums, $all] = self::sums($together);
         $patterns = [];
@@ -97,13 +113,15 @@ final readonly class ScoreSpace
     }
 
     /**
-     * What these questions can bring together, ascending. Counted in whole parts of a mark, so that no sum is missed or met twice.
+     * What these questions, or so many of them, can bring together, ascending. Counted in whole parts of a mark, so that no sum is missed
+     * or met twice.
      *
      * @param list<array{levels: list<BigRational>, points: BigRational}> $questions
+     * @param int|null                                                    $some      how many of them; null for all
      *
      * @return array{list<BigRational>, bool} the sums, at least that of nothing,, and whether these are all
      */
-    private static function sums(array $questions): array
+    private static function sums(array $questions, ?int $some = null): array
     {
         $worth = array_map(static fn (array $q): array => array_map(
             static fn (BigRational $l): BigRational => $l->multipliedBy($q['points'])->simplified(),
@@ -117,24 +135,33 @@ final readonly class ScoreSpace
             }
         }
         $whole = $parts->toInt();
-        $sums = [0 => true];
+        /** @var array<int, array<int, true>> $bySize sums by how many questions brought them */
+        $bySize = [0 => [0 => true]];
         $all = true;
-        foreach ($worth as $values) {
+        foreach ($worth as $n => $values) {
             $next = [];
-            foreach ($values as $value) {
-                $add = $value->multipliedBy($whole)->toBigInteger()->toInt();
-                foreach ($sums as $sum => $_) {
-                    $next[$sum + $add] = true;
+            for ($size = min($n, $some ?? $n); $size >= 0; --$size) {
+                foreach ($values as $value) {
+                    $add = $value->multipliedBy($whole)->toBigInteger()->toInt();
+                    foreach ($bySize[$size] ?? [] as $sum => $_) {
+                        $next[$size + 1][$sum + $add] = true;
+                    }
+                }
+                if ($some !== null) {
+                    $next[$size] = ($next[$size] ?? []) + ($bySize[$size] ?? []);
                 }
             }
-            if (count($next) > self::MOST) {
-                ksort($next);
-                $keys = array_keys($next);
-                $next = array_fill_keys(array_map(static fn (int $i): int => $keys[$i], self::evenly(count($keys))), true);
-                $all = false;
+            foreach ($next as $size => $found) {
+                if (count($found) > self::MOST) {
+                    ksort($found);
+                    $keys = array_keys($found);
+                    $next[$size] = array_fill_keys(array_map(static fn (int $i): int => $keys[$i], self::evenly(count($keys))), true);
+                    $all = false;
+                }
             }
-            $sums = $next;
+            $bySize = $next;
         }
+        $sums = $bySize[$some ?? count($worth)] ?? [0 => true];
         ksort($sums);
 
         return [array_map(static fn (int $sum): BigRational => BigRational::nd($sum, $whole), array_keys($sums)), $all];

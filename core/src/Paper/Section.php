@@ -4,32 +4,52 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Paper;
 
+use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Draw;
 
 /** A part of a paper; the unit of branching. Without a route the next section in order follows. */
 final readonly class Section
 {
     /** @param list<Entry> $entries */
-    public function __construct(public string $id, public string $title, public array $entries, public ?Route $route = null)
+    public function __construct(
+        public string $id,
+        public string $title,
+        public array $entries,
+        public ?Route $route = null,
+        public ?Drawing $drawing = null,
+    ) {
+    }
+
+    /** @param list<Entry> $entries */
+    public function withEntries(array $entries): self
     {
+        return new self($this->id, $this->title, $entries, $this->route, $this->drawing);
+    }
+
+    public function drawing(?Drawing $drawing): self
+    {
+        return new self($this->id, $this->title, $this->entries, $this->route, $drawing);
     }
 
     /**
-     * The entries in the order in which they are shown. Sources keep their places; for a seed the questions move, each between the sources
-     * that stand around it.
+     * The entries that the bearer of a seed gets, in the order in which they are shown. Sources and pinned questions keep their places; where
+     * they are mixed, the other questions move, each between the sources that stand around it.
      *
      * @return list<string> their ids
      */
-    public function order(?string $seed): array
+    public function order(string $seed, bool $mixed): array
     {
+        $drawn = $this->drawn($seed);
         $ids = $run = [];
         foreach ([...$this->entries, null] as $i => $entry) {
             if ($entry instanceof Entry && $entry->isQuestion()) {
-                $run[] = $entry->id;
+                if (in_array($entry->id, $drawn, true)) {
+                    $run[] = $entry;
+                }
 
                 continue;
             }
-            array_push($ids, ...($seed === null ? $run : Draw::order($run, $seed, $this->id.'.'.$i)));
+            array_push($ids, ...($mixed ? self::mixed($run, $seed, $this->id.'.'.$i) : array_column($run, 'id')));
             $run = [];
             if ($entry !== null) {
                 $ids[] = $entry->id;
@@ -37,6 +57,77 @@ final readonly class Section
         }
 
         return $ids;
+    }
+
+    /** @return list<string> ids of the questions that the bearer of a seed gets, in written order */
+    private function drawn(string $seed): array
+    {
+        $drawn = $this->drawing?->of(array_column($this->drawable(), 'id'), $seed, $this->id);
+
+        return array_column(array_filter(
+            $this->questions(),
+            static fn (Entry $e): bool => $drawn === null || $e->pinned || in_array($e->id, $drawn, true),
+        ), 'id');
+    }
+
+    /**
+     * @param list<Entry> $questions
+     *
+     * @return list<string>
+     */
+    private static function mixed(array $questions, string $seed, string $place): array
+    {
+        $free = Draw::order(
+            array_column(array_filter($questions, static fn (Entry $e): bool => !$e->pinned), 'id'),
+            $seed,
+            $place,
+        );
+
+        return array_map(static function (Entry $e) use (&$free): string {
+            return $e->pinned ? $e->id : (string) array_shift($free);
+        }, $questions);
+    }
+
+    /** @return list<Entry> the questions among which it is drawn; none where every student gets all */
+    public function drawable(): array
+    {
+        return $this->drawing === null
+            ? []
+            : array_values(array_filter($this->questions(), static fn (Entry $e): bool => !$e->pinned));
+    }
+
+    /** How likely a student gets a question of the section. */
+    public function chance(Entry $question): BigRational
+    {
+        $among = $this->drawable();
+
+        return in_array($question, $among, true)
+            ? BigRational::nd(min(count($among), $this->drawing->count ?? 0), count($among))
+            : BigRational::one();
+    }
+
+    /** How many questions one student gets. */
+    public function length(): int
+    {
+        $among = count($this->drawable());
+
+        return count($this->questions()) - $among + min($among, $this->drawing->count ?? 0);
+    }
+
+    /** @return array{BigRational, BigRational} the least and the most points that one student is offered */
+    public function points(): array
+    {
+        $drawable = $this->drawable();
+        $always = array_filter($this->questions(), static fn (Entry $e): bool => !in_array($e, $drawable, true));
+        $worth = array_map(static fn (Entry $e): BigRational => $e->points, $drawable);
+        usort($worth, static fn (BigRational $a, BigRational $b): int => $a->compareTo($b));
+        $k = min(count($worth), $this->drawing->count ?? 0);
+        $sure = array_map(static fn (Entry $e): BigRational => $e->points, array_values($always));
+
+        return array_map(
+            static fn (array $some): BigRational => BigRational::sum(BigRational::zero(), ...$sure, ...$some)->simplified(),
+            [array_slice($worth, 0, $k), $k === 0 ? [] : array_slice($worth, -$k)],
+        );
     }
 
     /** @return list<Entry> */
@@ -79,6 +170,6 @@ final readonly class Section
             'title' => $this->title,
             'entries' => array_map(static fn (Entry $e): array => $e->toArray(), $this->entries),
             'route' => $this->route?->toArray(),
-        ];
+        ] + ($this->drawing === null ? [] : ['drawing' => $this->drawing->toArray()]);
     }
 }

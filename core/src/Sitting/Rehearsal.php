@@ -116,7 +116,7 @@ final readonly class Rehearsal
                 $section = $walk->base($paper);
                 // It is left for good, and not only for what comes back.
                 if ($section?->route !== null && !$next->returns()) {
-                    $checked = array_values(array_filter($section->questions(), static fn (Entry $e): bool => $marked->has($e->id)));
+                    $checked = array_values(array_filter($walk->asked($section), static fn (Entry $e): bool => $marked->has($e->id)));
                     $knows = static fn (string $e): float => isset($astray[$e]) ? 0.0 : 1 / (1 + exp(($difficulty[$e] ?? 0.0) - $ability));
                     $deserved = self::deserved($checked, $knows);
                     $best = array_map(static fn (Entry $q): BigRational => self::best($paper, $outcomes[$q->id] ?? []), $checked);
@@ -219,11 +219,10 @@ final readonly class Rehearsal
      */
     private static function way(Paper $paper, array $sections, array $gone): array
     {
-        $points = BigRational::zero();
-        foreach (array_unique($sections) as $id) {
-            $questions = $paper->section($id)?->questions() ?? [];
-            $points = BigRational::sum($points, ...array_map(static fn (Entry $e): BigRational => $e->points, $questions));
-        }
+        $points = BigRational::sum(BigRational::zero(), ...array_map(
+            static fn (string $id): BigRational => $paper->section($id)?->points()[1] ?? BigRational::zero(),
+            array_values(array_unique($sections)),
+        ));
         $lengths = array_column($gone, 0);
         $times = array_column($gone, 1);
 

@@ -56,11 +56,12 @@ final readonly class Walk
         if ($section->route === null) {
             $target = $paper->following($section->id);
         } else {
-            $best = array_map(
-                static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? [])),
-                $section->questions(),
+            $asked = $this->asked($section);
+            $best = static fn (Entry $e): BigRational => self::bestCredit($paper, self::creditsOf($outcomes[$e->id] ?? []));
+            $names = Route::names(
+                self::share($asked, array_map($best, $asked), $marked),
+                array_map($best, $section->questions()),
             );
-            $names = Route::names(self::share($section->questions(), $best, $marked), $best);
             $target = $section->route->to($section->route->choice($names, $this->usedUp($section)));
         }
         $next = $target === Route::END ? null : $paper->section($target);
@@ -78,6 +79,17 @@ final readonly class Walk
         $entered = $this->entered();
 
         return $entered === [] ? null : $paper->section($entered[count($entered) - 1]->section);
+    }
+
+    /** @return list<Entry> the questions of a section that this student got, in written order */
+    public function asked(Section $section): array
+    {
+        $got = array_merge(...array_map(
+            static fn (Visit $v): array => $v->section === $section->id ? $v->entries : [],
+            $this->visits,
+        ));
+
+        return array_values(array_filter($section->questions(), static fn (Entry $e): bool => in_array($e->id, $got, true)));
     }
 
     /** @return list<int> the exits of the section that have been taken as often as they may */
@@ -334,7 +346,7 @@ final readonly class Walk
         $before = array_filter($this->visits, static fn (Visit $v): bool => $v->section === $section->id);
         $try = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->try, $before)]);
         $round = 1 + max([0, ...array_map(static fn (Visit $v): int => $v->round, $before)]);
-        $ids = $section->order($conditions->shuffleQuestions ? $seed : null);
+        $ids = $section->order($seed, $conditions->shuffleQuestions);
 
         return new self([...$this->visits, new Visit($section->id, $try, $ids, $round)], false);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Tests\Analysis;
 
+use ChalkLadder\Core\Analysis\Figure;
 use ChalkLadder\Core\Analysis\Intervals;
 use ChalkLadder\Core\Analysis\Prevalence;
 use ChalkLadder\Core\Analysis\SkillRecord;
@@ -29,7 +30,8 @@ final class TermRecordsTest extends TestCase
         $one = SkillRecord::of([array_fill(0, 6, 1.0), array_fill(0, 6, 0.0), array_fill(0, 6, 1.0), array_fill(0, 6, 0.0)]);
         $many = SkillRecord::of(array_map(static fn (int $i): array => [(float) ($i % 2)], range(0, 23)));
         self::assertEqualsWithDelta(0.5, $one->value, 1e-12);
-        self::assertGreaterThan($many->high - $many->low, $one->high - $one->low);
+        $width = static fn (Figure $f): float => ($f->high ?? 0.0) - ($f->low ?? 0.0);
+        self::assertGreaterThan($width($many), $width($one));
         self::assertNull(SkillRecord::of([])->value);
     }
 }

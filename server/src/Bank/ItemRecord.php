@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank;
 
+use ChalkLadder\Server\Bank\ReadModel\Band;
+
 /** What all first tries at a question come to. */
 final readonly class ItemRecord
 {
@@ -13,5 +15,11 @@ final readonly class ItemRecord
      */
     public function __construct(public int $handouts, public int $students, public ?float $facility, public ?float $seconds)
     {
+    }
+
+    /** How many were right so far, roughly, in one word. */
+    public function band(): string
+    {
+        return Band::of($this->facility)->value;
     }
 }

@@ -49,10 +49,11 @@ final readonly class PaperPdf
     {
         $edition = $this->papers->draft($teamId, $paperId);
         $items = $edition->items();
-        $paper = $edition->paper();
+        // A paper that draws is printed as one student gets it.
+        $paper = $edition->paper()->version($paperId, mixed: false);
         if (in_array($version, PrintWish::VERSIONS, true)) {
             $seed = $paperId.'|'.$version;
-            $paper = $paper->version($seed);
+            $paper = $edition->paper()->version($seed);
             foreach (array_keys($items) as $entry) {
                 $own = $edition->own($entry, $seed)->item ?? $items[$entry];
                 $items[$entry] = $own->withRule($own->rule->version($seed.'|'.$entry));

@@ -49,6 +49,7 @@ final readonly class Papers
         private PaperList $list,
         private SourceList $sources,
         private BankChanges $bankChanges,
+        private QuestionKinds $kinds,
         private Bank $bank,
         private Files $files,
         private RichText $richText,
@@ -116,8 +117,8 @@ final readonly class Papers
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
             $paper = $this->locked($who->teamId, $id, $input->version);
-            $content = $paper->content();
-            $items = $this->itemsOf($who->teamId, $content);
+            $items = $this->itemsOf($who->teamId, $paper->content());
+            $content = $this->kinds->in($paper->content(), $items);
             $proof = PaperProof::of($content, $items);
             if (!$proof->mayPublish()) {
                 $first = array_values(array_filter($proof->defects, static fn ($d): bool => $d->blocks))[0]->message ?? '';
@@ -129,7 +130,7 @@ final readonly class Papers
             if ($latest !== null && $latest['of_version'] === $paper->version() && $this->bankChanges->entries($latest['id']) === []) {
                 return;
             }
-            $edition = new Edition($paper, ($latest['number'] ?? 0) + 1, $items, $who->id, $this->clock->now());
+            $edition = new Edition($paper, ($latest['number'] ?? 0) + 1, $content, $items, $who->id, $this->clock->now());
             $this->editions->add($edition);
             $this->transaction->write();
             $this->bankChanges->stamp($edition->id());
@@ -153,9 +154,10 @@ final readonly class Papers
     {
         $draft = ($this->papers->find($teamId, $id) ?? throw Problem::notFound('The paper'))->content();
         $items = $this->itemsOf($teamId, $draft);
+        $draft = $this->kinds->in($draft, $items);
         $there = static fn (Entry $e): bool => !$e->isQuestion() || isset($items[$e->item ?? '']);
         $sections = array_map(
-            static fn (Section $s): Section => new Section($s->id, $s->title, array_values(array_filter($s->entries, $there)), $s->route),
+            static fn (Section $s): Section => $s->withEntries(array_values(array_filter($s->entries, $there))),
             $draft->sections,
         );
         $paper = $draft->withSections($sections);
@@ -234,15 +236,15 @@ final readonly class Papers
         $sections = [];
         foreach ($paper->sections as $section) {
             $entries = array_map(
-                fn (Entry $e): Entry => $e->source === null ? $e : Entry::source(
-                    $e->id,
-                    $e->source->withHtml($this->richText->clean($e->source->html)),
-                ),
+                fn (Entry $e): Entry => $e->source === null
+                    ? $e
+                    : $e->withSource($e->source->withHtml($this->richText->clean($e->source->html))),
                 $section->entries,
             );
-            $sections[] = new Section($section->id, $section->title, $entries, $section->route);
+            $sections[] = $section->withEntries($entries);
         }
-        $cleaned = $paper->withSections($sections);
+        // Of what kind questions are is for the server to say, when it is published.
+        $cleaned = $paper->withSections($sections)->knowingKinds(null);
         if (!$this->files->hasAll($teamId, $cleaned->files())) {
             throw Problem::invalid(['file' => 'A file of this paper is not one of the team’s.']);
         }

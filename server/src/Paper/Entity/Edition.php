@@ -54,13 +54,17 @@ class Edition implements Root, TeamOwned
     #[ORM\OrderBy(['madeAt' => 'ASC', 'id' => 'ASC'])]
     protected Collection $keyChanges;
 
-    /** @param array<string, ItemTemplate> $items the questions in full, by bank id */
+    /**
+     * @param Draft                       $content the paper, knowing of what kind its questions are
+     * @param array<string, ItemTemplate> $items   the questions in full, by bank id
+     */
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(name: 'paper_id', nullable: false)]
         protected Paper $paper,
         #[ORM\Column(type: 'integer')]
         protected int $number,
+        Draft $content,
         array $items,
         #[ORM\Column(name: 'made_by', type: 'guid')]
         protected string $madeBy,
@@ -70,15 +74,15 @@ class Edition implements Root, TeamOwned
         $this->id = Id::fresh();
         $this->teamId = $paper->teamId();
         $this->ofVersion = $paper->version();
-        $this->content = self::freeze($paper->content(), $items);
+        $this->content = self::freeze($content, $items);
         $this->items = new ArrayCollection();
         $this->files = new ArrayCollection();
         $this->keyChanges = new ArrayCollection();
-        foreach ($paper->content()->questions() as $entry) {
+        foreach ($content->questions() as $entry) {
             $this->items->add(new EditionItem($this, $entry->id, $entry->item ?? ''));
         }
-        $shown = [$paper->content()->files()];
-        foreach ($paper->content()->questions() as $entry) {
+        $shown = [$content->files()];
+        foreach ($content->questions() as $entry) {
             $shown[] = isset($items[$entry->item]) ? $items[$entry->item]->sample()->files() : [];
         }
         foreach (array_unique(array_merge(...$shown)) as $file) {
