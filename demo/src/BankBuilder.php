@@ -262,7 +262,7 @@ final class BankBuilder
                     ] + Scenario::map($exit), array_values(Scenario::map($route['exits'] ?? []))),
                     'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end',
                 ],
-            ];
+            ] + (isset($s[3]) ? ['drawing' => Scenario::map($s[3])] : []);
         }
 
         return [
@@ -287,12 +287,16 @@ final class BankBuilder
     private function entry(StaffUser $who, string $slug, string $id): array
     {
         if (!str_starts_with($slug, '@')) {
+            // Every student gets one that is marked so, where others are drawn.
+            $pinned = str_starts_with($slug, '!');
+            $slug = ltrim($slug, '!');
+
             return [
                 'id' => $id,
                 'kind' => 'question',
                 'item' => $this->items[$slug] ?? throw new \LogicException("The demo names a question $slug that it does not write."),
                 'points' => Scenario::text($this->scenario->question($slug)['points'] ?? '1'),
-            ];
+            ] + ($pinned ? ['pinned' => true] : []);
         }
         $source = Scenario::map($this->scenario->bank('sources')[substr($slug, 1)] ?? []);
         $file = Scenario::text($source['picture'] ?? '');

@@ -53,19 +53,21 @@ export default function PrintPaper() {
           {withKey ? null : <p className="w-64 border-b border-black">Name</p>}
         </header>
         {doc.sections.map((section) => (
-          <section key={section.id} className="mb-4">
+          <section key={section.id} className={`mb-4 ${section.entries[0]?.breaks ? 'break-before-page' : ''}`}>
             {doc.sections.length > 1 ? <h2 className="mb-2 break-after-avoid text-lg">{section.title}</h2> : null}
-            {section.entries.map((entry) => {
+            {section.entries.map((entry, i) => {
+              // Where the first begins a page, its heading goes with it.
+              const breaks = entry.breaks && i > 0 ? 'break-before-page' : ''
               if (entry.kind === 'source') {
                 const picture = entry.source.picture ? pictures[entry.source.picture] : undefined
                 return (
-                  <figure key={entry.id} className="mb-4 break-inside-avoid border border-black/40 p-3">
+                  <figure key={entry.id} className={`mb-4 break-inside-avoid border border-black/40 p-3 ${breaks}`}>
                     <figcaption className="font-semibold">{entry.source.title}</figcaption>
                     {picture ? (
                       <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
                     ) : null}
-                    {pagesOf(pictures, entry.source.file).map((page, i) => (
-                      <img key={i} src={page} alt={`Page ${i + 1}`} className="mt-2 w-full border border-black/40" />
+                    {pagesOf(pictures, entry.source.file).map((page, n) => (
+                      <img key={n} src={page} alt={`Page ${n + 1}`} className="mt-2 w-full border border-black/40" />
                     ))}
                     {entry.source.file && pagesOf(pictures, entry.source.file).length === 0 ? (
                       <p className="italic">To be heard or watched.</p>
@@ -76,7 +78,7 @@ export default function PrintPaper() {
               }
               const item = items[entry.id]
               return item ? (
-                <article key={entry.id} className="mb-5 flex break-inside-avoid gap-3">
+                <article key={entry.id} className={`mb-5 flex break-inside-avoid gap-3 ${breaks}`}>
                   <b className="w-6 shrink-0 text-right font-head text-lg">{numbers.get(entry.id)}</b>
                   <div className="min-w-0 flex-1">
                     <div className="flex gap-4">

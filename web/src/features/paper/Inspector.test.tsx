@@ -278,3 +278,34 @@ describe('The inspector', () => {
     expect(screen.getByText('✓ No defects.')).toBeTruthy()
   })
 })
+
+describe('A draw of some questions', () => {
+  it('is set for a section, spread over something, with pinned questions besides', async () => {
+    const user = show(<Desk at="s1" />)
+    await pickFrom(user, screen.getByRole('combobox', { name: 'Each student gets' }), 'some of them, drawn')
+    expect(now.sections[0]?.drawing).toEqual({ count: 1, by: 'chance' })
+    await pickFrom(user, screen.getByRole('combobox', { name: 'Spread over' }), 'their skills')
+    expect(within(screen.getByRole('navigation')).getByRole('button', { name: /First look/ }).textContent).toContain(
+      '1 of 2',
+    )
+    await user.click(within(screen.getByRole('navigation')).getByRole('button', { name: /1 Low water/ }))
+    await user.click(screen.getByRole('checkbox', { name: 'Pinned: every student gets it, at this place' }))
+    expect(now.sections[0]?.entries[1]).toMatchObject({ pinned: true })
+    expect(screen.getByText('Pinned questions come besides.')).toBeTruthy()
+    await pickFrom(user, screen.getByRole('combobox', { name: 'Each student gets' }), 'all its questions')
+    expect(now.sections[0]?.drawing).toBeUndefined()
+  })
+
+  it('is not offered where there is nothing to draw from', () => {
+    show(<Desk at="s2" />)
+    expect(screen.queryByRole('combobox', { name: 'Each student gets' })).toBeNull()
+  })
+})
+
+describe('On paper', () => {
+  it('a question or a source may begin a new page', async () => {
+    const user = show(<Desk at="src" />)
+    await user.click(screen.getByRole('checkbox', { name: 'On paper it begins a new page' }))
+    expect(now.sections[0]?.entries[0]).toMatchObject({ breaks: true })
+  })
+})

@@ -4,8 +4,10 @@ import { plural, spanInMarks } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
+import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 import { DefectLine } from './DefectLine'
+import { DrawingForm } from './DrawingForm'
 import { FollowUpForm } from './FollowUpForm'
 import { MasteryForm } from './MasteryForm'
 import { SectionWays } from './SectionWays'
@@ -28,15 +30,31 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
   return (
     <div className="flex flex-col gap-6">
       {entry?.kind === 'question' ? (
-        <section>
-          <h2 className="mb-2 text-lg">This question here</h2>
+        <section className="flex flex-col gap-2">
+          <h2 className="text-lg">This question here</h2>
           <NumberField
             key={entry.id}
             label="Marks in this paper"
             value={entry.points}
             onChange={(points) => onChange(withEntry(paper, { ...entry, points: points || '0' }))}
           />
+          <Tick
+            label={
+              section?.drawing
+                ? 'Pinned: every student gets it, at this place'
+                : 'Pinned: keeps its place when shuffled'
+            }
+            checked={entry.pinned ?? false}
+            onChange={(pinned) => onChange(withEntry(paper, { ...entry, pinned }))}
+          />
         </section>
+      ) : null}
+      {entry ? (
+        <Tick
+          label="On paper it begins a new page"
+          checked={entry.breaks ?? false}
+          onChange={(breaks) => onChange(withEntry(paper, { ...entry, breaks }))}
+        />
       ) : null}
       {section ? (
         <section className="flex flex-col gap-3">
@@ -46,6 +64,7 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
             value={section.title}
             onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))}
           />
+          <DrawingForm paper={paper} section={section} onChange={onChange} />
           <SectionWays
             paper={paper}
             section={section}

@@ -16,8 +16,9 @@ import {
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import type { Schemas } from '@/lib/api/client'
-import { marks, rational } from '@/lib/format'
-import { numbersOf, placed, sectionOf, type Entry, type Paper, type Section } from './draft'
+import { Pin } from 'lucide-react'
+import { marks } from '@/lib/format'
+import { numbersOf, placed, sectionOf, sizeOf, type Entry, type Paper, type Section } from './draft'
 import { inShort, nameOf, waysOf } from './ways'
 
 type Props = {
@@ -60,6 +61,7 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
                   entry={entry}
                   number={numbers.get(entry.id)}
                   title={entryTitle(entry, items)}
+                  pinned={entry.kind === 'question' && entry.pinned === true}
                   selected={entry.id === selected}
                   blocked={blocked.has(entry.id)}
                   onSelect={() => onSelect(entry.id)}
@@ -89,7 +91,7 @@ function SectionPart({
   children: React.ReactNode
 }) {
   const { setNodeRef } = useDroppable({ id: section.id })
-  const points = section.entries.reduce((sum, e) => sum + (e.kind === 'question' ? rational(e.points) : 0), 0)
+  const { questions, of, points } = sizeOf(section)
   return (
     <li ref={setNodeRef}>
       <button
@@ -102,6 +104,7 @@ function SectionPart({
           {blocked.has(section.id) ? <span className="text-bad"> ✕</span> : null}
         </span>
         <span className="text-sm text-quiet tabular-nums">
+          {questions < of ? `${questions} of ${of} · ` : ''}
           {marks(points)} {points === 1 ? 'mark' : 'marks'}
         </span>
       </button>
@@ -124,6 +127,7 @@ function EntryRow({
   entry,
   number,
   title,
+  pinned,
   selected,
   blocked,
   onSelect,
@@ -131,6 +135,7 @@ function EntryRow({
   entry: Entry
   number: number | undefined
   title: string
+  pinned: boolean
   selected: boolean
   blocked: boolean
   onSelect: () => void
@@ -150,6 +155,12 @@ function EntryRow({
         <span className="w-5 shrink-0 text-right text-quiet tabular-nums">{number ?? '¶'}</span>
         <span className={`min-w-0 flex-1 ${selected ? 'font-semibold' : ''}`}>
           {title}
+          {pinned ? (
+            <>
+              <Pin aria-hidden className="ml-1 inline size-3.5 text-quiet" />
+              <span className="sr-only">, pinned</span>
+            </>
+          ) : null}
           {blocked ? <span className="text-bad"> ✕</span> : null}
         </span>
       </button>

@@ -16,9 +16,10 @@ import {
 import { Maximize2, Minus, Plus } from 'lucide-react'
 import { useEffect, useMemo, useRef } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { marks, plural, rational } from '@/lib/format'
+import { marks, plural } from '@/lib/format'
 import { Tip } from '@/ui/Tip'
 import type { Paper } from './draft'
+import { sizeOf } from './draft'
 import { linesOf, mapOf, type Line, type Ribbon } from './mapLayout'
 import { END, nameOf } from './ways'
 
@@ -59,8 +60,7 @@ function Map({ paper, proof, found, chosen, onChoose }: Parameters<typeof RouteM
   const lines = useMemo(() => linesOf(boxes, ribbons), [boxes, ribbons])
   const nodes = boxes.map((box): Node<Place> => {
     const section = paper.sections.find((s) => s.id === box.id)
-    const questions = section?.entries.filter((e) => e.kind === 'question') ?? []
-    const points = questions.reduce((sum, e) => sum + rational(e.points), 0)
+    const { questions, of, points } = section ? sizeOf(section) : { questions: 0, of: 0, points: 0 }
     const faults = proof.defects.filter(
       (d) => d.blocks && (d.where === box.id || section?.entries.some((e) => e.id === d.where)),
     )
@@ -74,7 +74,7 @@ function Map({ paper, proof, found, chosen, onChoose }: Parameters<typeof RouteM
       selectable: false,
       data: {
         title: nameOf(paper, box.id),
-        facts: `${plural(questions.length, 'question')} · ${marks(points)} ${points === 1 ? 'mark' : 'marks'}`,
+        facts: `${questions < of ? `${questions} of ` : ''}${plural(of, 'question')} · ${marks(points)} ${points === 1 ? 'mark' : 'marks'}`,
         first: paper.sections[0]?.id === box.id,
         reached:
           box.id === END || !proof.defects.some((d) => d.where === box.id && d.message.endsWith('is never reached.')),

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest'
 import {
   began,
   changed,
+  drawable,
   freshId,
   inserted,
   numbersOf,
   placed,
   redone,
+  sizeOf,
   stepped,
   takenIn,
   undone,
@@ -14,6 +16,7 @@ import {
   withoutSection,
   type Entry,
   type Paper,
+  type Section,
 } from './draft'
 
 const q = (id: string): Entry => ({ id, kind: 'question', item: `i-${id}`, points: '1' })
@@ -95,5 +98,31 @@ describe('draft', () => {
     expect(redone(undone(h)).now).toBe(next)
     expect(undone(began(paper)).now).toBe(paper)
     expect(freshId('e', paper)).not.toBe('a')
+  })
+})
+
+describe('a section that draws', () => {
+  const worth = (id: string, points: string, pinned?: boolean): Entry => ({
+    id,
+    kind: 'question',
+    item: id,
+    points,
+    ...(pinned ? { pinned } : {}),
+  })
+  const section = (count: number | null, entries: Entry[]): Section => ({
+    id: 's',
+    title: 'S',
+    route: null,
+    entries,
+    ...(count === null ? {} : { drawing: { count, by: 'chance' as const } }),
+  })
+
+  it('is as long, and worth as much, as what one student gets', () => {
+    const entries = [worth('p', '3', true), worth('a', '2'), worth('b', '2'), worth('c', '2')]
+    expect(sizeOf(section(null, entries))).toEqual({ questions: 4, of: 4, points: 9 })
+    expect(sizeOf(section(2, entries))).toEqual({ questions: 3, of: 4, points: 7 })
+    expect(sizeOf(section(9, entries))).toEqual({ questions: 4, of: 4, points: 9 })
+    expect(sizeOf(section(2, []))).toEqual({ questions: 0, of: 0, points: 0 })
+    expect(drawable(section(2, entries)).map((e) => e.id)).toEqual(['a', 'b', 'c'])
   })
 })

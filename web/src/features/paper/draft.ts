@@ -1,4 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
+import { rational } from '@/lib/format'
 
 export type Paper = Schemas['Paper']
 export type Section = Schemas['Section']
@@ -100,6 +101,28 @@ export function withoutSection(paper: Paper, sectionId: string): Paper {
           : s,
       ),
   }
+}
+
+/** The questions among which a section draws; none where every student gets all. */
+export const drawable = (section: Section) =>
+  section.drawing ? section.entries.filter((e) => e.kind === 'question' && !e.pinned) : []
+
+/** How many questions and marks of a section one student gets. */
+export function sizeOf(section: Section): { questions: number; of: number; points: number } {
+  const among = new Set(drawable(section))
+  const count = Math.min(among.size, section.drawing?.count ?? 0)
+  let sure = 0
+  let drawn = 0
+  let of = 0
+  for (const entry of section.entries)
+    if (entry.kind === 'question') {
+      of += 1
+      if (among.has(entry)) drawn += rational(entry.points)
+      else sure += rational(entry.points)
+    }
+  // Those that are drawn from are worth the same, or the paper cannot be published.
+  const points = sure + (among.size > 0 ? (drawn * count) / among.size : 0)
+  return { questions: of - among.size + count, of, points }
 }
 
 export function numbersOf(paper: Paper): Map<string, number> {

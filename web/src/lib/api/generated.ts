@@ -3759,12 +3759,18 @@ export interface components {
             item: string;
             /** @description An exact number: 2, 0.5 or 1/3. */
             points: string;
+            /** @description On paper it begins a new page. */
+            breaks?: boolean;
+            /** @description It keeps its place when questions are mixed, and every student gets it where others are drawn. */
+            pinned?: boolean;
         };
         SourceEntry: {
             id: string;
             /** @constant */
             kind: "source";
             source: components["schemas"]["Source"];
+            /** @description On paper it begins a new page. */
+            breaks?: boolean;
         };
         Entry: components["schemas"]["QuestionEntry"] | components["schemas"]["SourceEntry"];
         Route: {
@@ -3781,11 +3787,25 @@ export interface components {
             /** @description How often one student may take it; left out: without bound. */
             rounds?: number;
         };
+        /** @description How many of the section's questions each student gets; pinned ones come besides. */
+        Drawing: {
+            count: number;
+            /**
+             * @description What they are spread over.
+             * @enum {unknown}
+             */
+            by: "chance" | "skill" | "difficulty";
+            /** @description Of what kind each question is, by entry; kept in published papers alone. */
+            kinds?: {
+                [key: string]: string;
+            };
+        };
         Section: {
             id: string;
             title: string;
             entries: components["schemas"]["Entry"][];
             route: components["schemas"]["Route"] | null;
+            drawing?: components["schemas"]["Drawing"];
         };
         MasteryRule: {
             /** @description How often a question may come back. */
