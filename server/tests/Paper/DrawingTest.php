@@ -12,22 +12,39 @@ final class DrawingTest extends ApiCase
 {
     private const DRAWN = ['d1', 'd2', 'd3', 'd4', 'd5'];
 
-    /** @param array<string, mixed> $drawing */
-    private function paper(array $drawing): string
+    /**
+     * @param array<string, mixed> $drawing
+     *
+     * @return array<string, mixed>
+     */
+    private function document(array $drawing, string $points = '1'): array
     {
         $entry = fn (string $id, string $type): array => [
             'id' => $id, 'kind' => 'question', 'item' => $this->world->items[$type], 'points' => '1',
         ];
 
-        return $this->as($this->world->teacher)->get('POST', '/papers', ['paper' => [
+        return [
             'version' => 1, 'title' => 'Recall', 'mastery' => null, 'sections' => [[
                 'id' => 's', 'title' => 'Recall', 'route' => null, 'drawing' => $drawing,
                 'entries' => [
                     $entry('p', 'number') + ['pinned' => true],
-                    ...array_map(static fn (string $id): array => $entry($id, $id < 'd4' ? 'choice' : 'text'), self::DRAWN),
+                    ['points' => $points] + $entry('d1', 'choice'),
+                    ...array_map(static fn (string $id): array => $entry($id, $id < 'd4' ? 'choice' : 'text'), array_slice(self::DRAWN, 1)),
                 ],
             ]],
-        ]])->text('id');
+        ];
+    }
+
+    /** @param array<string, mixed> $drawing */
+    private function paper(array $drawing): string
+    {
+        return $this->as($this->world->teacher)->get('POST', '/papers', ['paper' => $this->document($drawing)])->text('id');
+    }
+
+    /** @return list<string> */
+    private static function steps(Json $sitting): array
+    {
+        return array_map(static fn (Json $step): string => $step->text('entry'), $sitting->list('steps'));
     }
 
     public function testEachStudentGetsADrawThatStaysAndIsTheOnlyOneThatCounts(): void
@@ -40,10 +57,10 @@ final class DrawingTest extends ApiCase
         foreach (['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh'] as $name) {
             $student = $this->world->students[$name];
             $sitting = $this->as($student)->get('POST', "/me/handouts/$handout/open");
-            $shown = $sitting->column('steps', 'entry');
+            $shown = self::steps($sitting);
             self::assertCount(3, $shown);
             self::assertSame('p', $shown[0]);
-            self::assertSame($shown, $this->get('GET', '/me/sittings/'.$sitting->text('id'))->column('steps', 'entry'), 'the same after a reload');
+            self::assertSame($shown, self::steps($this->get('GET', '/me/sittings/'.$sitting->text('id'))), 'the same after a reload');
             foreach (array_diff(self::DRAWN, $shown) as $absent) {
                 $late = $this->get('PUT', '/me/sittings/'.$sitting->text('id').'/responses', ['saves' => [[
                     'entry' => $absent, 'try' => 1, 'value' => ['options' => ['a']], 'counter' => 1, 'clientId' => "c-$absent",
@@ -53,14 +70,17 @@ final class DrawingTest extends ApiCase
             $entries[$name] = $shown;
         }
         foreach ($entries as $name => $shown) {
-            $answers = array_map(static fn (string $e): array => $e < 'd4' ? ['options' => ['a']] : ['text' => 'reef'], array_combine($shown, $shown));
-            $this->world->sit($name, $handout, ['p' => ['text' => '98.76']] + $answers);
+            $answers = ['p' => ['text' => '98.76']];
+            foreach (array_slice($shown, 1) as $entry) {
+                $answers[$entry] = $entry < 'd4' ? ['options' => ['a']] : ['text' => 'reef'];
+            }
+            $this->world->sit($name, $handout, $answers);
         }
         $results = $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results");
-        $counts = array_combine(
-            $results->column('questions', 'entry'),
-            array_map(static fn (Json $q): int => $q->int('facility.n'), $results->list('questions')),
-        );
+        $counts = [];
+        foreach ($results->list('questions') as $question) {
+            $counts[$question->text('entry')] = $question->int('facility.n');
+        }
         self::assertSame(3, $counts['p']);
         foreach (self::DRAWN as $id) {
             self::assertSame(
@@ -92,13 +112,10 @@ final class DrawingTest extends ApiCase
     public function testADrawFromQuestionsOfDifferentWorthIsNotPublished(): void
     {
         $paper = $this->paper(['count' => 2, 'by' => 'chance']);
-        $doc = $this->get('GET', "/papers/$paper")->map('paper');
-        $doc['sections'][0]['entries'][1]['points'] = '2';
-        $this->get('PUT', "/papers/$paper", ['paper' => $doc, 'version' => 1]);
+        $drawing = ['count' => 2, 'by' => 'chance'];
+        $this->get('PUT', "/papers/$paper", ['paper' => $this->document($drawing, '2'), 'version' => 1]);
         $refused = $this->refused(422, 'POST', "/papers/$paper/publish", ['version' => 2]);
         self::assertStringContainsString('not worth the same', $refused->text('detail'));
-        $this->refused(422, 'PUT', "/papers/$paper", ['version' => 2, 'paper' => [
-            'sections' => [['drawing' => ['count' => 0, 'by' => 'luck']] + $doc['sections'][0]],
-        ] + $doc]);
+        $this->refused(422, 'PUT', "/papers/$paper", ['paper' => $this->document(['count' => 0, 'by' => 'luck']), 'version' => 2]);
     }
 }

@@ -49,6 +49,28 @@ final class PapersTest extends ApiCase
         self::assertCount(0, $this->get('GET', '/sources')->list('sources'));
     }
 
+    public function testEachEditionSaysWhatItChangedAndTheDraftWhatItWould(): void
+    {
+        $editions = $this->get('GET', "$this->path/editions");
+        self::assertSame([[], null], [$editions->at('draft'), $editions->at('editions.0.differences')]);
+        $text = ['prompt' => '<p>Name another bank.</p>'] + $this->world->itemDocuments()['text'];
+        $this->get('PUT', '/items/'.$this->world->items['text'], ['item' => $text, 'version' => 1]);
+        $paper = ['title' => 'Depths'] + $this->world->paperDocument();
+        $this->get('PUT', $this->path, ['paper' => $paper, 'version' => 1]);
+        $says = ['It was called “Heights of tide”.', '“A text question”: another wording.'];
+        self::assertSame($says, $this->get('GET', "$this->path/editions")->column('draft', 'says'));
+
+        $this->get('POST', "$this->path/publish", ['version' => 2]);
+        $editions = $this->get('GET', "$this->path/editions");
+        self::assertSame([], $editions->at('draft'));
+        self::assertSame([[2, 'Teacher'], [1, 'Lead']], array_map(
+            static fn (Json $e): array => [$e->int('number'), $e->text('madeBy')],
+            $editions->list('editions'),
+        ));
+        self::assertSame($says, $editions->column('editions.0.differences', 'says'));
+        self::assertSame(['', 'e-text'], $editions->column('editions.0.differences', 'where'));
+    }
+
     public function testAnEditionStaysAsItWasWhenDraftAndBankMoveOn(): void
     {
         $handout = $this->world->handOut();

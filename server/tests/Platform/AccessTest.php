@@ -60,7 +60,7 @@ final class AccessTest extends RouteCase
         'GET /papers/{paper}' => self::TEAM, 'PUT /papers/{paper}' => self::TEAM, 'POST /papers/{paper}/publish' => self::TEAM,
         'DELETE /papers/{paper}' => self::TEAM,
         'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM,
-        'POST /papers/{paper}/rehearsal' => self::TEAM, 'GET /papers/{paper}/blueprint' => self::TEAM,
+        'POST /papers/{paper}/rehearsal' => self::TEAM, 'GET /papers/{paper}/blueprint' => self::TEAM, 'GET /papers/{paper}/editions' => self::TEAM,
         'POST /papers/{paper}/pdf' => self::TEAM, 'GET /pdfs/{pdf}' => self::ONE_OWN, 'DELETE /pdfs/{pdf}' => self::ONE_OWN,
         // Printing needs a browser; who may is proved by those who may not.
         'POST /pdfs/{pdf}/file' => [401, 401, 401, 404, 403, null, 404],

@@ -9,11 +9,13 @@ use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
 use ChalkLadder\Server\Paper\Api\View\BlueprintView;
+use ChalkLadder\Server\Paper\Api\View\EditionsView;
 use ChalkLadder\Server\Paper\Api\View\PaperListView;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
 use ChalkLadder\Server\Paper\Api\View\SourceListView;
 use ChalkLadder\Server\Paper\Blueprints;
+use ChalkLadder\Server\Paper\EditionHistory;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
 use ChalkLadder\Server\Platform\Http\Dear;
@@ -26,8 +28,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class PaperController
 {
-    public function __construct(private Papers $papers, private Rehearsals $rehearsals, private Blueprints $blueprints)
-    {
+    public function __construct(
+        private Papers $papers,
+        private Rehearsals $rehearsals,
+        private Blueprints $blueprints,
+        private EditionHistory $history,
+    ) {
     }
 
     #[Route('/papers', methods: ['GET'])]
@@ -71,6 +77,12 @@ final readonly class PaperController
     public function rehearse(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RehearsalInput $input): RehearsalView
     {
         return $this->rehearsals->of($who->teamId, $id, $input);
+    }
+
+    #[Route('/papers/{id}/editions', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function editions(#[CurrentUser] StaffUser $who, string $id): EditionsView
+    {
+        return $this->history->of($who->teamId, $id);
     }
 
     #[Route('/papers/{id}/blueprint', requirements: ['id' => Requirement::UUID], methods: ['GET'])]

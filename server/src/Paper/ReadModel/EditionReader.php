@@ -7,8 +7,10 @@ namespace ChalkLadder\Server\Paper\ReadModel;
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Server\Bank\RichQuestion;
+use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use Doctrine\DBAL\Connection;
 
@@ -38,6 +40,19 @@ final readonly class EditionReader extends ReadModel
         );
 
         return $row;
+    }
+
+    /** @return list<array{id: string, number: int, made: string, by: string}> editions of a paper, the latest first */
+    public function all(string $paperId, int $most): array
+    {
+        /** @var list<array{id: string, number: int, made_at: string, name: string}> $rows */
+        $rows = $this->rows('SELECT e.id, e.number, e.made_at, s.name FROM edition e JOIN '.StaffList::NAMES.' s ON s.id = e.made_by
+            WHERE e.paper_id = :id ORDER BY e.number DESC LIMIT '.$most, ['id' => $paperId]);
+
+        return array_map(
+            static fn (array $r): array => ['id' => $r['id'], 'number' => $r['number'], 'made' => Moment::iso($r['made_at']), 'by' => $r['name']],
+            $rows,
+        );
     }
 
     public function read(string $id): ?PublishedPaper

@@ -23,6 +23,7 @@ import {
   type Paper,
 } from './draft'
 import { ChangedInBank } from './ChangedInBank'
+import { EditionNote } from './EditionNote'
 import { Inspector } from './Inspector'
 import { NewQuestion } from './NewQuestion'
 import { Outline } from './Outline'
@@ -161,7 +162,18 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
     <>
       <Head
         title={paper.title || 'Untitled paper'}
-        note={`${view.edition === null ? 'Not published' : `Edition ${view.edition}${view.ahead ? ', draft is ahead' : ''}`} · ${said}`}
+        note={
+          <>
+            <EditionNote
+              view={view}
+              onGo={(id) => {
+                setSelected(id)
+                turn('questions')
+              }}
+            />
+            {` · ${said}`}
+          </>
+        }
       >
         {view.proof.defects.length > 0 ? (
           <button

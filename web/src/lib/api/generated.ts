@@ -1508,6 +1508,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/editions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperEditions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/pdf": {
         parameters: {
             query?: never;
@@ -2508,6 +2524,21 @@ export interface components {
         PaperCutView: {
             share: string;
             wrong: components["schemas"]["PaperShareView"];
+        };
+        PaperDifferenceView: {
+            says: string;
+            where: string;
+        };
+        PaperEditionLineView: {
+            id: string;
+            number: number;
+            madeAt: string;
+            madeBy: string;
+            differences: components["schemas"]["PaperDifferenceView"][] | null;
+        };
+        PaperEditionsView: {
+            draft: components["schemas"]["PaperDifferenceView"][] | null;
+            editions: components["schemas"]["PaperEditionLineView"][];
         };
         PaperExitFlowView: {
             to: string;
@@ -7920,6 +7951,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaperBlueprintView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperEditions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperEditionsView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
