@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { ask } from '@/lib/queries'
 import type { Schemas } from '@/lib/api/client'
@@ -6,7 +7,11 @@ import { decimal, moment, plural, spanInMarks } from '@/lib/format'
 import { standing, toWhom, type Handout } from '@/lib/handouts'
 import { Aside } from '@/ui/Aside'
 import { Button } from '@/ui/Button'
+import { later } from '@/ui/later'
 import { Failed, Loading } from '@/ui/States'
+
+// Its form is fetched by whoever copies.
+const CopyDialog = later(() => import('./CopyDialog').then((it) => it.CopyDialog))
 
 /** A paper beside the list: what is in it, whether it is sound, where it was used. */
 export function PaperAside({
@@ -19,6 +24,7 @@ export function PaperAside({
   onArchive: () => void
 }) {
   const whole = useQuery(ask.paper(paper.id))
+  const [copying, setCopying] = useState(false)
   return (
     <Aside
       title={paper.title || 'Untitled'}
@@ -58,9 +64,15 @@ export function PaperAside({
           <p className="text-sm text-quiet">and {plural(uses.length - 5, 'earlier handout')}</p>
         ) : null}
       </section>
-      <Button kind="quiet" className="-ml-3 self-start" aria-label={`Archive ${paper.title}`} onClick={onArchive}>
-        Archive
-      </Button>
+      <div className="-ml-3 flex flex-wrap gap-2">
+        <Button kind="quiet" disabled={!whole.data} onClick={() => setCopying(true)}>
+          The same again …
+        </Button>
+        <Button kind="quiet" aria-label={`Archive ${paper.title}`} onClick={onArchive}>
+          Archive
+        </Button>
+      </div>
+      {copying && whole.data ? <CopyDialog stored={whole.data} onClose={() => setCopying(false)} /> : null}
     </Aside>
   )
 }
