@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Demo;
 
+use ChalkLadder\Server\Bank\Api\Input\FolderInput;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\TermInput;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\Folders;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Media\Files;
@@ -39,6 +41,7 @@ final class BankBuilder
         private readonly Scenario $scenario,
         private readonly Terms $terms,
         private readonly Bank $bank,
+        private readonly Folders $folders,
         private readonly Papers $papers,
         private readonly Files $files,
     ) {
@@ -65,6 +68,10 @@ final class BankBuilder
         }
         foreach ($this->scenario->bank('questions') as $slug => $question) {
             $this->items[(string) $slug] = $this->bank->create($who, new ItemInput($this->item($who, Scenario::map($question))))->id;
+        }
+        foreach ($this->scenario->bank('folders') as $name => $slugs) {
+            $ids = array_map(fn (mixed $slug): string => $this->items[Scenario::text($slug)] ?? '', array_values(Scenario::map($slugs)));
+            $this->folders->make($who, new FolderInput((string) $name, items: $ids));
         }
         $editions = [];
         foreach ($this->scenario->bank('papers') as $slug => $paper) {

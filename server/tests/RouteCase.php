@@ -115,6 +115,7 @@ abstract class RouteCase extends ApiCase
                 ['id' => '0190a0a0-0000-7000-8000-0000000000c2', 'text' => 'Look again.'],
             )->text('remarks.0.id'),
             'upload' => $upload, 'sent' => $sent, 'scan' => $scan, 'own' => $own,
+            'folder' => $this->as($world->teacher)->get('POST', '/bank/folders', ['name' => 'Year 8'])->text('made'),
             'skill' => $skill, 'whole' => $whole, 'part' => $part, 'kind' => 'skills', 'idea' => $world->idea,
         ];
     }
@@ -141,6 +142,8 @@ abstract class RouteCase extends ApiCase
             'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
+            'POST /bank/folders' => ['name' => 'Revision'], 'PUT /bank/folders/{folder}' => ['name' => 'Other'],
+            'PUT /bank/folders/{folder}/items' => ['put' => [$world->items['text']]],
             'PUT /bank/{kind}/{skill}/part-of' => ['into' => $ids['whole']],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],
             'POST /items' => ['item' => [

@@ -53,6 +53,26 @@ test('questions are found through a slip, taken into a paper by keys, talked abo
   await expect(page.getByRole('button', { name: '1 settled remark' })).toBeVisible()
 })
 
+test('questions lie in folders, one of them nobody else’s', async ({ page }) => {
+  await signIn(page, 'Suvi Tamarin')
+  await page.getByRole('heading', { name: 'Bank' }).waitFor()
+  await page.getByRole('radio', { name: /First lessons/ }).click()
+  await expect(page.getByText('3 questions found')).toBeVisible()
+  await page.locator('tbody [data-roving]').first().focus()
+  await page.keyboard.press('x')
+  await page.getByRole('button', { name: 'Folder', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'New folder …' }).click()
+  await page.getByLabel('Name').fill('To improve')
+  await page.getByRole('radio', { name: 'nobody but me' }).click()
+  await axeClean(page)
+  await page.getByRole('button', { name: 'Put 1 question into it' }).click()
+  await page.getByRole('radio', { name: /To improve \(own\)/ }).click()
+  await expect(page.getByText('1 question found')).toBeVisible()
+  await axeClean(page)
+  await page.getByRole('button', { name: 'Drop it' }).click()
+  await expect(page.getByRole('radio', { name: /To improve/ })).toBeHidden()
+})
+
 test('two skills that are the same become one and are taken apart again, and a skill finds its place in the tree', async ({
   page,
 }) => {

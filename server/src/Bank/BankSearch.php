@@ -49,6 +49,7 @@ final readonly class BankSearch
             $this->list->counts($teamId, $search, $standing, 'skill'),
             $this->list->counts($teamId, $search, $standing, 'misconception'),
             $this->list->counts($teamId, $search, $standing, 'author'),
+            $this->list->counts($teamId, $search, $standing, 'folder'),
             $this->list->authors($teamId),
             array_count_values(array_map(static fn (string $id): string => $standing->band($id)->value, $ofAnyBand)),
             count(array_intersect($usedOrNot, $standing->used)),

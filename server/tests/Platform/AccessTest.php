@@ -37,6 +37,8 @@ final class AccessTest extends RouteCase
         'GET /bank/terms' => self::TEACHERS, 'POST /bank/skills' => self::TEACHERS, 'POST /bank/misconceptions' => self::TEACHERS,
         'PUT /bank/skills/{skill}' => self::TEAM, 'PUT /bank/misconceptions/{idea}' => self::TEAM,
         'PUT /bank/{kind}/{skill}/part-of' => self::TEAM, 'DELETE /bank/{kind}/{part}/part-of' => self::TEAM,
+        'GET /bank/folders' => self::TEACHERS, 'POST /bank/folders' => self::TEACHERS, 'PUT /bank/folders/{folder}' => self::TEAM,
+        'DELETE /bank/folders/{folder}' => self::TEAM, 'PUT /bank/folders/{folder}/items' => self::TEAM,
         'GET /bank/terms/records' => self::TEACHERS,
         'GET /bank/searches' => self::TEACHERS, 'POST /bank/searches' => self::TEACHERS, 'DELETE /bank/searches/{search}' => self::ONE_OWN,
         'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS, 'POST /items/try-all' => self::TEACHERS,

@@ -73,6 +73,10 @@ final readonly class BankController
             filter: FILTER_VALIDATE_REGEXP,
             options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
         )] ?string $author = null,
+        #[MapQueryParameter(
+            filter: FILTER_VALIDATE_REGEXP,
+            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
+        )] ?string $folder = null,
         #[MapQueryParameter] ?Band $right = null,
         #[MapQueryParameter] ?bool $used = null,
         #[MapQueryParameter] bool $archived = false,
@@ -81,7 +85,7 @@ final readonly class BankController
     ): ItemListView {
         return $this->search->find(
             $who->teamId,
-            new Search($q, $skill, $misconception, $type, $author, $right, $used, $archived, $sort, $from),
+            new Search($q, $skill, $misconception, $type, $author, $right, $used, $archived, $sort, $from, $folder, $who->id),
         );
     }
 

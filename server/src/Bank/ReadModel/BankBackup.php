@@ -19,6 +19,7 @@ final readonly class BankBackup implements TeamTables
             'skill' => 't.team_id = :team',
             'misconception' => 't.team_id = :team',
             'item' => 't.team_id = :team',
+            'folder' => 't.team_id = :team',
             'kept_search' => 't.team_id = :team',
             'item_remark' => 't.team_id = :team',
             'item_revision' => 't.item_id IN (SELECT id FROM item WHERE team_id = :team)',

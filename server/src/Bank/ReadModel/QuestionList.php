@@ -31,7 +31,7 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
     /**
      * How many questions there are by each value of a member, whatever value of it is looked for.
      *
-     * @param 'skill'|'misconception'|'type'|'author' $member
+     * @param 'skill'|'misconception'|'type'|'author'|'folder' $member
      *
      * @return array<string, int>
      */
@@ -42,8 +42,10 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
             'type' => ['i.type', ''],
             'skill' => ['i.skill_id::text', ''],
             'author' => ['i.created_by::text', ''],
+            'folder' => ['f.id::text', 'JOIN folder f ON i.id = ANY(f.items) AND '.FolderList::SEEN],
             'misconception' => ['m.id::text', 'CROSS JOIN LATERAL (SELECT DISTINCT unnest(i.misconceptions) AS id) m'],
         ][$member];
+        $parameters += $member === 'folder' ? ['who' => $search->who] : [];
         /** @var list<array{id: string|null, n: int}> $rows */
         $rows = $this->rows("SELECT $of AS id, count(*) AS n FROM item i $also WHERE $where GROUP BY 1 ORDER BY 1", $parameters);
 
@@ -134,6 +136,10 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
                 $where .= " AND $condition";
                 $parameters[$member] = $search->{$member};
             }
+        }
+        if ($search->folder !== null) {
+            $where .= ' AND i.id IN (SELECT unnest(f.items) FROM folder f WHERE f.id = :folder AND '.FolderList::SEEN.')';
+            $parameters += ['folder' => $search->folder, 'who' => $search->who];
         }
         if ($search->right !== null) {
             $none = $search->right === Band::NotSat;

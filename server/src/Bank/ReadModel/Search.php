@@ -22,13 +22,16 @@ final readonly class Search
         public Order $order = Order::Latest,
         /** how many of those found are passed over, for the next page of the list */
         public int $from = 0,
+        public ?string $folder = null,
+        /** whose own folders may be looked into beside the team's */
+        public string $who = '',
     ) {
     }
 
     /**
-     * The same, whatever one of its members: skill, misconception, type, author, right, used.
+     * The same, whatever one of its members: skill, misconception, type, author, right, used, folder.
      *
-     * @param 'skill'|'misconception'|'type'|'author'|'right'|'used' $what
+     * @param 'skill'|'misconception'|'type'|'author'|'right'|'used'|'folder' $what
      */
     public function without(string $what): self
     {
@@ -41,6 +44,8 @@ final readonly class Search
             $what === 'right' ? null : $this->right,
             $what === 'used' ? null : $this->used,
             $this->archived,
+            folder: $what === 'folder' ? null : $this->folder,
+            who: $this->who,
         );
     }
 

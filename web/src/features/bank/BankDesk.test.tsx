@@ -151,6 +151,7 @@ describe('The bank', () => {
       skills: {},
       misconceptions: {},
       authors: {},
+      folders: {},
       names: {},
       right: {},
       used: 0,

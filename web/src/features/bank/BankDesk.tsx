@@ -12,6 +12,7 @@ import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Facet } from '@/ui/Facet'
+import { later } from '@/ui/later'
 import { Menu } from '@/ui/Menu'
 import { Rows } from '@/ui/Rows'
 import { SearchField } from '@/ui/SearchField'
@@ -24,6 +25,7 @@ import { KeptSearches } from './KeptSearches'
 import { ManyBar } from './ManyBar'
 import { ToRecord } from './ToRecord'
 
+const Folders = later(() => import('./Folders').then((it) => it.Folders))
 // Its form is fetched after the list is there.
 const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
 
@@ -50,7 +52,7 @@ export default function BankDesk() {
   const [picking, setPicking] = useState(false)
   const [many, setMany] = useState<ReadonlySet<string>>(NONE)
   const terms = useTerms()
-  const filters = ['skill', 'misconception', 'type', 'author', 'right', 'used', 'archived'].filter(
+  const filters = ['skill', 'misconception', 'type', 'author', 'right', 'used', 'folder', 'archived'].filter(
     (name) => asked(name) !== '',
   )
   const wanted = sortingOf(asked('sort'), LATEST)
@@ -179,6 +181,7 @@ export default function BankDesk() {
         left={
           found ? (
             <div className="flex flex-col gap-4">
+              <Folders value={asked('folder')} counts={found.folders} onChange={(value) => set('folder', value)} />
               <Facet
                 label="Skill"
                 any="any skill"
@@ -267,7 +270,12 @@ export default function BankDesk() {
           />
         ) : null}
         {picked.length > 0 ? (
-          <ManyBar ids={picked} archived={asked('archived') !== ''} onDone={() => setMany(NONE)} />
+          <ManyBar
+            ids={picked}
+            archived={asked('archived') !== ''}
+            folder={asked('folder')}
+            onDone={() => setMany(NONE)}
+          />
         ) : null}
       </Desk>
     </>

@@ -12,13 +12,23 @@ const answers = {
   'POST /api/items/many/restore': null,
   'POST /api/items/many/copy': { ids: ['c1', 'c2'] },
   'POST /api/items/many/skills': { before: { i1: null, i2: 'k2' } },
+  'GET /api/bank/folders': { folders: [{ id: 'f1', name: 'Year 8', own: false, questions: 3 }] },
+  'POST /api/bank/folders': { folders: [], made: 'f2', put: [] },
+  'PUT /api/bank/folders/f1/items': { folders: [], made: null, put: ['i2'] },
+  'DELETE /api/bank/folders/f2': { folders: [], made: null, put: [] },
 }
 beforeEach(() => serve(answers))
 
-function Bar({ archived = false }: { archived?: boolean }) {
+function Bar({ archived = false, folder = '' }: { archived?: boolean; folder?: string }) {
   const [ids, setIds] = useState(['i1', 'i2'])
   return (
-    <>{ids.length > 0 ? <ManyBar ids={ids} archived={archived} onDone={() => setIds([])} /> : <p>none chosen</p>}</>
+    <>
+      {ids.length > 0 ? (
+        <ManyBar ids={ids} archived={archived} folder={folder} onDone={() => setIds([])} />
+      ) : (
+        <p>none chosen</p>
+      )}
+    </>
   )
 }
 const press = (name: string) => screen.findByRole('button', { name })
@@ -50,6 +60,39 @@ describe('Acts on several questions', () => {
       { skills: { i1: 'k1', i2: 'k1' } },
       { skills: { i1: null, i2: 'k2' } },
     ])
+  })
+
+  it('put them into a folder; taking that back leaves those in it that lay there before', async () => {
+    const user = show(<Bar />)
+    await user.click(await press('Folder'))
+    await user.click(await screen.findByRole('menuitem', { name: 'Year 8' }))
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() =>
+      expect(bodies('PUT', '/api/bank/folders/f1/items')).toEqual([
+        { put: ['i1', 'i2'], take: [] },
+        { put: [], take: ['i2'] },
+      ]),
+    )
+  })
+
+  it('put them into a new folder of one’s own, and take them out of the one that is looked into', async () => {
+    const user = show(<Bar folder="f1" />)
+    await user.click(await press('Folder'))
+    await user.click(await screen.findByRole('menuitem', { name: 'New folder …' }))
+    await user.type(await screen.findByLabelText('Name'), 'To improve')
+    await user.click(screen.getByRole('radio', { name: 'nobody but me' }))
+    await user.click(screen.getByRole('button', { name: 'Put 2 questions into it' }))
+    await waitFor(() =>
+      expect(bodies('POST', '/api/bank/folders')).toEqual([{ name: 'To improve', own: true, items: ['i1', 'i2'] }]),
+    )
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(sent('DELETE', '/api/bank/folders/f2')).toHaveLength(1))
+  })
+
+  it('take them out of the folder that is looked into', async () => {
+    const user = show(<Bar folder="f1" />)
+    await user.click(await press('Take out of the folder'))
+    await waitFor(() => expect(bodies('PUT', '/api/bank/folders/f1/items')).toEqual([{ put: [], take: ['i1', 'i2'] }]))
   })
 
   it('take them into a paper', async () => {

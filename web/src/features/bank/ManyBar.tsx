@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemOf, take } from '@/lib/api/client'
 import { plural } from '@/lib/format'
@@ -7,21 +7,39 @@ import { ask } from '@/lib/queries'
 import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
+import { later } from '@/ui/later'
 import { toast } from '@/ui/toast'
+import { folderActs, foldersAsked } from './folderActs'
+
+const FolderDialog = later(() => import('./FolderDialog').then((it) => it.FolderDialog))
 
 /** What can be done with the chosen questions at one stroke: to all of them or to none, and taken back again. */
-export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; archived: boolean; onDone: () => void }) {
+export function ManyBar({
+  ids,
+  archived,
+  folder = '',
+  onDone,
+}: {
+  ids: readonly string[]
+  archived: boolean
+  /** the one that is looked into */
+  folder?: string
+  onDone: () => void
+}) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const papers = useQuery(ask.papers())
   const terms = useTerms()
+  const folders = useQuery(foldersAsked).data?.folders ?? []
+  const lookedInto = folders.find((one) => one.id === folder)
+  const [making, setMaking] = useState(false)
   const body = { ids: [...ids] }
   // The same choice, asked for again, is copied once.
   const choice = ids.join()
   const request = useMemo(() => (choice === '' ? '' : crypto.randomUUID()), [choice])
   const many = plural(ids.length, 'question')
   const seen = () => {
-    for (const stale of ['items', 'item', 'terms']) void client.invalidateQueries({ queryKey: [stale] })
+    for (const stale of ['items', 'item', 'terms', 'folders']) void client.invalidateQueries({ queryKey: [stale] })
   }
   /** An act, what is said of it, and what takes it back. */
   const act = async <T,>(does: Promise<T>, says: string, undo: (done: T) => Promise<unknown>) => {
@@ -83,6 +101,36 @@ export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; arc
                 ),
             }))}
           />
+          <Menu
+            face="Folder"
+            side="top"
+            align="start"
+            head="Put into"
+            acts={[
+              ...folders.map((one) => ({
+                id: one.id,
+                label: one.own ? `${one.name} (own)` : one.name,
+                run: () =>
+                  void act(folderActs.change(one.id, [...ids], []), `${many} in “${one.name}”.`, ({ put }) =>
+                    folderActs.change(one.id, [], put),
+                  ),
+              })),
+              { id: '', label: 'New folder …', run: () => setMaking(true) },
+            ]}
+          />
+          {lookedInto ? (
+            <Button
+              onClick={() =>
+                void act(
+                  folderActs.change(lookedInto.id, [], [...ids]),
+                  `${many} no longer in “${lookedInto.name}”.`,
+                  () => folderActs.change(lookedInto.id, [...ids], []),
+                )
+              }
+            >
+              Take out of the folder
+            </Button>
+          ) : null}
           <Button
             onClick={() =>
               void act(
@@ -102,6 +150,16 @@ export function ManyBar({ ids, archived, onDone }: { ids: readonly string[]; arc
       <Button kind="quiet" onClick={onDone}>
         Choose none
       </Button>
+      {making ? (
+        <FolderDialog
+          folder={null}
+          items={ids}
+          onClose={() => setMaking(false)}
+          onMade={({ made }, name) =>
+            void act(Promise.resolve(made), `${many} in “${name}”.`, (id) => folderActs.drop(id ?? ''))
+          }
+        />
+      ) : null}
     </div>
   )
 }

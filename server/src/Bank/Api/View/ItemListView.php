@@ -13,6 +13,7 @@ final readonly class ItemListView
      * @param array<string, int>    $skills         by skill
      * @param array<string, int>    $misconceptions by misconception
      * @param array<string, int>    $authors        by who wrote them
+     * @param array<string, int>    $folders        by folder
      * @param array<string, string> $names          of authors
      * @param array<string, int>    $right          by how many were right so far: low, middle, high, none
      * @param int                   $used           how many stand in a published paper
@@ -24,6 +25,7 @@ final readonly class ItemListView
         public array $skills,
         public array $misconceptions,
         public array $authors,
+        public array $folders,
         public array $names,
         public array $right,
         public int $used,
