@@ -1,8 +1,10 @@
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
+import { later } from '@/ui/later'
 import { useMedia } from './place'
-import { Shown } from './Shown'
-import { useAbout } from './useAbout'
+
+// Most sources are read or looked at; a player is fetched for those that are not.
+const Played = later(() => import('./Played').then((it) => it.Played))
 
 /** Something to read or look at, as it stands in its paper. */
 export function SourcePage({
@@ -16,16 +18,6 @@ export function SourcePage({
       {source.picture ? <img src={urlOf(source.picture)} alt={source.alt} className="w-full rounded" /> : null}
       {source.file ? <Played file={source.file} title={source.title} /> : null}
       <Rich html={source.html} />
-    </div>
-  )
-}
-
-/** What is heard, watched or leafed through. */
-function Played({ file, title }: { file: string; title: string }) {
-  const [about] = useAbout([file])
-  return (
-    <div className="mb-2">
-      {about ? <Shown file={about} alt={about.kind === 'pdf' ? about.name : title || about.name} /> : null}
     </div>
   )
 }

@@ -1,5 +1,5 @@
 import { useRef, type ReactNode } from 'react'
-import { further, useAddress } from '@/lib/address'
+import { useAddress, useLeafing } from '@/lib/address'
 import { useKeys, type Acts } from '@/lib/keys'
 import { holds, sortingOf, sortingText, type Sorting } from '@/lib/sorting'
 import { Button } from './Button'
@@ -60,10 +60,7 @@ export function ListDesk<T extends { id: string }>({
   const shown = useListed(kept, columns, sorting, (next) => set('sort', sortingText(next)))
   const rows = shown.rows
   const chosen = rows.find((r) => r.id === at('open')) ?? rows[0]
-  const step = (to: number) => {
-    const next = further(rows, chosen?.id, to)
-    if (next) set('open', next.id)
-  }
+  const { goTo, step } = useLeafing(rows, chosen?.id, (id) => set('open', id))
   useKeys({
     '/': { label: `Search in ${title.toLowerCase()}`, run: () => search.current?.focus() },
     j: { label: 'Next in the list', run: () => step(1) },
@@ -115,7 +112,7 @@ export function ListDesk<T extends { id: string }>({
               <Button onClick={clear}>Show all {all.length}</Button>
             </Empty>
           ) : (
-            <Rows label={label} list={shown} to={to} chosen={chosen?.id} onChoose={(id) => set('open', id)} />
+            <Rows label={label} list={shown} to={to} chosen={chosen?.id} onChoose={goTo} />
           )}
         </Desk>
       )}

@@ -1,8 +1,8 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { answerOf, TYPES } from '@/answers/registry'
-import { further, useAddress } from '@/lib/address'
+import { useAddress, useLeafing } from '@/lib/address'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { decimal, duration, percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -115,18 +115,10 @@ export default function BankDesk() {
   const pick = (id: string) =>
     setMany((old) => new Set(old.has(id) ? [...old].filter((one) => one !== id) : [...old, id]))
   const picked = items.filter((i) => many.has(i.id)).map((i) => i.id)
-  // The address follows a moment later; a fast hand means the question it has just gone to.
-  const here = useRef(chosen?.id)
-  useLayoutEffect(() => {
-    if (!items.some((i) => i.id === here.current)) here.current = chosen?.id
-  }, [items, chosen?.id])
-  const goTo = (id: string) => {
-    here.current = id
-    set('open', id)
-  }
-  const step = (by: number) => {
-    const next = further(items, here.current, by)
-    if (next) goTo(next.id)
+  const { here, goTo, step } = useLeafing(items, chosen?.id, (id) => set('open', id))
+  const pickHere = () => {
+    const id = here()
+    if (id) pick(id)
   }
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = list
   const more = useCallback(() => {
@@ -137,7 +129,7 @@ export default function BankDesk() {
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
     Enter: { label: 'Open the question', run: () => chosen && void navigate(`/bank/${chosen.id}`) },
-    x: { label: 'Choose it, for an act on several', run: () => here.current && pick(here.current) },
+    x: { label: 'Choose it, for an act on several', run: () => pickHere() },
     v: { label: 'Key on or off', run: () => setShowKey((on) => !on) },
     n: { label: 'New question', run: () => setPicking(true) },
     t: { label: 'Type in many questions', run: () => void navigate('/bank/entry') },

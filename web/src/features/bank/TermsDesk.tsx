@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { further, useAddress } from '@/lib/address'
+import { useAddress, useLeafing } from '@/lib/address'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { percent, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
@@ -55,10 +55,7 @@ export default function TermsDesk() {
   )
   const listed = useListed(rows, columns, { by: '', down: false }, () => undefined, true)
   const chosen = rows.find((term) => term.id === at('open')) ?? rows[0]
-  const step = (by: number) => {
-    const next = further(rows, chosen?.id, by)
-    if (next) set('open', next.id)
-  }
+  const { goTo, step } = useLeafing(rows, chosen?.id, (id) => set('open', id))
   useKeys({
     j: { label: 'Next', run: () => step(1) },
     k: { label: 'Previous', run: () => step(-1) },
@@ -100,7 +97,7 @@ export default function TermsDesk() {
                 </dl>
               ) : null}
               <Questions kind={kind} term={chosen} />
-              <TheSame key={chosen.id} kind={kind} term={chosen} all={all} onDone={(id) => set('open', id)} />
+              <TheSame key={chosen.id} kind={kind} term={chosen} all={all} onDone={goTo} />
             </div>
           ) : undefined
         }
@@ -123,7 +120,7 @@ export default function TermsDesk() {
             list={listed}
             to={(term) => questionsOf(kind, term)}
             chosen={chosen?.id}
-            onChoose={(id) => set('open', id)}
+            onChoose={goTo}
           />
         ) : null}
       </Desk>
@@ -132,7 +129,7 @@ export default function TermsDesk() {
           kind={kind}
           term={asked === 'change' ? chosen : null}
           onClose={() => setAsked(null)}
-          onMade={(id) => set('open', id)}
+          onMade={goTo}
         />
       ) : null}
     </>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Link, useSearchParams } from 'react-router'
 import { ask } from '@/lib/queries'
 import type { Schemas } from '@/lib/api/client'
-import { further, useAddress } from '@/lib/address'
+import { useAddress, useLeafing } from '@/lib/address'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { Rich } from '@/lib/Rich'
@@ -34,10 +34,7 @@ export default function MarkingList() {
   const shown = useListed(questions, COLUMNS, sorting, (next) => set('sort', sortingText(next)))
   const rows = shown.rows
   const chosen = rows.find((q) => q.id === at('open')) ?? rows.find((q) => q.waiting > 0) ?? rows[0]
-  const step = (to: number) => {
-    const next = further(rows, chosen?.id, to)
-    if (next) set('open', next.id)
-  }
+  const { goTo, step } = useLeafing(rows, chosen?.id, (id) => set('open', id))
   useKeys({
     j: { label: 'Next question', run: () => step(1) },
     k: { label: 'Previous question', run: () => step(-1) },
@@ -63,7 +60,7 @@ export default function MarkingList() {
               list={shown}
               to={(q) => `/marking/${q.handoutId}/${q.entry}`}
               chosen={chosen?.id}
-              onChoose={(id) => set('open', id)}
+              onChoose={goTo}
             />
           </section>
         ) : null}

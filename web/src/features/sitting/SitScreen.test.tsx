@@ -147,7 +147,7 @@ describe('A student at work', () => {
     expect((acts.settle.mock.calls[0]?.[0] as Step).entry).toBe('e1')
   })
 
-  it('reads what it is told in words, and cannot change a settled answer', () => {
+  it('reads what it is told in words, and cannot change a settled answer', async () => {
     const told = {
       verdict: 'wrong',
       feedback: 'That is the port hand.',
@@ -158,7 +158,7 @@ describe('A student at work', () => {
       levels: [],
     }
     sit({ feedback: 'at once', steps: [step(1, { open: false, settled: true, value: { options: ['b'] }, told })] })
-    const line = screen.getByText('Not right').closest('[role=status]') as HTMLElement
+    const line = (await screen.findByText('Not right')).closest('[role=status]') as HTMLElement
     expect(within(line).getByText('That is the port hand.')).toBeTruthy()
     expect(within(line).getByText(/0 of 1 mark/)).toBeTruthy()
     expect((screen.getByRole('group') as HTMLFieldSetElement).disabled).toBe(true)

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { inMarks, plural } from '@/lib/format'
+import { inMarks } from '@/lib/format'
+import { useQuiet } from '@/lib/quiet'
 import { Rich } from '@/lib/Rich'
-import { Bar, barOf } from '@/ui/Bar'
 import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { later } from '@/ui/later'
@@ -11,14 +11,18 @@ import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
 import { isByHand, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
-import { HowSure } from './HowSure'
-import { Told } from '@/answers/Told'
 
 // Fetched where some question has it, and then before it is reached.
 const working = () => import('@/answers/Working').then((it) => it.Working)
 const page = () => import('@/ui/ToGoBackTo').then((it) => it.ToGoBackTo)
 const besides = () => import('./Beside').then((it) => it.Beside)
 const source = () => import('@/media/SourcePage').then((it) => it.SourcePage)
+const lookOver = () => import('./LookOver').then((it) => it.LookOver)
+const howSure = () => import('./HowSure').then((it) => it.HowSure)
+const told = () => import('@/answers/Told').then((it) => it.Told)
+const LookOver = later(lookOver)
+const HowSure = later(howSure)
+const Told = later(told)
 const Beside = later(besides)
 const SourcePage = later(source)
 const Working = later(working)
@@ -74,10 +78,6 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     setOver(false)
   }, [view.visit])
   const types = [...new Set(view.steps.flatMap((s) => (s.face ? [s.face.type] : [])))].sort().join(' ')
-  useEffect(() => {
-    // A part that cannot be fetched now is asked for again when its question is shown.
-    loadInputs(types.split(' ')).catch(() => undefined)
-  }, [types])
   const shows = here.some((s) => s.face?.asksWorking)
   const pages = here.some((s) => s.face?.goBack)
   const reads = view.sources.length > 0
@@ -86,6 +86,13 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     if (pages) void page().catch(() => undefined)
     if (reads) void Promise.all([besides(), source()]).catch(() => undefined)
   }, [shows, pages, reads])
+  // What the questions after the first are answered with, and what comes after an answer: here before they are reached, also where the
+  // network goes meanwhile. What cannot be fetched now is asked for again when it is shown.
+  const quiet = useQuiet()
+  useEffect(() => {
+    if (!quiet) return
+    for (const part of [() => loadInputs(types.split(' ')), lookOver, told, howSure]) part().catch(() => undefined)
+  }, [quiet, types])
   const step = here[Math.min(at, here.length - 1)]
   const standing = view.skills.find((skill) => step !== undefined && skill.entries.includes(step.entry))
   const looking = over || view.ended || !step
@@ -219,7 +226,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                         <Rich html={hint} />
                       </div>
                     ))}
-                    <Told step={step} />
+                    {step.told ? <Told step={step} /> : null}
                   </div>
                 ) : null}
               </>
@@ -308,78 +315,5 @@ function Progress({
         )
       })}
     </ol>
-  )
-}
-
-type LookProps = {
-  driver: Driver
-  questions: Step[]
-  blank: number
-  valueOf: (s: Step) => Value | null
-  onBack?: (question: number) => unknown
-  heading: React.RefObject<HTMLHeadingElement | null>
-}
-
-function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookProps) {
-  const { view } = driver
-  const leave = view.mayGoOn && !view.ended
-  useEffect(() => heading.current?.focus(), [heading])
-  return (
-    <section>
-      <h1 ref={heading} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
-        {view.ended ? 'You have reached the end' : 'Look over'}
-      </h1>
-      <p className="mt-1">
-        {blank === 0 ? 'Every question here has an answer.' : `${plural(blank, 'question')} without an answer.`}
-        {leave ? ' You cannot come back to this part once you go on.' : ''}
-      </p>
-      {view.skills.length > 0 ? (
-        <section aria-label="What you have shown" className="mt-4">
-          <p className="text-[0.9em] text-quiet">{view.rules}</p>
-          <ul className="mt-2 border-t">
-            {view.skills.map((skill) => (
-              <li key={skill.name} className="flex gap-3 border-b py-2">
-                <span className="flex-1">{skill.name}</span>
-                <span className={skill.isShown ? 'font-semibold' : ''}>
-                  {skill.isShown ? '✓ ' : ''}
-                  {skill.wanted}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ) : null}
-      {onBack ? (
-        <ol className="mt-4 border-t">
-          {questions.map((s, i) => (
-            <li key={`${s.entry}-${s.try}`} className="border-b">
-              <button className="flex min-h-12 w-full items-center gap-3 text-left" onClick={() => onBack(i)}>
-                <b className="w-8 text-right">{s.number}</b>
-                <span className="flex-1">
-                  {isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}
-                </span>
-                {s.told ? <Bar code={barOf(s.told.verdict)} /> : null}
-                <span className="text-blue underline">{s.open ? 'change' : 'see'}</span>
-              </button>
-            </li>
-          ))}
-        </ol>
-      ) : null}
-      <div className="mt-6 flex gap-3">
-        {onBack ? (
-          <Button className="min-h-12" onClick={() => onBack(0)}>
-            Back to the questions
-          </Button>
-        ) : null}
-        <Button
-          kind="do"
-          size="large"
-          disabled={driver.busy}
-          onClick={() => void (leave ? driver.goOn() : driver.handIn())}
-        >
-          {leave ? 'Go on' : 'Hand in'}
-        </Button>
-      </div>
-    </section>
   )
 }
