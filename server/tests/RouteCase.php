@@ -144,6 +144,7 @@ abstract class RouteCase extends ApiCase
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'POST /bank/folders' => ['name' => 'Revision'], 'PUT /bank/folders/{folder}' => ['name' => 'Other'],
             'PUT /bank/folders/{folder}/items' => ['put' => [$world->items['text']]],
+            'PUT /items/{item}/part-of' => ['into' => $world->items['text']],
             'PUT /bank/{kind}/{skill}/part-of' => ['into' => $ids['whole']],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],
             'POST /items' => ['item' => [

@@ -155,16 +155,16 @@ final readonly class Paper
         return false;
     }
 
-    /** The same, with a skill or misconception called by another one wherever it is named; what was planned for the two is added up. */
-    public function calling(string $term, string $other): self
+    /** The same, with a question, skill or misconception called by another one wherever it is named; what was planned for the two is added up. */
+    public function calling(string $one, string $other): self
     {
         $document = $this->toArray();
-        array_walk_recursive($document, static function (mixed &$value) use ($term, $other): void {
-            $value = $value === $term ? $other : $value;
+        array_walk_recursive($document, static function (mixed &$value) use ($one, $other): void {
+            $value = $value === $one ? $other : $value;
         });
         $plan = [];
         foreach ($this->plan as $planned) {
-            $skill = $planned->skill === $term ? $other : $planned->skill;
+            $skill = $planned->skill === $one ? $other : $planned->skill;
             $plan[$skill] = new Planned($skill, $planned->marks->plus($plan[$skill]->marks ?? 0));
         }
         unset($document['plan']);

@@ -28,6 +28,7 @@ final readonly class Bank
         private QuestionList $list,
         private QuestionReader $reader,
         private QuestionRecords $records,
+        private QuestionMerging $merging,
         private QuestionUses $uses,
         private Transaction $transaction,
         private ClockInterface $clock,
@@ -99,7 +100,7 @@ final readonly class Bank
 
     public function restore(StaffUser $who, string $id): void
     {
-        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->restore($who->id));
+        $this->transaction->run(fn () => $this->merging->restore($who, $this->locked($who->teamId, $id)));
     }
 
     /**

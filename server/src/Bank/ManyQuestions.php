@@ -26,6 +26,7 @@ final readonly class ManyQuestions
         private QuestionRepository $questions,
         private KeptEntries $kept,
         private Terms $terms,
+        private QuestionMerging $merging,
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
@@ -46,7 +47,7 @@ final readonly class ManyQuestions
     {
         $this->transaction->run(function () use ($who, $ids): void {
             foreach ($this->locked($who->teamId, $ids) as $question) {
-                $question->restore($who->id);
+                $this->merging->restore($who, $question);
             }
         });
     }

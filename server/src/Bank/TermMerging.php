@@ -31,7 +31,7 @@ final readonly class TermMerging
         private Versions $versions,
         private TermList $list,
         private Terms $terms,
-        private TermsElsewhere $elsewhere,
+        private NamesElsewhere $elsewhere,
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
@@ -73,11 +73,11 @@ final readonly class TermMerging
         }
         $children = $one instanceof Skill && $other instanceof Skill ? $this->handOver($who, $one, $other) : [];
         $questions = $this->rewrite($who, $id, $into);
-        foreach (array_keys($this->list->sameAs($who->teamId), $id, true) as $earlier) {
-            $all->findLocked($who->teamId, $earlier)?->follow($into);
-        }
         $papers = $this->elsewhere->call($who->teamId, $who->id, $id, $into);
-        $one->mergeInto($into, ['questions' => $questions, 'children' => $children, 'papers' => $papers], $who->id);
+        foreach (array_keys($this->list->sameAs($who->teamId), $id, true) as $earlier) {
+            $all->findLocked($who->teamId, $earlier)?->follow($into, $papers['mixed']);
+        }
+        $one->mergeInto($into, ['questions' => $questions, 'children' => $children, 'papers' => $papers['alone']], $who->id);
     }
 
     private function separate(StaffUser $who, SkillRepository|MisconceptionRepository $all, string $id): void

@@ -72,7 +72,8 @@ final class QuestionRecordBook implements QuestionRecords, ResetInterface
     public function lines(string $questionId): array
     {
         $counts = [];
-        foreach ($this->uses->of([$questionId]) as $use) {
+        // Lines are the question's own: what is the same may have its options in another order.
+        foreach (array_filter($this->uses->of([$questionId]), static fn (array $use): bool => $use['own']) as $use) {
             foreach ($this->tallies($use['team'], $use['handout'], $use['state'])[$use['entry']]->lines ?? [] as $line => $n) {
                 $counts[$line] = ($counts[$line] ?? 0) + $n;
             }

@@ -45,7 +45,7 @@ final class AccessTest extends RouteCase
         'POST /items/draws' => self::TEACHERS,
         'POST /items/notes' => self::TEACHERS, 'POST /items/drawn' => self::TEACHERS, 'POST /items/notes/keep' => self::TEACHERS, 'GET /items/{item}/notes' => self::TEAM,
         'POST /items/many/archive' => self::TEAM, 'POST /items/many/restore' => self::TEAM, 'POST /items/many/copy' => self::TEAM,
-        'POST /items/many/skills' => self::TEAM,
+        'POST /items/many/skills' => self::TEAM, 'PUT /items/{item}/part-of' => self::TEAM,
         'GET /items/{item}' => self::TEAM, 'PUT /items/{item}' => self::TEAM, 'DELETE /items/{item}' => self::TEAM,
         'POST /items/{item}/restore' => self::TEAM,
         'GET /items/{item}/remarks' => self::TEAM, 'POST /items/{item}/remarks' => self::TEAM,

@@ -8,7 +8,7 @@ use ChalkLadder\Server\Platform\Storage\Acted;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * A skill or misconception that turned out to be the same as another one. It stays, so that what was answered under its name can still
+ * A skill, misconception or question that turned out to be the same as another one. It stays, so that what was answered under its name can still
  * be counted, and knows what was written anew, so that it can be taken apart again.
  *
  * @phpstan-type Rewritten array{questions: array<string, int>, children: list<string>, papers: list<string>}
@@ -45,9 +45,16 @@ trait Merged
         return $what;
     }
 
-    /** What it was put together with has itself become another. */
-    public function follow(string $into): void
+    /**
+     * What it was put together with has itself become another.
+     *
+     * @param list<string> $mixed drafts in which that cannot be told from the other any more
+     */
+    public function follow(string $into, array $mixed): void
     {
         $this->mergedInto = $into;
+        if ($this->mergedWhat !== null) {
+            $this->mergedWhat['papers'] = array_values(array_diff($this->mergedWhat['papers'], $mixed));
+        }
     }
 }

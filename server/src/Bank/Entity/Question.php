@@ -21,6 +21,9 @@ use Doctrine\ORM\Mapping as ORM;
 class Question implements Root, TeamOwned
 {
     use Happenings;
+    use Merged;
+
+    private const KIND = 'item';
 
     #[ORM\Id]
     #[ORM\Column(type: 'guid')]

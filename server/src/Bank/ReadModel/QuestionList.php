@@ -52,6 +52,12 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         return array_column(array_filter($rows, static fn (array $row): bool => $row['id'] !== null), 'n', 'id');
     }
 
+    /** @return list<string> ids of the questions that are part of this one */
+    public function mergedInto(string $teamId, string $id): array
+    {
+        return $this->texts('SELECT id::text FROM item WHERE team_id = :team AND merged_into = :id ORDER BY id', ['team' => $teamId, 'id' => $id]);
+    }
+
     /** @return list<string> ids of all that fit, in no order */
     public function ids(string $teamId, Search $search, Standing $standing): array
     {

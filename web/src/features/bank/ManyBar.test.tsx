@@ -5,6 +5,12 @@ import { show } from '@/testing/page'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
 import { ManyBar } from './ManyBar'
 
+const whole = (id: string, title: string, students: number) => ({
+  id,
+  item: { title, points: '1', prompt: `<p>${title}?</p>` },
+  record: { students, facility: 0.5, handouts: 1, seconds: null },
+  papers: [],
+})
 const answers = {
   'GET /api/papers': { papers: [{ id: 'p1', title: 'Tides' }] },
   'GET /api/bank/terms': { skills: [{ id: 'k1', name: 'Bearings' }], misconceptions: [], units: [] },
@@ -12,6 +18,9 @@ const answers = {
   'POST /api/items/many/restore': null,
   'POST /api/items/many/copy': { ids: ['c1', 'c2'] },
   'POST /api/items/many/skills': { before: { i1: null, i2: 'k2' } },
+  'GET /api/items/i1': whole('i1', 'Range of tide', 3),
+  'GET /api/items/i2': whole('i2', 'Tidal range', 40),
+  'PUT /api/items/i1/part-of': null,
   'GET /api/bank/folders': { folders: [{ id: 'f1', name: 'Year 8', own: false, questions: 3 }] },
   'POST /api/bank/folders': { folders: [], made: 'f2', put: [] },
   'PUT /api/bank/folders/f1/items': { folders: [], made: null, put: ['i2'] },
@@ -93,6 +102,19 @@ describe('Acts on several questions', () => {
     const user = show(<Bar folder="f1" />)
     await user.click(await press('Take out of the folder'))
     await waitFor(() => expect(bodies('PUT', '/api/bank/folders/f1/items')).toEqual([{ put: [], take: ['i1', 'i2'] }]))
+  })
+
+  it('put two that are the same together, keeping the one that more have answered, and take that back', async () => {
+    const user = show(<Bar />)
+    await user.click(await press('The same …'))
+    expect(await screen.findByText(/“Range of tide” leaves the bank/)).toBeTruthy()
+    await user.click(screen.getByRole('radio', { name: /Range of tide/ }))
+    expect(screen.getByText(/“Tidal range” leaves the bank/)).toBeTruthy()
+    await user.click(screen.getByRole('radio', { name: /Tidal range/ }))
+    await user.click(screen.getByRole('button', { name: 'Keep one of them' }))
+    await waitFor(() => expect(bodies('PUT', '/api/items/i1/part-of')).toEqual([{ into: 'i2' }]))
+    await user.click(await screen.findByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(bodies('POST', '/api/items/many/restore')).toEqual([{ ids: ['i1'] }]))
   })
 
   it('take them into a paper', async () => {

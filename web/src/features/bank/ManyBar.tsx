@@ -11,6 +11,7 @@ import { later } from '@/ui/later'
 import { toast } from '@/ui/toast'
 import { folderActs, foldersAsked } from './folderActs'
 
+const SameDialog = later(() => import('./SameDialog').then((it) => it.SameDialog))
 const FolderDialog = later(() => import('./FolderDialog').then((it) => it.FolderDialog))
 
 /** What can be done with the chosen questions at one stroke: to all of them or to none, and taken back again. */
@@ -33,6 +34,7 @@ export function ManyBar({
   const folders = useQuery(foldersAsked).data?.folders ?? []
   const lookedInto = folders.find((one) => one.id === folder)
   const [making, setMaking] = useState(false)
+  const [same, setSame] = useState(false)
   const body = { ids: [...ids] }
   // The same choice, asked for again, is copied once.
   const choice = ids.join()
@@ -142,6 +144,7 @@ export function ManyBar({
           >
             Copy
           </Button>
+          {ids.length === 2 ? <Button onClick={() => setSame(true)}>The same …</Button> : null}
           <Button onClick={() => void act(archive(body), `${many} archived. Papers keep them.`, () => restore(body))}>
             Archive
           </Button>
@@ -150,6 +153,15 @@ export function ManyBar({
       <Button kind="quiet" onClick={onDone}>
         Choose none
       </Button>
+      {same && ids[0] && ids[1] ? (
+        <SameDialog
+          ids={[ids[0], ids[1]]}
+          onClose={() => setSame(false)}
+          onSame={(does, gone, kept) =>
+            void act(does, `“${gone.title}” is part of “${kept}” now.`, () => restore({ ids: [gone.id] }))
+          }
+        />
+      ) : null}
       {making ? (
         <FolderDialog
           folder={null}
