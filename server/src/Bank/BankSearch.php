@@ -37,7 +37,7 @@ final readonly class BankSearch
             $this->uses->used($teamId),
             $search->words() === [] ? null : $this->fitting($teamId, $search),
         );
-        $types = $this->list->counts($teamId, $search, $standing, 'type');
+        $counts = $this->list->counts($teamId, $search, $standing);
         $ofAnyBand = $this->list->ids($teamId, $search->without('right'), $standing);
         $usedOrNot = $search->right === null && $search->used === null
             ? $ofAnyBand
@@ -45,15 +45,15 @@ final readonly class BankSearch
 
         return new ItemListView(
             $this->list->found($teamId, $search, $standing),
-            $types,
-            $this->list->counts($teamId, $search, $standing, 'skill'),
-            $this->list->counts($teamId, $search, $standing, 'misconception'),
-            $this->list->counts($teamId, $search, $standing, 'author'),
-            $this->list->counts($teamId, $search, $standing, 'folder'),
+            $counts['type'],
+            $counts['skill'],
+            $counts['misconception'],
+            $counts['author'],
+            $counts['folder'],
             $this->list->authors($teamId),
             array_count_values(array_map(static fn (string $id): string => $standing->band($id)->value, $ofAnyBand)),
             count(array_intersect($usedOrNot, $standing->used)),
-            $search->type === null ? array_sum($types) : ($types[$search->type] ?? 0),
+            $search->type === null ? array_sum($counts['type']) : ($counts['type'][$search->type] ?? 0),
         );
     }
 }

@@ -29,27 +29,49 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
     }
 
     /**
-     * How many questions there are by each value of a member, whatever value of it is looked for.
+     * How many questions there are by each value of each member, whatever value of it is looked for.
      *
-     * @param 'skill'|'misconception'|'type'|'author'|'folder' $member
-     *
-     * @return array<string, int>
+     * @return array{type: array<string, int>, skill: array<string, int>, author: array<string, int>, misconception: array<string, int>, folder: array<string, int>}
      */
-    public function counts(string $teamId, Search $search, Standing $standing, string $member): array
+    public function counts(string $teamId, Search $search, Standing $standing): array
     {
-        [$where, $parameters] = self::condition($teamId, $search->without($member), $standing);
-        [$of, $also] = [
-            'type' => ['i.type', ''],
-            'skill' => ['i.skill_id::text', ''],
-            'author' => ['i.created_by::text', ''],
-            'folder' => ['f.id::text', 'JOIN folder f ON i.id = ANY(f.items) AND '.FolderList::SEEN],
-            'misconception' => ['m.id::text', 'CROSS JOIN LATERAL (SELECT DISTINCT unnest(i.misconceptions) AS id) m'],
-        ][$member];
-        $parameters += $member === 'folder' ? ['who' => $search->who] : [];
-        /** @var list<array{id: string|null, n: int}> $rows */
-        $rows = $this->rows("SELECT $of AS id, count(*) AS n FROM item i $also WHERE $where GROUP BY 1 ORDER BY 1", $parameters);
+        $counts = ['type' => [], 'skill' => [], 'author' => [], 'misconception' => [], 'folder' => []];
+        // Members that nothing is looked for by are counted over the same questions, in one go.
+        $free = array_keys(array_filter($counts, static fn (string $m): bool => $search->{$m} === null, ARRAY_FILTER_USE_KEY));
+        foreach ([$free, ...array_map(static fn (string $m): array => [$m], array_diff(array_keys($counts), $free))] as $members) {
+            foreach ($this->counted($teamId, count($members) === 1 ? $search->without($members[0]) : $search, $standing, $members) as $row) {
+                $counts[$row['member']][$row['id']] = $row['n'];
+            }
+        }
 
-        return array_column(array_filter($rows, static fn (array $row): bool => $row['id'] !== null), 'n', 'id');
+        return $counts;
+    }
+
+    /**
+     * @param list<'type'|'skill'|'author'|'misconception'|'folder'> $members
+     *
+     * @return list<array{member: 'type'|'skill'|'author'|'misconception'|'folder', id: string, n: int}>
+     */
+    private function counted(string $teamId, Search $search, Standing $standing, array $members): array
+    {
+        if ($members === []) {
+            return [];
+        }
+        [$where, $parameters] = self::condition($teamId, $search, $standing);
+        $parts = array_map(static fn (string $member): string => match ($member) {
+            'type' => "SELECT 'type' AS member, i.type AS id, count(*) AS n FROM i GROUP BY 2",
+            'skill' => "SELECT 'skill', i.skill_id::text, count(*) FROM i WHERE i.skill_id IS NOT NULL GROUP BY 2",
+            'author' => "SELECT 'author', i.created_by::text, count(*) FROM i GROUP BY 2",
+            'misconception' => "SELECT 'misconception', m.id::text, count(*) FROM i
+                CROSS JOIN LATERAL (SELECT DISTINCT unnest(i.misconceptions) AS id) m GROUP BY 2",
+            'folder' => "SELECT 'folder', f.id::text, count(*) FROM i JOIN folder f ON i.id = ANY(f.items) AND ".FolderList::SEEN.' GROUP BY 2',
+        }, $members);
+        /** @var list<array{member: 'type'|'skill'|'author'|'misconception'|'folder', id: string, n: int}> $rows */
+        $rows = $this->rows('WITH i AS MATERIALIZED (SELECT i.id, i.type, i.skill_id, i.created_by, i.misconceptions FROM item i WHERE '.$where.')
+            SELECT member, id, n FROM ('.implode(' UNION ALL ', $parts).') c (member, id, n) ORDER BY member, id',
+            $parameters + (in_array('folder', $members, true) ? ['who' => $search->who] : []));
+
+        return $rows;
     }
 
     /** @return list<string> ids of the questions that are part of this one */
