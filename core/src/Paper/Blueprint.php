@@ -75,8 +75,7 @@ final readonly class Blueprint
         array $chances,
         ?BigRational $wanted,
         bool $judged = true,
-    ): BlueprintRow
-    {
+    ): BlueprintRow {
         $marks = BigRational::zero();
         $known = $weight = $reached = $seconds = 0.0;
         foreach ($entries as $entry) {

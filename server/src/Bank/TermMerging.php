@@ -6,7 +6,6 @@ namespace ChalkLadder\Server\Bank;
 
 use ChalkLadder\Core\Item\ItemTemplate;
 use ChalkLadder\Server\Bank\Api\View\TermsView;
-use ChalkLadder\Server\Bank\Entity\Misconception;
 use ChalkLadder\Server\Bank\Entity\Skill;
 use ChalkLadder\Server\Bank\ReadModel\TermList;
 use ChalkLadder\Server\Bank\ReadModel\Versions;

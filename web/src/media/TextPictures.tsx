@@ -1,12 +1,13 @@
 import { useCallback, useMemo, useState, type ReactNode } from 'react'
 import { PictureAsked, PictureSent, type AskPicture, type SendPicture, type TextPicture } from '@/lib/pictures'
-import { Button } from '@/ui/Button'
-import { Dialog } from '@/ui/Dialog'
-import { PictureField } from './PictureField'
+import { later } from '@/ui/later'
 import { useMedia } from './place'
 import { Sending } from './sending'
 
-type Asked = { now: TextPicture | null; put: (picture: TextPicture | null) => void }
+// Its form is fetched by whoever puts a picture in.
+const ChoosePicture = later(() => import('./ChoosePicture').then((it) => it.ChoosePicture))
+
+export type Asked = { now: TextPicture | null; put: (picture: TextPicture | null) => void }
 
 /** Lets the texts below have pictures: one is chosen or dropped, and what it shows is said in words. */
 export function TextPictures({ children }: { children: ReactNode }) {
@@ -17,7 +18,7 @@ export function TextPictures({ children }: { children: ReactNode }) {
   return (
     <PictureAsked.Provider value={ask}>
       <PictureSent.Provider value={send}>{children}</PictureSent.Provider>
-      {asked ? <Choose asked={asked} onClose={() => setAsked(null)} /> : null}
+      {asked ? <ChoosePicture asked={asked} onClose={() => setAsked(null)} /> : null}
     </PictureAsked.Provider>
   )
 }
@@ -34,44 +35,3 @@ const sent = (uploads: string, file: File) =>
       }
     })
   })
-
-function Choose({ asked: { now, put }, onClose }: { asked: Asked; onClose: () => void }) {
-  const [picture, setPicture] = useState(now)
-  return (
-    <Dialog
-      open
-      onClose={onClose}
-      title="Picture"
-      foot={
-        <>
-          {now ? (
-            <Button
-              kind="danger"
-              onClick={() => {
-                put(null)
-                onClose()
-              }}
-            >
-              Take it out
-            </Button>
-          ) : null}
-          <Button
-            kind="do"
-            disabled={!picture || picture.alt.trim() === ''}
-            onClick={() => {
-              put(picture)
-              onClose()
-            }}
-          >
-            Put into the text
-          </Button>
-        </>
-      }
-    >
-      <PictureField label="A picture" picture={picture} onChange={setPicture} asked />
-      {picture && picture.alt.trim() === '' ? (
-        <p className="mt-2 text-sm text-quiet">Say what it shows: who cannot see it answers by these words.</p>
-      ) : null}
-    </Dialog>
-  )
-}

@@ -15,7 +15,7 @@ final readonly class TermList extends ReadModel
     public function skills(string $teamId): array
     {
         /** @var list<array{id: string, name: string, parent_id: string|null, questions: int, also: string}> $rows */
-        $rows = $this->rows("SELECT s.id, s.name, s.parent_id, count(i.id) AS questions, ".self::also('skill').' AS also
+        $rows = $this->rows('SELECT s.id, s.name, s.parent_id, count(i.id) AS questions, '.self::also('skill').' AS also
             FROM skill s LEFT JOIN item i ON i.skill_id = s.id AND i.archived_at IS NULL
             WHERE s.team_id = :team AND s.merged_into IS NULL GROUP BY s.id ORDER BY s.name', ['team' => $teamId]);
 

@@ -1,4 +1,4 @@
-import { useQueries } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { api, take } from '@/lib/api/client'
 import { inMarks, percent, plural } from '@/lib/format'
@@ -20,7 +20,8 @@ export function SameDialog({
   /** `gone` is put together with `kept`: the act itself, and their titles */
   onSame: (act: Promise<unknown>, gone: { id: string; title: string }, kept: string) => void
 }) {
-  const [one, two] = useQueries({ queries: [ask.item(ids[0]), ask.item(ids[1])] })
+  const one = useQuery(ask.item(ids[0]))
+  const two = useQuery(ask.item(ids[1]))
   const [kept, setKept] = useState<string | null>(null)
   const both = one.data && two.data ? [one.data, two.data] : null
   // Unless said otherwise, the one that more students have answered.
