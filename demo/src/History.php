@@ -8,6 +8,7 @@ use ChalkLadder\Demo\ReadModel\DemoReader;
 use ChalkLadder\Server\Bank\Api\Input\ItemInput;
 use ChalkLadder\Server\Bank\Api\Input\RemarkInput;
 use ChalkLadder\Server\Bank\Bank;
+use ChalkLadder\Server\Bank\RemarkOn;
 use ChalkLadder\Server\Bank\Remarks;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
 use ChalkLadder\Server\Handout\Handouts;
@@ -20,6 +21,7 @@ use ChalkLadder\Server\Marking\Desk;
 use ChalkLadder\Server\Marking\Keys;
 use ChalkLadder\Server\Marking\Returning;
 use ChalkLadder\Server\Marking\SecondMarking;
+use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Regroup\Api\Input\FollowUpInput;
 use ChalkLadder\Server\Regroup\Api\Input\FollowUpsInput;
 use ChalkLadder\Server\Regroup\Api\Input\GroupingInput;
@@ -59,6 +61,7 @@ final class History
         private readonly Groupings $groupings,
         private readonly Bank $bank,
         private readonly Remarks $remarks,
+        private readonly Papers $papers,
     ) {
     }
 
@@ -243,7 +246,7 @@ final class History
         $ids = array_flip($this->slugs);
         $say = function (StaffUser $who, string $slug, string $part, string $text) use ($ids): string {
             $remark = new RemarkInput(Uuid::v7()->toRfc4122(), $text, $part);
-            $this->remarks->add($who, $ids[$slug], $remark);
+            $this->remarks->add($who, RemarkOn::Question, $ids[$slug], $remark);
 
             return $remark->id;
         };
@@ -258,6 +261,14 @@ final class History
             $shown->version,
         ));
         $this->remarks->settle($teacher, $fair);
+        foreach ($this->papers->list($lead->teamId)->papers as $paper) {
+            if ($paper->title === 'End of unit: tides and charts') {
+                $this->remarks->add($teacher, RemarkOn::Paper, $paper->id, new RemarkInput(
+                    Uuid::v7()->toRfc4122(),
+                    '8 Tern needed ten minutes more than planned. Shall the log come first?',
+                ));
+            }
+        }
     }
 
     /** Groups by misconception after the chart work; who mixes up units gets a second look at scale, and sits it. */

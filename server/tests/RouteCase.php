@@ -144,6 +144,7 @@ abstract class RouteCase extends ApiCase
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'POST /bank/folders' => ['name' => 'Revision'], 'PUT /bank/folders/{folder}' => ['name' => 'Other'],
             'PUT /bank/folders/{folder}/items' => ['put' => [$world->items['text']]],
+            'POST /papers/{paper}/remarks' => ['id' => '0190a0a0-0000-7000-8000-0000000000c3', 'text' => 'Too long?'],
             'PUT /items/{item}/part-of' => ['into' => $world->items['text']],
             'PUT /bank/{kind}/{skill}/part-of' => ['into' => $ids['whole']],
             'PUT /bank/skills/{skill}' => ['name' => 'Soundings'], 'PUT /bank/misconceptions/{idea}' => ['name' => 'Another name'],

@@ -8,18 +8,20 @@ use ChalkLadder\Server\Bank\Api\Input\RemarkInput;
 use ChalkLadder\Server\Bank\Api\View\RemarksView;
 use ChalkLadder\Server\Bank\Entity\Remark;
 use ChalkLadder\Server\Bank\ReadModel\RemarkList;
-use ChalkLadder\Server\Bank\Repository\QuestionRepository;
 use ChalkLadder\Server\Bank\Repository\RemarkRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** What the team says about its questions: pinned to a part, open until settled. */
+/** What the team says about its questions and papers: pinned to a part, open until settled. */
 final readonly class Remarks
 {
+    /** @param iterable<TalkedOf> $subjects */
     public function __construct(
-        private QuestionRepository $questions,
+        #[AutowireIterator(TalkedOf::class)]
+        private iterable $subjects,
         private RemarkRepository $remarks,
         private RemarkList $list,
         private Transaction $transaction,
@@ -27,18 +29,21 @@ final readonly class Remarks
     ) {
     }
 
-    public function of(StaffUser $who, string $questionId): RemarksView
+    public function of(StaffUser $who, RemarkOn $on, string $id): RemarksView
     {
-        $this->questions->find($who->teamId, $questionId) ?? throw Problem::notFound('The question');
+        if (!$this->subject($on)->has($who->teamId, $id)) {
+            throw Problem::notFound('What is talked about');
+        }
 
-        return new RemarksView($this->list->of($who->teamId, $questionId, $who->id));
+        return new RemarksView($this->list->of($who->teamId, $on, $id, $who->id));
     }
 
-    public function add(StaffUser $who, string $questionId, RemarkInput $input): RemarksView
+    public function add(StaffUser $who, RemarkOn $on, string $id, RemarkInput $input): RemarksView
     {
-        $this->transaction->run(function () use ($who, $questionId, $input): void {
-            // The question's row makes two of the same wait for each other.
-            $this->questions->findLocked($who->teamId, $questionId) ?? throw Problem::notFound('The question');
+        $this->transaction->run(function () use ($who, $on, $id, $input): void {
+            if (!$this->subject($on)->hold($who->teamId, $id)) {
+                throw Problem::notFound('What is talked about');
+            }
             $again = $this->remarks->find($who->teamId, strtolower($input->id));
             if ($again !== null) {
                 return;
@@ -46,7 +51,8 @@ final readonly class Remarks
             $this->remarks->add(new Remark(
                 strtolower($input->id),
                 $who->teamId,
-                $questionId,
+                $on,
+                $id,
                 $input->part,
                 trim($input->text),
                 $who->id,
@@ -54,7 +60,17 @@ final readonly class Remarks
             ));
         });
 
-        return $this->of($who, $questionId);
+        return $this->of($who, $on, $id);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, int> open remarks by subject; none is absent
+     */
+    public function open(RemarkOn $on, array $ids): array
+    {
+        return $this->list->open($on, $ids);
     }
 
     public function settle(StaffUser $who, string $id): RemarksView
@@ -77,13 +93,23 @@ final readonly class Remarks
     /** @param \Closure(Remark): void $change */
     private function changed(StaffUser $who, string $id, \Closure $change): RemarksView
     {
-        $questionId = $this->transaction->run(function () use ($who, $id, $change): string {
+        [$on, $subject] = $this->transaction->run(function () use ($who, $id, $change): array {
             $remark = $this->remarks->findLocked($who->teamId, $id) ?? throw Problem::notFound('The remark');
             $change($remark);
 
-            return $remark->questionId();
+            return [$remark->on(), $remark->subject()];
         });
 
-        return $this->of($who, $questionId);
+        return $this->of($who, $on, $subject);
+    }
+
+    private function subject(RemarkOn $on): TalkedOf
+    {
+        foreach ($this->subjects as $subject) {
+            if ($subject->isAbout() === $on) {
+                return $subject;
+            }
+        }
+        throw new \LogicException('Somebody knows everything that is talked about.');
     }
 }

@@ -6,7 +6,7 @@ namespace ChalkLadder\Server\Tests\Bank;
 
 use ChalkLadder\Server\Tests\ApiCase;
 
-/** What the team says about its questions. */
+/** What the team says about its questions and papers. */
 final class RemarksTest extends ApiCase
 {
     private const ID = '0190a0a0-0000-7000-8000-0000000000c1';
@@ -45,6 +45,24 @@ final class RemarksTest extends ApiCase
         $this->as($this->world->teacher);
         self::assertSame([], $this->get('DELETE', '/remarks/'.self::ID)->list('remarks'));
         $this->refused(422, 'POST', $path, ['id' => self::ID, 'text' => '  ']);
+    }
+
+    public function testAPaperIsTalkedOfToo(): void
+    {
+        $path = '/papers/'.$this->world->paperId.'/remarks';
+        $open = fn (): int => $this->get('GET', '/papers')->list('papers')[0]->int('remarks');
+        $this->as($this->world->teacher);
+        $body = ['id' => self::ID, 'part' => 's2', 'text' => 'Too long for one lesson.'];
+        $this->get('POST', $path, $body);
+        self::assertCount(1, $this->get('POST', $path, $body)->list('remarks'));
+        self::assertSame([1, 0], [$open(), $this->listed()]);
+        self::assertSame([], $this->get('GET', '/items/'.$this->world->items['choice'].'/remarks')->list('remarks'));
+        $settled = $this->as($this->world->lead)->get('POST', '/remarks/'.self::ID.'/settle');
+        self::assertSame('s2', $settled->text('remarks.0.part'), 'what comes back is the paper’s talk');
+        self::assertSame(0, $open());
+        $this->as($this->world->stranger)->refused(404, 'GET', $path);
+        $this->refused(404, 'POST', '/remarks/'.self::ID.'/reopen');
+        $this->as($this->world->teacher)->refused(404, 'GET', '/papers/'.$this->world->items['choice'].'/remarks');
     }
 
     private function listed(): int

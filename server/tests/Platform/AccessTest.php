@@ -63,6 +63,7 @@ final class AccessTest extends RouteCase
         'DELETE /papers/{paper}' => self::TEAM,
         'POST /papers/{paper}/restore' => self::TEAM, 'POST /papers/{paper}/preview' => self::TEAM,
         'POST /papers/{paper}/rehearsal' => self::TEAM, 'GET /papers/{paper}/blueprint' => self::TEAM, 'GET /papers/{paper}/editions' => self::TEAM,
+        'GET /papers/{paper}/remarks' => self::TEAM, 'POST /papers/{paper}/remarks' => self::TEAM,
         'POST /papers/{paper}/pdf' => self::TEAM, 'GET /pdfs/{pdf}' => self::ONE_OWN, 'DELETE /pdfs/{pdf}' => self::ONE_OWN,
         // Printing needs a browser; who may is proved by those who may not.
         'POST /pdfs/{pdf}/file' => [401, 401, 401, 404, 403, null, 404],

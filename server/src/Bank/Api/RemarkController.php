@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Bank\Api;
 
 use ChalkLadder\Server\Bank\Api\Input\RemarkInput;
 use ChalkLadder\Server\Bank\Api\View\RemarksView;
+use ChalkLadder\Server\Bank\RemarkOn;
 use ChalkLadder\Server\Bank\Remarks;
 use ChalkLadder\Server\Identity\StaffUser;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -24,13 +25,25 @@ final readonly class RemarkController
     #[Route('/items/{id}/remarks', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     public function list(#[CurrentUser] StaffUser $who, string $id): RemarksView
     {
-        return $this->remarks->of($who, $id);
+        return $this->remarks->of($who, RemarkOn::Question, $id);
     }
 
     #[Route('/items/{id}/remarks', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RemarkInput $input): RemarksView
     {
-        return $this->remarks->add($who, $id, $input);
+        return $this->remarks->add($who, RemarkOn::Question, $id, $input);
+    }
+
+    #[Route('/papers/{id}/remarks', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function onPaper(#[CurrentUser] StaffUser $who, string $id): RemarksView
+    {
+        return $this->remarks->of($who, RemarkOn::Paper, $id);
+    }
+
+    #[Route('/papers/{id}/remarks', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    public function addToPaper(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RemarkInput $input): RemarksView
+    {
+        return $this->remarks->add($who, RemarkOn::Paper, $id, $input);
     }
 
     #[Route('/remarks/{id}/settle', requirements: ['id' => Requirement::UUID], methods: ['POST'])]

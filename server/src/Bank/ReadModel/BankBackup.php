@@ -21,7 +21,6 @@ final readonly class BankBackup implements TeamTables
             'item' => 't.team_id = :team',
             'folder' => 't.team_id = :team',
             'kept_search' => 't.team_id = :team',
-            'item_remark' => 't.team_id = :team',
             'item_revision' => 't.item_id IN (SELECT id FROM item WHERE team_id = :team)',
         ];
     }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Bank\ReadModel;
 use ChalkLadder\Server\Bank\Api\View\ItemRowView;
 use ChalkLadder\Server\Bank\QuestionRecords;
 use ChalkLadder\Server\Bank\QuestionUses;
+use ChalkLadder\Server\Bank\RemarkOn;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
@@ -103,7 +104,7 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         $ids = array_column($rows, 'id');
         $records = $this->records->of($ids);
         $uses = $this->uses->counts($ids);
-        $remarks = $this->remarks->open($ids);
+        $remarks = $this->remarks->open(RemarkOn::Question, $ids);
 
         return array_map(static fn (array $r): ItemRowView => new ItemRowView(
             $r['id'],

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Paper\ReadModel;
 
 use ChalkLadder\Server\Bank\QuestionUses;
+use ChalkLadder\Server\Bank\RemarkOn;
+use ChalkLadder\Server\Bank\Remarks;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
@@ -16,7 +18,7 @@ use Doctrine\DBAL\Connection;
 
 final readonly class PaperList extends ReadModel implements QuestionUses, TrailSubjects
 {
-    public function __construct(Connection $connection, private HandoutCounts $handouts)
+    public function __construct(Connection $connection, private HandoutCounts $handouts, private Remarks $remarks)
     {
         parent::__construct($connection);
     }
@@ -48,6 +50,7 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             ORDER BY number DESC LIMIT 1) e ON true
             WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id', ['team' => $teamId]);
         $handouts = $this->handouts->byPaper(array_column($rows, 'id'));
+        $remarks = $this->remarks->open(RemarkOn::Paper, array_column($rows, 'id'));
 
         return array_map(static fn (array $r): PaperRowView => new PaperRowView(
             $r['id'],
@@ -61,6 +64,7 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             $handouts[$r['id']] ?? 0,
             $r['updater'],
             Moment::iso($r['updated_at']),
+            $remarks[$r['id']] ?? 0,
         ), $rows);
     }
 

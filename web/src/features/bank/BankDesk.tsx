@@ -23,11 +23,12 @@ import { Word } from '@/ui/Word'
 import { ItemCard } from './ItemCard'
 import { KeptSearches } from './KeptSearches'
 import { ManyBar } from './ManyBar'
+import { partsOf } from './remarkParts'
 import { ToRecord } from './ToRecord'
 
 const Folders = later(() => import('./Folders').then((it) => it.Folders))
 // Its form is fetched after the list is there.
-const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
+const Talk = lazy(() => import('@/ui/Talk').then((it) => ({ default: it.Talk })))
 
 type Row = Schemas['BankItemRowView']
 
@@ -326,7 +327,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
       </section>
       <div className="border-t pt-3">
         <Suspense>
-          <Talk key={id} id={id} item={item.data.item} under="h3" />
+          <Talk key={id} about={{ on: 'items', id, parts: partsOf(item.data.item) }} under="h3" />
         </Suspense>
       </div>
     </div>

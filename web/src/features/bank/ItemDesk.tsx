@@ -24,6 +24,7 @@ import { ItemForm } from './ItemForm'
 import { ItemSettings } from './ItemSettings'
 import { OwnNumbers } from './OwnNumbers'
 import { patched } from './patched'
+import { partsOf } from './remarkParts'
 import { TryBox } from './TryBox'
 import { TryMany } from './TryMany'
 import { useDraws } from './useDraws'
@@ -32,7 +33,7 @@ import { DrawnBy } from '@/answers/parts/InDraw'
 import { NamesOf } from '@/answers/parts/Names'
 import { answerOf, blankItem, isType, TYPES, typeName } from '@/answers/registry'
 
-const Talk = lazy(() => import('./Talk').then((it) => ({ default: it.Talk })))
+const Talk = lazy(() => import('@/ui/Talk').then((it) => ({ default: it.Talk })))
 // Fetched by whoever looks back.
 const HistoryDialog = lazy(() => import('./HistoryDialog').then((it) => ({ default: it.HistoryDialog })))
 
@@ -262,7 +263,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
             />
             {id ? (
               <Suspense>
-                <Talk id={id} item={tried} />
+                <Talk about={{ on: 'items', id, parts: partsOf(tried) }} />
               </Suspense>
             ) : null}
             <TryBox item={tried} />

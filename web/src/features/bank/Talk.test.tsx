@@ -4,7 +4,8 @@ import type { Item } from '@/answers/kinds'
 import { blankItem } from '@/answers/registry'
 import { pickFrom, show } from '@/testing/page'
 import { bodies, Refusal, sent, serve, serveAlso } from '@/testing/server'
-import { partsOf, Talk } from './Talk'
+import { Talk } from '@/ui/Talk'
+import { partsOf } from './remarkParts'
 
 const blank = blankItem('choice') as Extract<Item, { type: 'choice' }>
 const options = blank.rule.options.slice(0, 2).map((o, i) => ({ ...o, text: `<p>${['3.9 m', '3.6 m'][i]}</p>` }))
@@ -32,7 +33,7 @@ beforeEach(() => {
     'DELETE /api/remarks/r2': { remarks: [remark({})] },
   })
 })
-const open = () => show(<Talk id="i1" item={item} />)
+const open = () => show(<Talk about={{ on: 'items', id: 'i1', parts: partsOf(item) }} />)
 const field = () => screen.getByLabelText<HTMLTextAreaElement>('A remark to the team')
 
 describe('Talk about a question', () => {
@@ -78,5 +79,24 @@ describe('Talk about a question', () => {
     expect(await screen.findByText('settled by Suvi')).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Open it again' }))
     expect(await screen.findByRole('button', { name: 'Settled' })).toBeTruthy()
+  })
+})
+
+describe('A paper', () => {
+  it('is talked of by its sections and questions', async () => {
+    const said = { remarks: [remark({ part: 's2' })] }
+    serveAlso({ 'GET /api/papers/p1/remarks': said, 'POST /api/papers/p1/remarks': said })
+    const parts = [
+      { value: '', label: 'the whole paper' },
+      { value: 's2', label: 'Second look' },
+    ]
+    const user = show(<Talk about={{ on: 'papers', id: 'p1', parts }} />)
+    expect(await screen.findByText(/on Second look/)).toBeTruthy()
+    await user.type(screen.getByLabelText('A remark to the team'), 'Too long.')
+    await pickFrom(user, screen.getByLabelText('It is about'), 'Second look')
+    await user.click(screen.getByRole('button', { name: 'Say it' }))
+    await waitFor(() =>
+      expect(bodies('POST', '/api/papers/p1/remarks')).toMatchObject([{ text: 'Too long.', part: 's2' }]),
+    )
   })
 })

@@ -29,6 +29,7 @@ import { NewQuestion } from './NewQuestion'
 import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
 import { PaperSheet } from './PaperSheet'
+import { PaperTalk } from './PaperTalk'
 import { SourceForm } from './SourceForm'
 import { useTaking } from './useTaking'
 
@@ -279,15 +280,18 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
             </div>
           }
           right={
-            <Inspector
-              paperId={stored.id}
-              paper={paper}
-              proof={view.proof}
-              selected={selected}
-              onChange={change}
-              onSelect={setSelected}
-              onRehearse={rehearse}
-            />
+            <div className="flex flex-col gap-6">
+              <Inspector
+                paperId={stored.id}
+                paper={paper}
+                proof={view.proof}
+                selected={selected}
+                onChange={change}
+                onSelect={setSelected}
+                onRehearse={rehearse}
+              />
+              <PaperTalk paperId={stored.id} paper={paper} items={view.items} />
+            </div>
           }
         >
           <div className="mx-auto flex max-w-3xl flex-col gap-4 p-6">

@@ -70,7 +70,13 @@ export default function PaperList() {
       ]}
       to={(p) => `/papers/${p.id}`}
       columns={[
-        { id: 'title', head: 'Paper', cell: nameOf, sort: nameOf },
+        {
+          id: 'title',
+          head: 'Paper',
+          cell: nameOf,
+          sort: nameOf,
+          under: (p) => (p.remarks > 0 ? <span className="text-blue">{plural(p.remarks, 'remark')}</span> : null),
+        },
         {
           id: 'questions',
           head: 'Questions',

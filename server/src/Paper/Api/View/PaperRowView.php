@@ -10,6 +10,7 @@ final readonly class PaperRowView
      * @param string|null $editionId the latest edition, which can be handed out
      * @param bool        $ahead     the draft has changed since that edition
      * @param bool        $returns   in that edition students come back to what was not right
+     * @param int         $remarks   of colleagues, that are open
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class PaperRowView
         public int $handouts,
         public string $updatedBy,
         public string $updatedAt,
+        public int $remarks,
     ) {
     }
 }

@@ -1,54 +1,44 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import * as z from 'zod/mini'
-import type { Item } from '@/answers/kinds'
-import { kindOf } from '@/answers/registry'
-import { plainOf } from '@/answers/parts/values'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { asked, useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import { toLocal, writeMoment } from '@/lib/locale'
-import { Button } from '@/ui/Button'
-import { AreaField } from '@/ui/Field'
-import { Fold } from '@/ui/Fold'
-import { SelectField } from '@/ui/Select'
-import { FaultLine, Failed } from '@/ui/States'
-import { toast } from '@/ui/toast'
+import { Button } from './Button'
+import { AreaField } from './Field'
+import { Fold } from './Fold'
+import { SelectField } from './Select'
+import { FaultLine, Failed } from './States'
+import { toast } from './toast'
 
 type Remark = Schemas['BankRemarkView']
 
 const shape = z.object({ text: asked('Write something first.'), part: z.string() })
 
-/** The parts of a question that a remark can be pinned to, as one speaks of them. */
-export function partsOf(item: Item) {
-  return [
-    { value: '', label: 'the whole question' },
-    { value: 'prompt', label: 'what is asked' },
-    ...kindOf(item.type)
-      .keyLines(item.rule)
-      .filter((line) => line.line !== '')
-      .map((line) => {
-        const text = line.rich ? plainOf(line.text) : line.text
-        return { value: line.line.slice(0, 40), label: `${line.mark} ${text}`.slice(0, 60) }
-      }),
-  ]
-}
+/** What is talked about, and what of it a remark can be pinned to, as one speaks of it. */
+export type About = { on: 'items' | 'papers'; id: string; parts: readonly { value: string; label: string }[] }
 
-/** What the team says about a question: pinned to a part of it, open until somebody settles it. */
-export function Talk({ id, item, under: Heading = 'h2' }: { id: string; item: Item; under?: 'h2' | 'h3' }) {
+/** What the team says about a question or paper: pinned to a part of it, open until somebody settles it. */
+export function Talk({ about, under: Heading = 'h2' }: { about: About; under?: 'h2' | 'h3' }) {
   const client = useQueryClient()
-  const key = ['item', id, 'remarks']
+  const { on, id, parts } = about
+  const key = ['remarks', on, id]
   const talk = useQuery({
     queryKey: key,
-    queryFn: () => take(api.GET('/api/items/{id}/remarks', { params: { path: { id } } })),
+    queryFn: () =>
+      take(
+        on === 'items'
+          ? api.GET('/api/items/{id}/remarks', { params: { path: { id } } })
+          : api.GET('/api/papers/{id}/remarks', { params: { path: { id } } }),
+      ),
   })
-  const parts = partsOf(item)
   // One that was sent and not answered is the same one when it is sent again.
   const [fresh, setFresh] = useState(() => crypto.randomUUID())
   const seen = (view: Schemas['BankRemarksView']) => {
     client.setQueryData(key, view)
-    void client.invalidateQueries({ queryKey: ['items'] })
+    void client.invalidateQueries({ queryKey: [on] })
   }
   const act = (does: Promise<Schemas['BankRemarksView']>) =>
     void does.then(seen).catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
@@ -99,8 +89,7 @@ export function Talk({ id, item, under: Heading = 'h2' }: { id: string; item: It
       <Say
         key={fresh}
         remark={fresh}
-        id={id}
-        parts={parts}
+        about={about}
         onSaid={(view) => {
           seen(view)
           setFresh(crypto.randomUUID())
@@ -110,18 +99,16 @@ export function Talk({ id, item, under: Heading = 'h2' }: { id: string; item: It
   )
 }
 
-type Parts = ReturnType<typeof partsOf>
+type Parts = About['parts']
 
 /** Where the next remark is written; it stays as it is typed until it is said. */
 function Say({
   remark,
-  id,
-  parts,
+  about: { on, id, parts },
   onSaid,
 }: {
   remark: string
-  id: string
-  parts: Parts
+  about: About
   onSaid: (view: Schemas['BankRemarksView']) => void
 }) {
   const place = `remark-${id}`
@@ -130,8 +117,12 @@ function Say({
     shape,
     start,
     send: async (typed) => {
+      const params = { path: { id } }
+      const body = { id: remark, ...typed }
       const view = await take(
-        api.POST('/api/items/{id}/remarks', { params: { path: { id } }, body: { id: remark, ...typed } }),
+        on === 'items'
+          ? api.POST('/api/items/{id}/remarks', { params, body })
+          : api.POST('/api/papers/{id}/remarks', { params, body }),
       )
       dropUnsaved(place)
       onSaid(view)
