@@ -35,8 +35,10 @@ final readonly class Paper
      */
     public function version(string $seed, bool $mixed = true): self
     {
+        $got = fn (Section $s): array => array_values(array_filter(array_map($this->entry(...), $s->order($seed, $mixed))));
+
         return $this->withSections(array_map(
-            fn (Section $s): Section => $s->withEntries(array_values(array_filter(array_map($this->entry(...), $s->order($seed, $mixed)))))->drawing(null),
+            static fn (Section $s): Section => $s->withEntries($got($s))->drawing(null),
             $this->sections,
         ));
     }
@@ -155,7 +157,10 @@ final readonly class Paper
         return false;
     }
 
-    /** The same, with a question, skill or misconception called by another one wherever it is named; what was planned for the two is added up. */
+    /**
+     * The same, with a question, skill or misconception called by another one wherever it is named; what was planned for the two is
+     * added up.
+     */
     public function calling(string $one, string $other): self
     {
         $document = $this->toArray();

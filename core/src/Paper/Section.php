@@ -32,8 +32,8 @@ final readonly class Section
     }
 
     /**
-     * The entries that the bearer of a seed gets, in the order in which they are shown. Sources and pinned questions keep their places; where
-     * they are mixed, the other questions move, each between the sources that stand around it.
+     * The entries that the bearer of a seed gets, in the order in which they are shown. Sources and pinned questions keep their places;
+     * where they are mixed, the other questions move, each between the sources that stand around it.
      *
      * @return list<string> their ids
      */

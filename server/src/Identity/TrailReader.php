@@ -87,7 +87,8 @@ final readonly class TrailReader
     {
         $ids = [];
         foreach ($lines as $line) {
-            foreach ([$line->subjectId, $line->text('change'), $line->text('class'), $line->text('student'), $line->text('group')] as $id) {
+            $named = array_map($line->text(...), ['change', 'class', 'student', 'group', 'into']);
+            foreach ([$line->subjectId, ...$named] as $id) {
                 $ids[$id] = true;
             }
         }
@@ -147,6 +148,9 @@ final readonly class TrailReader
             'add skill' => ['named the skill', ''],
             'rename skill', 'rename misconception', 'rename class', 'rename student' => ['renamed', 'which was “'.$line->text('from').'”'],
             'add misconception' => ['named the misconception', ''],
+            'move skill' => ['moved in the tree', ''],
+            'merge skill', 'merge misconception', 'merge item' => ['put together', $name('into') === '' ? '' : 'with “'.$name('into').'”'],
+            'take apart skill', 'take apart misconception', 'take apart item' => ['took apart', 'from what it was put together with'],
             default => [$line->act, ''],
         };
     }

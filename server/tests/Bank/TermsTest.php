@@ -88,6 +88,12 @@ final class TermsTest extends ApiCase
         self::assertSame($range, $this->get('GET', "/items/$text")->text('item.skill'), 'what was changed since then stays as it was meant');
         self::assertSame(['Tidal range', 1], [$this->terms('skills')['Neaps'][0], $this->terms('skills')['Tidal range'][1]]);
         $this->refused(409, 'DELETE', "/bank/skills/$same/part-of");
+        $told = array_map(
+            static fn (Json $l): string => $l->text('did').' '.$l->text('subject').' '.$l->text('detail'),
+            $this->get('GET', '/trail')->list('lines'),
+        );
+        self::assertContains('put together Tidal range with “Range of tide”', $told);
+        self::assertContains('took apart Tidal range from what it was put together with', $told);
         self::assertSame($below, $this->get('GET', '/bank/terms')->text('skills.0.id'));
     }
 

@@ -59,8 +59,12 @@ final readonly class TermController
 
     #[Dear]
     #[Route('/bank/{kind}/{id}/part-of', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
-    public function putTogether(#[CurrentUser] StaffUser $who, TermKind $kind, string $id, #[MapRequestPayload] MergeInput $input): TermsView
-    {
+    public function putTogether(
+        #[CurrentUser] StaffUser $who,
+        TermKind $kind,
+        string $id,
+        #[MapRequestPayload] MergeInput $input,
+    ): TermsView {
         return $this->merging->putTogether($who, $kind, $id, strtolower($input->into));
     }
 

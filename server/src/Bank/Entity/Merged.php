@@ -8,8 +8,8 @@ use ChalkLadder\Server\Platform\Storage\Acted;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * A skill, misconception or question that turned out to be the same as another one. It stays, so that what was answered under its name can still
- * be counted, and knows what was written anew, so that it can be taken apart again.
+ * A skill, misconception or question that turned out to be the same as another one. It stays, so that what was answered under its name
+ * can still be counted, and knows what was written anew, so that it can be taken apart again.
  *
  * @phpstan-type Rewritten array{questions: array<string, int>, children: list<string>, papers: list<string>}
  */

@@ -37,7 +37,8 @@ final readonly class BankWords extends ReadModel
         $near = [];
         foreach ($this->all($teamId) as $known) {
             // What is typed may be a word's beginning, with a letter too many or too few.
-            foreach (array_unique([mb_substr($known, 0, $length - 1), mb_substr($known, 0, $length), mb_substr($known, 0, $length + 1), $known]) as $part) {
+            $begun = array_map(static fn (int $n): string => mb_substr($known, 0, $n), [$length - 1, $length, $length + 1]);
+            foreach (array_unique([...$begun, $known]) as $part) {
                 if (mb_strlen($part) < self::LEAST || levenshtein($word, $part) > 2 * $limit) {
                     continue;
                 }

@@ -40,7 +40,8 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         // Members that nothing is looked for by are counted over the same questions, in one go.
         $free = array_keys(array_filter($counts, static fn (string $m): bool => $search->{$m} === null, ARRAY_FILTER_USE_KEY));
         foreach ([$free, ...array_map(static fn (string $m): array => [$m], array_diff(array_keys($counts), $free))] as $members) {
-            foreach ($this->counted($teamId, count($members) === 1 ? $search->without($members[0]) : $search, $standing, $members) as $row) {
+            $wider = count($members) === 1 ? $search->without($members[0]) : $search;
+            foreach ($this->counted($teamId, $wider, $standing, $members) as $row) {
                 $counts[$row['member']][$row['id']] = $row['n'];
             }
         }

@@ -59,7 +59,8 @@ final readonly class TermList extends ReadModel
     public function sameAs(string $teamId): array
     {
         return $this->pairs('SELECT id::text, merged_into::text FROM skill WHERE team_id = :team AND merged_into IS NOT NULL
-            UNION ALL SELECT id::text, merged_into::text FROM misconception WHERE team_id = :team AND merged_into IS NOT NULL', ['team' => $teamId]);
+            UNION ALL SELECT id::text, merged_into::text FROM misconception
+            WHERE team_id = :team AND merged_into IS NOT NULL', ['team' => $teamId]);
     }
 
     /** @return list<string> ids of all questions, those put away too, that name this skill or misconception */
