@@ -293,6 +293,7 @@ final readonly class Groupings
         $columns = $this->counting->columns($handout, $class);
         $classes = $this->classes->now($handout->id);
         $skills = $this->terms->skillNames($teamId);
+        $same = $this->terms->sameAs($teamId);
         $students = [];
         foreach ($columns->students as $i => $s) {
             $students[] = new Student(
@@ -301,7 +302,7 @@ final readonly class Groupings
                 $columns->evidence[$i],
                 $s->name,
                 ['class' => $classes[$s->studentId] ?? ''],
-                NextStep::of(self::credits($handout, $columns, $i, $skills)),
+                NextStep::of(self::credits($handout, $columns, $i, $skills, $same)),
             );
         }
 
@@ -310,14 +311,16 @@ final readonly class Groupings
 
     /**
      * @param array<string, string> $skills names by id
+     * @param array<string, string> $same   what stands for each that is part of another
      *
      * @return array<string, list<float>> what a student has shown, by skill
      */
-    private static function credits(HandedOut $handout, Columns $columns, int $student, array $skills): array
+    private static function credits(HandedOut $handout, Columns $columns, int $student, array $skills, array $same): array
     {
         $credits = [];
         foreach ($columns->questions as $question) {
             $skill = $handout->edition->item($question->id)->skill ?? '';
+            $skill = $same[$skill] ?? $skill;
             if (isset($skills[$skill]) && $question->credits[$student] !== null && $question->cells[$student] !== Cell::NotReached) {
                 $credits[$skill][] = $question->credits[$student];
             }

@@ -143,6 +143,26 @@ final class TermsTest extends ApiCase
         self::assertEquals([0.5, 2], $record($part));
     }
 
+    public function testTwoSkillsCountAsOneInWorkThatKnewThemApart(): void
+    {
+        [$one, $other] = [$this->skill('Range of tide'), $this->skill('Tidal range')];
+        $this->get('POST', '/items/many/skills', ['skills' => [
+            $this->world->items['choice'] => $one, $this->world->items['text'] => $other,
+        ]]);
+        $paper = '/papers/'.$this->world->paperId;
+        $handout = $this->world->handOut([], $this->get('POST', "$paper/publish", ['version' => 1])->text('editionId'));
+        $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'Reef']]);
+        $skills = fn (): array => array_map(
+            static fn (Json $s): array => [$s->text('name'), $s->int('questions')],
+            $this->as($this->world->teacher)->get('GET', "/handouts/$handout/results/skills")->list('skills'),
+        );
+        self::assertEqualsCanonicalizing([['Range of tide', 1], ['Tidal range', 1]], $skills());
+        $this->get('PUT', "/bank/skills/$other/part-of", ['into' => $one]);
+        self::assertSame([['Range of tide', 2]], $skills());
+        $this->get('DELETE', "/bank/skills/$other/part-of");
+        self::assertCount(2, $skills());
+    }
+
     public function testAnotherTeamsCannotBePutTogether(): void
     {
         $mine = $this->skill('Depths');
