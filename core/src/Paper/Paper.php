@@ -38,7 +38,7 @@ final readonly class Paper
         $got = fn (Section $s): array => array_values(array_filter(array_map($this->entry(...), $s->order($seed, $mixed))));
 
         return $this->withSections(array_map(
-            static fn (Section $s): Section => $s->withEntries($got($s))->drawing(null),
+            static fn (Section $s): Section => $s->withEntries($got($s))->withDrawing(null),
             $this->sections,
         ));
     }
@@ -56,14 +56,14 @@ final readonly class Paper
                 return $s;
             }
             if ($kind === null || $drawing->by === Drawing::BY_CHANCE) {
-                return $s->drawing($drawing->knowing([]));
+                return $s->withDrawing($drawing->knowing([]));
             }
             $kinds = [];
             foreach ($s->drawable() as $entry) {
                 $kinds[$entry->id] = $kind($entry, $drawing);
             }
 
-            return $s->drawing($drawing->knowing($kinds));
+            return $s->withDrawing($drawing->knowing($kinds));
         }, $this->sections));
     }
 

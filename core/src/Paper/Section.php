@@ -26,7 +26,7 @@ final readonly class Section
         return new self($this->id, $this->title, $entries, $this->route, $this->drawing);
     }
 
-    public function drawing(?Drawing $drawing): self
+    public function withDrawing(?Drawing $drawing): self
     {
         return new self($this->id, $this->title, $this->entries, $this->route, $drawing);
     }

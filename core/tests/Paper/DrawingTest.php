@@ -178,7 +178,7 @@ final class DrawingTest extends TestCase
     public function testADraftSaysHowItDrawsAndAnEditionOfWhatKindItsQuestionsAre(): void
     {
         $paper = self::paper(['a', 'b', 'p'], 1);
-        $known = $paper->withSections([$paper->sections[0]->drawing(new Drawing(1, Drawing::BY_DIFFICULTY))])
+        $known = $paper->withSections([$paper->sections[0]->withDrawing(new Drawing(1, Drawing::BY_DIFFICULTY))])
             ->knowingKinds(static fn (Entry $e, Drawing $d): string => $e->id === 'a' ? 'low' : $d->by);
         self::assertSame(['a' => 'low', 'b' => 'difficulty'], $known->sections[0]->drawing?->kinds);
         self::assertSame($known->toArray(), PaperReader::read($known->toArray())->toArray());

@@ -29,13 +29,10 @@ final readonly class QuestionMerging
 
     public function putTogether(StaffUser $who, string $id, string $into): void
     {
+        // Ids are the same however they are written.
+        $into = strtolower($into);
         $this->transaction->run(function () use ($who, $id, $into): void {
-            // In the order of their ids, so that two who put the same two together wait instead of blocking one another.
-            $both = [];
-            foreach ([min($id, $into), max($id, $into)] as $one) {
-                $both[$one] = $this->questions->findLocked($who->teamId, $one) ?? throw Problem::notFound('One of the two');
-            }
-            [$one, $other] = [$both[$id], $both[$into]];
+            [$one, $other] = $this->questions->findTwoLocked($who->teamId, $id, $into) ?? throw Problem::notFound('One of the two');
             if ($one === $other || $one->isArchived() || $other->isArchived()) {
                 throw Problem::conflict('These two cannot be put together.', 'Both have to stand in the bank.');
             }

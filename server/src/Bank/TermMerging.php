@@ -39,7 +39,9 @@ final readonly class TermMerging
     public function putTogether(StaffUser $who, TermKind $kind, string $id, string $into): TermsView
     {
         $this->transaction->run(function () use ($who, $kind, $id, $into): void {
-            $this->merge($who, $this->all($kind), $id, $into);
+            $this->list->hold($who->teamId);
+            // Ids are the same however they are written.
+            $this->merge($who, $this->all($kind), $id, strtolower($into));
         });
 
         return $this->terms->all($who->teamId);
@@ -48,6 +50,7 @@ final readonly class TermMerging
     public function takeApart(StaffUser $who, TermKind $kind, string $id): TermsView
     {
         $this->transaction->run(function () use ($who, $kind, $id): void {
+            $this->list->hold($who->teamId);
             $this->separate($who, $this->all($kind), $id);
         });
 
@@ -61,12 +64,7 @@ final readonly class TermMerging
 
     private function merge(StaffUser $who, SkillRepository|MisconceptionRepository $all, string $id, string $into): void
     {
-        // In the order of their ids, so that two who merge the same two each the other way wait instead of blocking one another.
-        $both = [];
-        foreach ([min($id, $into), max($id, $into)] as $one) {
-            $both[$one] = $all->findLocked($who->teamId, $one) ?? throw Problem::notFound('One of the two');
-        }
-        [$one, $other] = [$both[$id], $both[$into]];
+        [$one, $other] = $all->findTwoLocked($who->teamId, $id, $into) ?? throw Problem::notFound('One of the two');
         if ($one === $other || $one->mergedInto() !== null || $other->mergedInto() !== null) {
             throw Problem::conflict('These two cannot be put together.', 'One of them is already part of another one.');
         }
@@ -92,11 +90,8 @@ final readonly class TermMerging
                 $now->revise(ItemTemplate::read($before), $who->id, $this->clock->now());
             }
         }
-        foreach ($what['children'] as $child) {
-            $skill = $this->skill($who, $child);
-            if ($skill->parentId() === $into) {
-                $skill->moveBelow($id, $who->id);
-            }
+        if ($one instanceof Skill) {
+            $this->takeBack($who, $one, $into, $what['children']);
         }
         $this->elsewhere->call($who->teamId, $who->id, $into, $id, $what['papers']);
     }
@@ -117,6 +112,30 @@ final readonly class TermMerging
         }
 
         return $children;
+    }
+
+    /**
+     * The skills that stood below the one stand there again, where nobody has moved them since.
+     *
+     * @param list<string> $children
+     */
+    private function takeBack(StaffUser $who, Skill $one, string $from, array $children): void
+    {
+        $above = array_column($this->list->skills($who->teamId), 'parent', 'id');
+        foreach ($children as $child) {
+            if (($above[$child] ?? null) === $from) {
+                $this->skill($who, $child)->moveBelow($one->id(), $who->id);
+                $above[$child] = $one->id();
+            }
+        }
+        // What stood above it may have been put below one of these meanwhile.
+        for ($at = $one->parentId(); $at !== null; $at = $above[$at] ?? null) {
+            if ($at === $one->id()) {
+                $one->moveBelow(null, $who->id);
+
+                return;
+            }
+        }
     }
 
     /** @return array<string, int> the new version of each question that named it */

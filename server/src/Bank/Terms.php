@@ -55,6 +55,7 @@ final readonly class Terms
     public function addSkill(StaffUser $who, TermInput $input): TermView
     {
         $skill = $this->transaction->run(function () use ($who, $input): Skill {
+            $this->list->hold($who->teamId);
             $name = self::free($input->name, $this->skillNames($who->teamId));
             $skill = new Skill($who->teamId, $name, $this->parent($who->teamId, null, $input->parent), $who->id);
             $this->skills->add($skill);
@@ -68,6 +69,7 @@ final readonly class Terms
     public function changeSkill(StaffUser $who, string $id, TermInput $input): TermView
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
+            $this->list->hold($who->teamId);
             $skill = $this->skills->findLocked($who->teamId, $id) ?? throw Problem::notFound('The skill');
             $skill->rename(self::free($input->name, array_diff_key($this->skillNames($who->teamId), [$id => true])), $who->id);
             $skill->moveBelow($this->parent($who->teamId, $id, $input->parent), $who->id);
@@ -79,6 +81,7 @@ final readonly class Terms
     public function addMisconception(StaffUser $who, TermInput $input): TermView
     {
         $idea = $this->transaction->run(function () use ($who, $input): Misconception {
+            $this->list->hold($who->teamId);
             $idea = new Misconception(
                 $who->teamId,
                 self::free($input->name, $this->misconceptionNames($who->teamId)),
@@ -97,6 +100,7 @@ final readonly class Terms
     public function changeMisconception(StaffUser $who, string $id, TermInput $input): TermView
     {
         $this->transaction->run(function () use ($who, $id, $input): void {
+            $this->list->hold($who->teamId);
             $idea = $this->misconceptions->findLocked($who->teamId, $id) ?? throw Problem::notFound('The misconception');
             $idea->describe(
                 self::free($input->name, array_diff_key($this->misconceptionNames($who->teamId), [$id => true])),

@@ -103,9 +103,10 @@ final readonly class Counting
                 if ($answer !== null) {
                     $answered[$entry][] = $answer;
                 }
+                $said = self::named($answer->misconceptions ?? [], $same);
                 foreach ($cell === Cell::Answered ? $offers[$entry] : [] as $id) {
                     $offered[$id] = ($offered[$id] ?? 0) + 1;
-                    $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, self::named($answer->misconceptions ?? [], $same), true) ? 1 : 0);
+                    $shown[$id] = ($shown[$id] ?? 0) + (in_array($id, $said, true) ? 1 : 0);
                 }
             }
             $evidence[] = array_map(
@@ -145,7 +146,7 @@ final readonly class Counting
      */
     private static function named(array $ids, array $same): array
     {
-        return array_values(array_unique(array_map(static fn (string $id): string => $same[$id] ?? $id, $ids)));
+        return $same === [] ? $ids : array_values(array_unique(array_map(static fn (string $id): string => $same[$id] ?? $id, $ids)));
     }
 
     /** Where each has own numbers, answers are not the same question’s; where options are picked, picks are counted. */

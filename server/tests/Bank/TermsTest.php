@@ -97,6 +97,22 @@ final class TermsTest extends ApiCase
         self::assertSame($below, $this->get('GET', '/bank/terms')->text('skills.0.id'));
     }
 
+    public function testComingApartMakesNoRing(): void
+    {
+        $top = $this->skill('Tides');
+        $part = $this->skill('Heights', $top);
+        $below = $this->skill('By twelfths', $part);
+        $whole = $this->skill('Heights of tide');
+        $this->get('PUT', "/bank/skills/$part/part-of", ['into' => strtoupper($whole)]);
+        $this->get('PUT', "/bank/skills/$top", ['name' => 'Tides', 'parent' => $below]);
+        $this->get('DELETE', "/bank/skills/$part/part-of");
+        self::assertSame(
+            ['By twelfths' => 'Heights', 'Heights' => null, 'Heights of tide' => null, 'Tides' => 'By twelfths'],
+            array_map(static fn (array $t): ?string => $t[0], $this->terms('skills')),
+        );
+        $this->refused(409, 'PUT', "/bank/skills/$part/part-of", ['into' => strtoupper($part)]);
+    }
+
     public function testASkillTakesThePlaceOfTheOneItStoodBelow(): void
     {
         $top = $this->skill('Tides');

@@ -76,6 +76,48 @@ final class FuzzTest extends RouteCase
         self::assertSame([], $faults);
     }
 
+    public function testAListOfNothingIsNoFaultOfTheServers(): void
+    {
+        $this->ids = $this->subjects();
+        $faults = [];
+        foreach ($this->bodies($this->ids) as $key => $plain) {
+            if (is_string($plain) || in_array($key, self::LEFT_OUT, true)) {
+                continue;
+            }
+            [$method, $pattern] = explode(' ', $key);
+            foreach (self::hollowed($plain) as $body) {
+                $this->begin();
+                $this->as(str_starts_with($pattern, '/me') ? $this->world->students['Ada Okafor'] : $this->world->lead);
+                $json = json_encode($body, JSON_THROW_ON_ERROR);
+                $status = $this->ask($method, self::path($pattern, $this->ids), $json)->getStatusCode();
+                $this->undo();
+                if ($status >= 500) {
+                    $faults[] = "$key $json → $status";
+                }
+            }
+        }
+        self::assertSame([], $faults);
+    }
+
+    /**
+     * The body with one of its lists holding nothing but a null, each in turn.
+     *
+     * @param array<array-key, mixed> $body
+     *
+     * @return iterable<array<array-key, mixed>>
+     */
+    private static function hollowed(array $body): iterable
+    {
+        foreach ($body as $key => $part) {
+            if (is_array($part) && array_is_list($part)) {
+                yield [$key => [null]] + $body;
+            }
+            foreach (is_array($part) ? self::hollowed($part) : [] as $inner) {
+                yield [$key => $inner] + $body;
+            }
+        }
+    }
+
     /** @return array<string, mixed> */
     private function query(): array
     {

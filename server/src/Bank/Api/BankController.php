@@ -45,6 +45,8 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_TEACHER')]
 final readonly class BankController
 {
+    private const ID = ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'];
+
     public function __construct(
         private Bank $bank,
         private BankSearch $search,
@@ -60,23 +62,11 @@ final readonly class BankController
     public function list(
         #[CurrentUser] StaffUser $who,
         #[MapQueryParameter] string $q = '',
-        #[MapQueryParameter(
-            filter: FILTER_VALIDATE_REGEXP,
-            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
-        )] ?string $skill = null,
-        #[MapQueryParameter(
-            filter: FILTER_VALIDATE_REGEXP,
-            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
-        )] ?string $misconception = null,
+        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: self::ID)] ?string $skill = null,
+        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: self::ID)] ?string $misconception = null,
         #[MapQueryParameter] ?string $type = null,
-        #[MapQueryParameter(
-            filter: FILTER_VALIDATE_REGEXP,
-            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
-        )] ?string $author = null,
-        #[MapQueryParameter(
-            filter: FILTER_VALIDATE_REGEXP,
-            options: ['regexp' => '/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/Di'],
-        )] ?string $folder = null,
+        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: self::ID)] ?string $author = null,
+        #[MapQueryParameter(filter: FILTER_VALIDATE_REGEXP, options: self::ID)] ?string $folder = null,
         #[MapQueryParameter] ?Band $right = null,
         #[MapQueryParameter] ?bool $used = null,
         #[MapQueryParameter] bool $archived = false,

@@ -47,7 +47,7 @@ final readonly class ManyController
     #[Route('/items/{id}/part-of', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
     public function putTogether(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] MergeInput $input): void
     {
-        $this->merging->putTogether($who, $id, strtolower($input->into));
+        $this->merging->putTogether($who, $id, $input->into);
     }
 
     #[Route('/items/many/skills', methods: ['POST'])]

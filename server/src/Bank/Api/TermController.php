@@ -65,7 +65,7 @@ final readonly class TermController
         string $id,
         #[MapRequestPayload] MergeInput $input,
     ): TermsView {
-        return $this->merging->putTogether($who, $kind, $id, strtolower($input->into));
+        return $this->merging->putTogether($who, $kind, $id, $input->into);
     }
 
     #[Dear]

@@ -69,7 +69,7 @@ class Folder implements Root, TeamOwned
      * @param list<string> $put  ids of questions
      * @param list<string> $take
      *
-     * @return list<string> those that were not in it before, or not taken out
+     * @return list<string> those that came in, and were not there before
      */
     public function change(array $put, array $take): array
     {

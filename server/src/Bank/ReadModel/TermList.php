@@ -11,6 +11,12 @@ use ChalkLadder\Server\Platform\Storage\ReadModel;
 
 final readonly class TermList extends ReadModel
 {
+    /** Until the act ends, nobody else of the team names, moves or puts together any. */
+    public function hold(string $teamId): void
+    {
+        $this->holdName("terms $teamId");
+    }
+
     /** @return list<TermView> those that stand for themselves */
     public function skills(string $teamId): array
     {

@@ -36,6 +36,22 @@ abstract readonly class Repository
     }
 
     /**
+     * Two roots as they are now, with their rows locked until the act ends: always in the order of their ids, so that two acts on the same
+     * two wait instead of blocking one another.
+     *
+     * @return array{T, T}|null in the order asked for; null where one is absent
+     */
+    public function findTwoLocked(string $teamId, string $one, string $other): ?array
+    {
+        $both = [];
+        foreach ([min($one, $other), max($one, $other)] as $id) {
+            $both[$id] = $this->findLocked($teamId, $id);
+        }
+
+        return isset($both[$one], $both[$other]) ? [$both[$one], $both[$other]] : null;
+    }
+
+    /**
      * The root as it is now, with its row locked until the act ends.
      *
      * @return T|null

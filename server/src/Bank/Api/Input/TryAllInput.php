@@ -18,7 +18,7 @@ final readonly class TryAllInput
         #[Shape('Item')]
         public array $item = [],
         #[Shape('Responses')]
-        #[Assert\All([new Assert\Type('array', 'This is no answer.')])]
+        #[Assert\All([new Assert\NotNull(message: 'This is no answer.'), new Assert\Type('array', 'This is no answer.')])]
         #[Assert\Count(max: 60, maxMessage: 'At most 60 answers at once.')]
         public array $responses = [],
     ) {

@@ -22,7 +22,10 @@ final readonly class UploadInput
         #[Assert\Positive(message: 'The file is empty. Choose it again.')]
         public int $size = 0,
         #[Assert\Count(min: 1, max: 5, minMessage: 'Say what kind of file it is to be.')]
-        #[Assert\All([new Assert\Choice(choices: self::KINDS, message: 'Kinds of files are: picture, pdf, sound, film, document.')])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Choice(choices: self::KINDS, message: 'Kinds of files are: picture, pdf, sound, film, document.'),
+        ])]
         public array $kinds = [],
     ) {
     }
