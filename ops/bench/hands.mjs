@@ -63,6 +63,13 @@ const others = await page.locator('input, textarea, button, [contenteditable=tru
 await page.evaluate(() => {
   window.frames16 = []
   window.inked = []
+  window.moves = 0
+  window.behind = 0
+  let drawn = 0
+  new MutationObserver(() => drawn++).observe(document.querySelector('main') ?? document.body, {
+    subtree: true,
+    attributeFilter: ['d'],
+  })
   let before = 0
   const frame = (now) => {
     if (before) window.frames16.push(now - before)
@@ -72,7 +79,20 @@ await page.evaluate(() => {
   requestAnimationFrame(frame)
   addEventListener(
     'pointermove',
-    (event) => requestAnimationFrame(() => window.inked.push(performance.now() - event.timeStamp)),
+    (event) => {
+      const had = drawn
+      const down = event.buttons === 1
+      requestAnimationFrame(() => {
+        window.inked.push(performance.now() - event.timeStamp)
+        if (!down) return
+        const channel = new MessageChannel()
+        channel.port1.onmessage = () => {
+          window.moves++
+          if (drawn === had) window.behind++
+        }
+        channel.port2.postMessage(null)
+      })
+    },
     { capture: true },
   )
 })
@@ -83,10 +103,16 @@ for (let i = 0; i < 240; i++) {
   await page.waitForTimeout(8)
 }
 await page.mouse.up()
-const { frames, inked } = await page.evaluate(() => ({ frames: window.frames16, inked: window.inked }))
+const { frames, inked, moves, behind } = await page.evaluate(() => ({
+  frames: window.frames16,
+  inked: window.inked,
+  moves: window.moves,
+  behind: window.behind,
+}))
 console.log(`\n| drawing on the squared sheet, with ${others} other controls on the page | |\n| --- | --- |`)
 console.log(`| frame to frame, median | ${ms(median(frames))} |`)
 console.log(`| frames later than 20 ms | ${((100 * frames.filter((f) => f > 20).length) / frames.length).toFixed(1)} % of ${frames.length} |`)
 console.log(`| pen to frame, median | ${ms(median(inked))} |`)
 console.log(`| pen to frame, p95 | ${ms(p95(inked))} |`)
+console.log(`| moves of the pen whose ink the next frame did not show | ${behind} of ${moves} |`)
 await browser.close()

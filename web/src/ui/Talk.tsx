@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState, type ReactNode } from 'react'
+import { memo, useState, type ReactNode } from 'react'
 import * as z from 'zod/mini'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
@@ -21,7 +21,7 @@ const shape = z.object({ text: asked('Write something first.'), part: z.string()
 export type About = { on: 'items' | 'papers'; id: string; parts: readonly { value: string; label: string }[] }
 
 /** What the team says about a question or paper: pinned to a part of it, open until somebody settles it. */
-export function Talk({ about, under: Heading = 'h2' }: { about: About; under?: 'h2' | 'h3' }) {
+export const Talk = memo(function Talk({ about, under: Heading = 'h2' }: { about: About; under?: 'h2' | 'h3' }) {
   const client = useQueryClient()
   const { on, id, parts } = about
   const key = ['remarks', on, id]
@@ -97,7 +97,7 @@ export function Talk({ about, under: Heading = 'h2' }: { about: About; under?: '
       />
     </section>
   )
-}
+})
 
 type Parts = About['parts']
 

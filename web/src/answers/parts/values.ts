@@ -21,8 +21,21 @@ export const strokesOf = (value: Value | null) => (value && 'strokes' in value ?
 export const pointsOf = (value: Value | null) => (value && 'points' in value ? (value.points ?? []) : [])
 export const cellsOf = (value: Value | null) => (value && 'cells' in value ? value.cells : [])
 
+/** The words of some texts, each read once: an editor names its options by theirs at every key. */
+const read = new Map<string, string>()
+const MOST_READ = 500
+
 /** The words of rich text, to name something by. */
 export const plainOf = (html: string) => {
+  const known = read.get(html)
+  if (known !== undefined) return known
+  const words = readPlain(html)
+  if (read.size >= MOST_READ) read.clear()
+  read.set(html, words)
+  return words
+}
+
+const readPlain = (html: string) => {
   const page = new DOMParser().parseFromString(html, 'text/html')
   page.querySelectorAll('[data-math]').forEach((place) => place.replaceWith(place.getAttribute('data-math') ?? ''))
   return (page.body.textContent ?? '').trim()

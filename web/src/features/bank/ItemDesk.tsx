@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react'
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router'
 import { ask } from '@/lib/queries'
 import { api, take, type Schemas } from '@/lib/api/client'
@@ -8,6 +8,7 @@ import { useDraft } from '@/lib/drafts/useDraft'
 import { duration, percent, plural, timeOfDay } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
+import { useSettled } from '@/lib/settled'
 import { dropUnsaved } from '@/lib/drafts/device'
 import { TextPictures } from '@/media/TextPictures'
 import { Apart } from '@/ui/Apart'
@@ -16,6 +17,7 @@ import { Desk, Head } from '@/ui/Desk'
 import { Radios } from '@/ui/Radios'
 import { FaultLine, Failed, Loading } from '@/ui/States'
 import { Tabs } from '@/ui/Tabs'
+import type { About } from '@/ui/Talk'
 import { toast } from '@/ui/toast'
 import { ToRecord } from './ToRecord'
 import { FACES, OtherFace, type Attempt, type Face } from './Faces'
@@ -99,8 +101,9 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
       }),
   )
   const item = draft.value
-  // What is tried follows a moment behind what is typed.
-  const tried = useDeferredValue(item)
+  // What is tried follows once the hand rests: a key draws anew what it changes, and no more.
+  const tried = useSettled(item)
+  const about = useMemo<About | null>(() => (id ? { on: 'items', id, parts: partsOf(tried) } : null), [id, tried])
   const { line } = draft
   const [back, setBack] = useState(draft.back)
   const problem = line.kind === 'failed' ? line.problem : null
@@ -261,9 +264,9 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
               draws={draws}
               onChange={patch}
             />
-            {id ? (
+            {about ? (
               <Suspense>
-                <Talk about={{ on: 'items', id, parts: partsOf(tried) }} />
+                <Talk about={about} />
               </Suspense>
             ) : null}
             <TryBox item={tried} />
