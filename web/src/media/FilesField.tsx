@@ -7,7 +7,7 @@ import { OnItsWayList } from './OnItsWayList'
 import { Shown } from './Shown'
 import { useAbout } from './useAbout'
 import { useSendings } from './useSendings'
-import { KINDS, kindsInWords, sizeOf, type FileKind } from './words'
+import { KINDS, kindsInWords, mayBe, sizeOf, type FileKind } from './words'
 
 const PhotoDialog = later(() => import('./PhotoDialog').then((it) => it.PhotoDialog))
 
@@ -72,6 +72,8 @@ export function FilesField({
       if (file.size === 0) setFault(`${file.name} is empty. Choose it again.`)
       else if (file.size > megabytes * MEGABYTE)
         setFault(`${file.name} has ${sizeOf(file.size)}; at most ${megabytes} MB are taken. Make it smaller.`)
+      else if (!mayBe(file.type, kinds))
+        setFault(`${file.name} is not taken here: ${kindsInWords(kinds)}. Choose another, or save it as one of these.`)
       else add(file, file.name, kinds)
     }
   }

@@ -1,25 +1,15 @@
 import type { FileAbout } from './place'
+import { kindSaid } from './words'
 
 /** Files that stay in this page: of previews and tries, which keep nothing. Named so that no server takes them for its own. */
 const LOCAL = 'local-'
 const files = new Map<string, { about: FileAbout; url: string }>()
 
-const kindOf = (type: string): FileAbout['kind'] =>
-  type.startsWith('image/')
-    ? 'picture'
-    : type.startsWith('audio/')
-      ? 'sound'
-      : type.startsWith('video/')
-        ? 'film'
-        : type === 'application/pdf'
-          ? 'pdf'
-          : 'document'
-
 export function keepLocal(blob: Blob, name: string): FileAbout {
   const about = {
     id: `${LOCAL}${files.size + 1}`,
     mediaType: blob.type,
-    kind: kindOf(blob.type),
+    kind: kindSaid(blob.type) ?? 'document',
     name,
     size: blob.size,
     width: null,

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { Blob as NodeBlob } from 'node:buffer'
 import { screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
+import userEvent from '@testing-library/user-event'
 import { describe, expect, it } from 'vitest'
 import { Refusal, bodies, sent, serve, serveAlso } from '@/testing/server'
 import { show } from '@/testing/page'
@@ -181,6 +182,20 @@ describe('A file that is given', () => {
     expect(screen.queryByText('paused')).toBeNull()
     expect(await waiting().count('f')).toBe(0)
     expect(given).toEqual([])
+  })
+
+  it('of a kind that is not taken is refused before it is sent, where it says what it is', async () => {
+    takes(1)
+    show(<Field scope="h" />)
+    const drop = (type: string) =>
+      userEvent
+        .setup({ applyAccept: false })
+        .upload(chooser(), new File(['x'], type === '' ? 'what' : 'notes.txt', { type }))
+    await drop('text/plain')
+    expect(screen.getByRole('alert').textContent).toContain('notes.txt is not taken here: pictures')
+    expect(sent('POST', UPLOADS)).toEqual([])
+    await drop('')
+    await waitFor(() => expect(sent('POST', UPLOADS)).toHaveLength(1))
   })
 
   it('that is empty, too large or one too many is refused before it is sent', async () => {

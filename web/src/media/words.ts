@@ -23,3 +23,23 @@ export const kindsInWords = (kinds: readonly FileKind[]) =>
     .map((kind) => KINDS[kind].words)
     .join(', ')
     .replace(/, ([^,]*)$/, ' or $1')
+
+/** What kind a file says it is; nothing where it says nothing that can be told from outside. The server reads what is in it. */
+export const kindSaid = (type: string): FileKind | null =>
+  type.startsWith('image/')
+    ? 'picture'
+    : type.startsWith('audio/')
+      ? 'sound'
+      : type.startsWith('video/')
+        ? 'film'
+        : type === 'application/pdf'
+          ? 'pdf'
+          : type === '' || type === 'application/octet-stream'
+            ? null
+            : 'document'
+
+/** Whether a file may be one of these, by what it says it is; whether a .webm or .mp4 is sound or film only its content tells. */
+export function mayBe(type: string, kinds: readonly FileKind[]): boolean {
+  const said = kindSaid(type)
+  return said === null || kinds.includes(said) || (said === 'film' && kinds.includes('sound'))
+}
