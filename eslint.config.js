@@ -6,7 +6,7 @@ import imports from 'eslint-plugin-import-x'
 import hooks from 'eslint-plugin-react-hooks'
 import ts from 'typescript-eslint'
 
-const features = ['identity', 'bank', 'paper', 'roster', 'handout', 'lookout', 'marking', 'results', 'regroup', 'sitting', 'exchange']
+const features = ['identity', 'bank', 'peers', 'paper', 'roster', 'handout', 'lookout', 'marking', 'results', 'regroup', 'sitting', 'exchange']
 
 const types = readdirSync('web/src/answers', { withFileTypes: true }).filter((entry) => entry.isDirectory() && entry.name !== 'parts').map((entry) => entry.name)
 

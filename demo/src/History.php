@@ -62,6 +62,7 @@ final class History
         private readonly Bank $bank,
         private readonly Remarks $remarks,
         private readonly Papers $papers,
+        private readonly StudentQuestions $studentQuestions,
     ) {
     }
 
@@ -118,6 +119,7 @@ final class History
         $this->handouts->close($lead, $sound);
 
         $this->talk($lead, $teacher);
+        $this->studentQuestions->tell($lead, $classes, $this->students);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);

@@ -37,6 +37,15 @@ abstract class RouteCase extends ApiCase
         }
     }
 
+    /** @return array<string, mixed> a student's question, as it is sent */
+    protected static function proposal(string $invitation, string $prompt, int $version = 0): array
+    {
+        return ['invitationId' => $invitation, 'version' => $version, 'question' => [
+            'prompt' => $prompt, 'key' => 1, 'because' => 'SECRET reason',
+            'options' => [['text' => 'noon', 'why' => 'SECRET mistake'], ['text' => 'twice a day', 'why' => '']],
+        ]];
+    }
+
     /** @param array<string, string> $ids */
     protected static function path(string $pattern, array $ids): string
     {
@@ -96,7 +105,16 @@ abstract class RouteCase extends ApiCase
         );
         $this->get('PUT', "/bank/skills/$part/part-of", ['into' => $whole]);
 
+        $invitation = '0190a0a0-0000-7000-8000-0000000000d1';
+        $this->as($world->teacher)->get('POST', '/invitations', ['id' => $invitation, 'classId' => $world->classId, 'topic' => 'Tides']);
+        [$proposal, $asked] = ['0190a0a0-0000-7000-8000-0000000000d2', '0190a0a0-0000-7000-8000-0000000000d3'];
+        foreach ([$proposal, $asked] as $i => $one) {
+            $this->as($ada)->get('PUT', "/me/proposals/$one", self::proposal($invitation, "When is high water, $i?"));
+        }
+        $this->as($world->teacher)->get('POST', "/proposals/$asked/show", []);
+
         return [
+            'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
             'handout' => $handout, 'untouched' => $world->handOut(), 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
@@ -142,6 +160,10 @@ abstract class RouteCase extends ApiCase
             'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
+            'POST /invitations' => ['id' => $fresh, 'classId' => $ids['class'], 'topic' => 'Buoys'],
+            'POST /proposals/{proposal}/send-back' => ['words' => 'Which coast?'],
+            'PUT /me/proposals/{proposal}' => self::proposal($ids['invitation'], 'When is low water?', 1),
+            'POST /me/proposals/{asked}/answer' => ['option' => 1, 'version' => 1],
             'POST /bank/folders' => ['name' => 'Revision'], 'PUT /bank/folders/{folder}' => ['name' => 'Other'],
             'PUT /bank/folders/{folder}/items' => ['put' => [$world->items['text']]],
             'POST /papers/{paper}/remarks' => ['id' => '0190a0a0-0000-7000-8000-0000000000c3', 'text' => 'Too long?'],

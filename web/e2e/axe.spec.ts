@@ -20,6 +20,7 @@ async function routes(page: Page) {
   return [
     '/bank',
     ...['choice', 'text', 'number', 'open'].flatMap((type) => [`/bank/${own(type)}`, `/bank/new/${type}`]),
+    '/bank/by-students',
     '/papers',
     `/papers/${named(papers, 'Heights of tide')}`,
     `/papers/${named(papers, 'Heights in rounds')}?on=routes`,
@@ -136,7 +137,7 @@ test('every student route is clean for axe, and fits at 400 % zoom', async ({ br
   )
   for (const theme of THEMES) {
     await phone.evaluate((one) => localStorage.setItem('chalk.theme', one), theme)
-    for (const route of ['/my', ...sittings.slice(0, 2).map((id) => `/my/${id}`)]) {
+    for (const route of ['/my', '/my/questions', ...sittings.slice(0, 2).map((id) => `/my/${id}`)]) {
       await phone.setViewportSize({ width: 390, height: 844 })
       await phone.goto(route)
       await expect(phone.getByRole('heading', { level: 1 })).toBeVisible()

@@ -30,6 +30,7 @@ final readonly class Bank
         private QuestionRecords $records,
         private QuestionMerging $merging,
         private QuestionUses $uses,
+        private StudentWriters $students,
         private Transaction $transaction,
         private ClockInterface $clock,
     ) {
@@ -53,6 +54,7 @@ final readonly class Bank
             self::defects($item),
             $this->uses->papers($teamId, $id),
             new RecordView($record->handouts, $record->students, $record->facility, $record->seconds, $this->records->lines($id)),
+            $this->students->of($teamId, $id),
         );
     }
 

@@ -20,6 +20,7 @@ final class ArchitectureRules
         'Media',
         'Roster',
         'Bank',
+        'Peers',
         'Paper',
         'Handout',
         'Sitting',

@@ -41,6 +41,12 @@ final class AccessTest extends RouteCase
         'DELETE /bank/folders/{folder}' => self::TEAM, 'PUT /bank/folders/{folder}/items' => self::TEAM,
         'GET /bank/terms/records' => self::TEACHERS,
         'GET /bank/searches' => self::TEACHERS, 'POST /bank/searches' => self::TEACHERS, 'DELETE /bank/searches/{search}' => self::ONE_OWN,
+        'GET /invitations' => self::TEACHERS, 'POST /invitations' => [401, 401, 401, 404, 403, 'ok', 'ok'],
+        'GET /invitations/{invitation}' => self::TEAM, 'POST /invitations/{invitation}/close' => self::TEAM,
+        'POST /invitations/{invitation}/reopen' => self::TEAM,
+        'POST /proposals/{proposal}/show' => self::TEAM, 'POST /proposals/{proposal}/hide' => self::TEAM,
+        'POST /proposals/{proposal}/send-back' => self::TEAM, 'POST /proposals/{proposal}/let-in' => self::TEAM,
+        'POST /proposals/{proposal}/take-back' => self::TEAM,
         'GET /items' => self::TEACHERS, 'POST /items' => self::TEACHERS, 'POST /items/try' => self::TEACHERS, 'POST /items/try-all' => self::TEACHERS,
         'POST /items/draws' => self::TEACHERS,
         'POST /items/notes' => self::TEACHERS, 'POST /items/drawn' => self::TEACHERS, 'POST /items/notes/keep' => self::TEACHERS, 'GET /items/{item}/notes' => self::TEAM,
@@ -103,6 +109,9 @@ final class AccessTest extends RouteCase
         'POST /groupings/{grouping}/restore' => self::TEAM, 'POST /groupings/{grouping}/moves' => self::TEAM,
         'GET /handouts/{handout}/responses.csv' => self::TEAM, 'GET /handouts/{handout}/marks.csv' => self::TEAM,
 
+        'GET /me/invitations' => self::STUDENTS,
+        // Ada wrote both: nobody else writes on, and whom one is shown to answers it, but not she.
+        'PUT /me/proposals/{proposal}' => self::OWN, 'POST /me/proposals/{asked}/answer' => [401, 404, 'ok', 401, 401, 401, 401],
         'GET /me' => self::STUDENTS, 'DELETE /me' => self::STUDENTS, 'GET /me/work' => self::STUDENTS,
         'GET /me/files' => self::STUDENTS,
         'GET /me/files/{file}' => [401, 404, 404, 401, 401, 401, 401], 'GET /me/files/{shown}' => self::STUDENTS,

@@ -67,6 +67,7 @@ const router = createBrowserRouter([
             () => import('@/features/bank/TermsDesk'),
             () => [ask.terms()],
           ),
+          route('bank/by-students', () => import('@/features/peers/QueueDesk')),
           route(
             'bank/:id',
             () => import('@/features/bank/ItemDesk'),

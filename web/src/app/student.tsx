@@ -14,6 +14,8 @@ import { queryClient } from './queries'
 
 const Join = lazy(() => import('@/features/sitting/Join'))
 const MyWork = lazy(() => import('@/features/sitting/MyWork'))
+const OwnQuestions = lazy(() => import('@/features/peers/OwnQuestions'))
+const ToQuestions = lazy(() => import('@/features/peers/ToQuestions'))
 const Sit = lazy(() => import('@/features/sitting/Sit'))
 
 /** Around all screens. */
@@ -33,7 +35,17 @@ createRoot(document.getElementById('root')!).render(
           <BrowserRouter>
             <Routes>
               <Route path="/join" element={<Join />} />
-              <Route path="/my" element={<MyWork />} />
+              <Route
+                path="/my"
+                element={
+                  <MyWork>
+                    <Suspense>
+                      <ToQuestions />
+                    </Suspense>
+                  </MyWork>
+                }
+              />
+              <Route path="/my/questions" element={<OwnQuestions />} />
               <Route path="/my/:id" element={<Sit />} />
               <Route path="*" element={<Navigate to="/join" replace />} />
             </Routes>

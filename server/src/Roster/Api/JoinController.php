@@ -38,7 +38,7 @@ final readonly class JoinController
     {
         $account = Join::account($input);
         $student = $this->guard->attempt($account, $request, fn (): StudentUser => $this->join->student($input));
-        $response = new JsonResponse(new StudentSessionView($student->name));
+        $response = new JsonResponse(new StudentSessionView($student->name, $student->id));
         $response->headers->setCookie($this->sessions->openForStudent($student->teamId, $student->id, $request));
         $response->headers->setCookie($this->devices->remember($request, $account));
 
@@ -49,7 +49,7 @@ final readonly class JoinController
     #[IsGranted('ROLE_STUDENT')]
     public function me(#[CurrentUser] StudentUser $who): StudentSessionView
     {
-        return new StudentSessionView($who->name);
+        return new StudentSessionView($who->name, $who->id);
     }
 
     #[Route('/me', methods: ['DELETE'])]

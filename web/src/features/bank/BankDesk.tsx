@@ -155,6 +155,9 @@ export default function BankDesk() {
         <Link to="/bank/terms" className="font-semibold text-blue underline">
           Skills and ideas
         </Link>
+        <Link to="/bank/by-students" className="font-semibold text-blue underline">
+          By students
+        </Link>
         <Button hint="t" onClick={() => void navigate('/bank/entry')}>
           Type in many
         </Button>
@@ -322,7 +325,8 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
         )}
         {record.students > 0 ? <ToRecord id={id} title={item.data.item.title} /> : null}
         <p className="text-quiet">
-          {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}By {item.data.author}.
+          {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}
+          {item.data.student ? `Written by ${item.data.student}; let in by` : 'By'} {item.data.author}.
         </p>
       </section>
       <div className="border-t pt-3">

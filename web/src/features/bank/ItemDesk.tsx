@@ -339,6 +339,12 @@ function Standing({ stored }: { stored: Schemas['BankItemView'] }) {
   const { record, papers } = stored
   return (
     <>
+      {stored.student ? (
+        <section>
+          <h2 className="text-sm font-semibold">Written by</h2>
+          <p>{stored.student}</p>
+        </section>
+      ) : null}
       <section>
         <h2 className="text-sm font-semibold">Stands in</h2>
         <p>{papers.length > 0 ? `${papers.join(', ')}. Published editions stay as they are.` : 'No paper yet.'}</p>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect } from 'react'
+import { useEffect, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
@@ -19,8 +19,8 @@ const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
   { title: 'Missed', holds: (r) => r.status === 'missed' },
 ]
 
-/** A student's own work: due, done, returned. */
-export default function MyWork() {
+/** A student's own work: due, done, returned; and below it what else they are asked for. */
+export default function MyWork({ children }: { children?: ReactNode }) {
   const navigate = useNavigate()
   const client = useQueryClient()
   const work = useQuery({ queryKey: ['work'], queryFn: () => take(api.GET('/api/me/work')), refetchInterval: 20_000 })
@@ -111,6 +111,7 @@ export default function MyWork() {
             </section>
           ) : null
         })}
+        {children}
       </main>
     </div>
   )

@@ -12,6 +12,7 @@ final readonly class ItemView
      * @param array<string, mixed>  $item
      * @param list<DefectView>      $defects
      * @param list<string>          $papers  titles of the papers it stands in
+     * @param string|null           $student who wrote it, with the class, where a student did and is named
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class ItemView
         public array $defects,
         public array $papers,
         public RecordView $record,
+        public ?string $student = null,
     ) {
     }
 }
