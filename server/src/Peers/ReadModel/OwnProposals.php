@@ -76,7 +76,9 @@ final readonly class OwnProposals extends ReadModel
             $others[$i['id']] ?? [],
         ), $invitations);
 
-        return array_values(array_filter($views, static fn (OwnInvitationView $v): bool => $v->open || $v->own !== [] || $v->others !== []));
+        $isWorthSeeing = static fn (OwnInvitationView $v): bool => $v->open || $v->own !== [] || $v->others !== [];
+
+        return array_values(array_filter($views, $isWorthSeeing));
     }
 
     private static function toPeer(ProposedQuestion $question, string $id, int $version, ?string $by, ?int $picked): PeerQuestionView
