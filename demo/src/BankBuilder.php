@@ -249,14 +249,20 @@ final class BankBuilder
     {
         $sections = [];
         $ids = [];
+        $looksAt = Scenario::map($paper['looksAt'] ?? []);
         foreach (array_values(Scenario::map($paper['sections'] ?? [])) as $i => $s) {
             $ids[Scenario::text(Scenario::map($s)[0] ?? '')] = 's'.($i + 1);
         }
         foreach (array_values(Scenario::map($paper['sections'] ?? [])) as $i => $s) {
             $s = Scenario::map($s);
             $entries = [];
-            foreach (array_values(Scenario::map($s[1] ?? [])) as $j => $slug) {
-                $entries[] = $this->entry($who, Scenario::text($slug), 'e'.($i + 1).'-'.($j + 1));
+            $slugs = array_map(Scenario::text(...), array_values(Scenario::map($s[1] ?? [])));
+            $idOf = static fn (int $j): string => 'e'.($i + 1).'-'.($j + 1);
+            foreach ($slugs as $j => $slug) {
+                $looks = Scenario::map($looksAt[$slug] ?? []);
+                $entries[] = $this->entry($who, $slug, $idOf($j)) + ($looks === [] ? [] : ['looksAt' => [
+                    'source' => $idOf((int) array_search('@'.Scenario::text($looks[0] ?? ''), $slugs, true)),
+                ] + Scenario::map($looks[1] ?? [])]);
             }
             $route = isset($s[2]) ? Scenario::map($s[2]) : null;
             $sections[] = [
@@ -315,6 +321,6 @@ final class BankBuilder
             'alt' => Scenario::text($source['alt'] ?? ''),
         ] + (isset($source['sound']) ? [
             'file' => $this->files->store($who->teamId, 'audio/ogg', 'From the pilot boat', $this->scenario->sound(Scenario::text($source['sound']))),
-        ] : [])];
+        ] : []) + (isset($source['stops']) ? ['stops' => true] : [])];
     }
 }

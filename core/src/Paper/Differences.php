@@ -110,6 +110,9 @@ final readonly class Differences
             if ($then->pinned !== $now->pinned) {
                 $says[] = sprintf('%s is %s.', $name, $now->pinned ? 'pinned' : 'not pinned any more');
             }
+            if ($then->looksAt?->toArray() !== $now->looksAt?->toArray()) {
+                $says[] = sprintf('%s looks somewhere else.', $name);
+            }
         } elseif ($then->source?->toArray() !== $now->source?->toArray()) {
             $says[] = sprintf('%s says or shows something else.', $name);
         }

@@ -12,6 +12,7 @@ final readonly class Entry
     /**
      * @param bool $pinned it keeps its place when questions are mixed, and every student gets it where others are drawn
      * @param bool $breaks on paper it begins a new page
+     * @param Anchor|null $looksAt where in a source beside it the question looks
      */
     private function __construct(
         public string $id,
@@ -20,12 +21,19 @@ final readonly class Entry
         public ?Source $source,
         public bool $pinned = false,
         public bool $breaks = false,
+        public ?Anchor $looksAt = null,
     ) {
     }
 
-    public static function question(string $id, string $item, BigRational $points, bool $pinned = false, bool $breaks = false): self
-    {
-        return new self($id, $item, $points, null, $pinned, $breaks);
+    public static function question(
+        string $id,
+        string $item,
+        BigRational $points,
+        bool $pinned = false,
+        bool $breaks = false,
+        ?Anchor $looksAt = null,
+    ): self {
+        return new self($id, $item, $points, null, $pinned, $breaks, $looksAt);
     }
 
     public static function source(string $id, Source $source, bool $breaks = false): self
@@ -49,6 +57,7 @@ final readonly class Entry
         return ($this->source === null
             ? ['id' => $this->id, 'kind' => 'question', 'item' => $this->item, 'points' => (string) $this->points]
             : ['id' => $this->id, 'kind' => 'source', 'source' => $this->source->toArray()])
-            + ($this->pinned ? ['pinned' => true] : []) + ($this->breaks ? ['breaks' => true] : []);
+            + ($this->pinned ? ['pinned' => true] : []) + ($this->breaks ? ['breaks' => true] : [])
+            + ($this->looksAt === null ? [] : ['looksAt' => $this->looksAt->toArray()]);
     }
 }

@@ -53,6 +53,12 @@ final readonly class PaperProof
             }
         }
         foreach ($paper->sections as $section) {
+            foreach ($section->questions() as $entry) {
+                $fault = $section->anchorFault($entry->id);
+                if ($fault !== null) {
+                    $defects[] = Defect::advice($fault, $entry->id);
+                }
+            }
             array_push($defects, ...self::lookBackDefects($section, $items), ...DrawingProof::defects($section, $items));
         }
         $graph = RouteGraph::of($paper);

@@ -93,6 +93,7 @@ final class PaperReader
                 $node->rational('points', '0', '100'),
                 $node->bool('pinned', false),
                 $node->bool('breaks', false),
+                $node->has('looksAt') ? Anchor::read($node->child('looksAt')) : null,
             );
         } else {
             $s = $node->child('source');
@@ -104,6 +105,7 @@ final class PaperReader
                     $s->textOrNull('picture', 36),
                     $s->text('alt', 1000, ''),
                     $s->textOrNull('file', 36),
+                    $s->bool('stops', false),
                 ),
                 $node->bool('breaks', false),
             );

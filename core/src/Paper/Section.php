@@ -162,6 +162,30 @@ final readonly class Section
         return [];
     }
 
+    /** Where a question looks in what stands beside it; null where it looks nowhere, or where what it looked at is there no more. */
+    public function looksAt(string $questionId): ?Anchor
+    {
+        $anchor = $this->anchor($questionId);
+
+        return $anchor !== null && $this->anchorFault($questionId) === null ? $anchor : null;
+    }
+
+    /** What keeps a question from looking where it should, in words; null where nothing does. */
+    public function anchorFault(string $questionId): ?string
+    {
+        $anchor = $this->anchor($questionId);
+        if ($anchor === null) {
+            return null;
+        }
+        foreach ($this->beside($questionId) as $entry) {
+            if ($entry->id === $anchor->source && $entry->source !== null) {
+                return $anchor->fault($entry->source);
+            }
+        }
+
+        return 'This question looks at a source that does not stand beside it any more.';
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -171,5 +195,16 @@ final readonly class Section
             'entries' => array_map(static fn (Entry $e): array => $e->toArray(), $this->entries),
             'route' => $this->route?->toArray(),
         ] + ($this->drawing === null ? [] : ['drawing' => $this->drawing->toArray()]);
+    }
+
+    private function anchor(string $questionId): ?Anchor
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->id === $questionId) {
+                return $entry->looksAt;
+            }
+        }
+
+        return null;
     }
 }

@@ -10,26 +10,41 @@ namespace ChalkLadder\Core\Paper;
  */
 final readonly class Source
 {
-    /** @param string|null $file a sound, a film or a PDF */
+    /** of a passage that can be looked at */
+    public const MOST_LINES = 999;
+
+    /**
+     * @param string|null $file  a sound, a film or a PDF
+     * @param bool        $stops playing, it stops where a question looks at it
+     */
     public function __construct(
         public string $title,
         public string $html,
         public ?string $picture = null,
         public string $alt = '',
         public ?string $file = null,
+        public bool $stops = false,
     ) {
     }
 
     /** The same with its passage cleaned. */
     public function withHtml(string $html): self
     {
-        return new self($this->title, $html, $this->picture, $this->alt, $this->file);
+        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops);
+    }
+
+    /** How many numbered lines the passage has; they are counted through, also where other things stand between them. */
+    public function lines(): int
+    {
+        preg_match_all('#<ol data-lines.*?</ol>#s', $this->html, $parts);
+
+        return substr_count(implode('', $parts[0]), '<li>');
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return ['title' => $this->title, 'html' => $this->html, 'picture' => $this->picture, 'alt' => $this->alt]
-            + ($this->file === null ? [] : ['file' => $this->file]);
+            + ($this->file === null ? [] : ['file' => $this->file]) + ($this->stops ? ['stops' => true] : []);
     }
 }

@@ -129,6 +129,7 @@ final readonly class Desk
             $edition->numbers()[$entry] ?? 0,
             $edition->title($entry),
             PlacedSourceView::of($edition->paper()->sectionOf($entry)?->beside($entry) ?? []),
+            $edition->paper()->sectionOf($entry)?->looksAt($entry)?->toArray(),
             $item->toArray(),
             $views,
             array_map(

@@ -32,6 +32,7 @@ final class SittingTest extends ApiCase
     public function testNoBodySentToAStudentHoldsAKeyBeforeReturn(string $plan): void
     {
         $handout = $this->world->handOut(['feedback' => $plan, 'shuffleOptions' => true]);
+        $asked = $this->questionOfAClassmate();
         $this->as($this->world->students['Ada Okafor']);
         $bodies = $routes = [];
         $see = function (string $method, string $route, string $id = '', ?array $body = null) use (&$bodies, &$routes): string {
@@ -50,6 +51,10 @@ final class SittingTest extends ApiCase
         foreach (['GET', 'PUT', 'DELETE'] as $method) {
             $see($method, '/me/sittings/{id}/uploads/{upload}', $id);
         }
+        $see('GET', '/me/invitations');
+        $see('PUT', '/me/proposals/{id}', '0190a0a0-0000-7000-8000-0000000000f3', self::written($asked['invitation'], 'turns it round'));
+        // What is right is told with the answer; why others would be wrong, only to whoever takes them.
+        $see('POST', '/me/proposals/{id}/answer', $asked['question'], ['option' => 0, 'version' => 1]);
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
                 $see(
@@ -89,6 +94,29 @@ final class SittingTest extends ApiCase
         }
     }
 
+    /** @return array{invitation: string, question: string} written by another of the class, and shown to it */
+    private function questionOfAClassmate(): array
+    {
+        $invitation = '0190a0a0-0000-7000-8000-0000000000f1';
+        $question = '0190a0a0-0000-7000-8000-0000000000f2';
+        $this->as($this->world->teacher)->get('POST', '/invitations', [
+            'id' => $invitation, 'classId' => $this->world->classId, 'topic' => 'Tides',
+        ]);
+        $this->as($this->world->students['Cleo Marsh'])->get('PUT', "/me/proposals/$question", self::written($invitation, 'SECRET why'));
+        $this->as($this->world->teacher)->get('POST', "/proposals/$question/show", []);
+
+        return ['invitation' => $invitation, 'question' => $question];
+    }
+
+    /** @return array<string, mixed> */
+    private static function written(string $invitation, string $why): array
+    {
+        return ['invitationId' => $invitation, 'version' => 0, 'question' => [
+            'prompt' => 'What follows the flood?', 'key' => 0, 'because' => '',
+            'options' => [['text' => 'the ebb', 'why' => ''], ['text' => 'the flow', 'why' => $why]],
+        ]];
+    }
+
     public function testAtOnceTellsTheFeedbackOfASettledAnswerAndNothingElse(): void
     {
         $handout = $this->world->handOut(['feedback' => 'at once']);
@@ -118,9 +146,10 @@ final class SittingTest extends ApiCase
         $source = [
             'id' => 'chart',
             'kind' => 'source',
-            'source' => ['title' => 'The chart', 'html' => '<p>Soundings in metres</p>', 'picture' => null, 'alt' => ''],
+            'source' => ['title' => 'The chart', 'html' => '<ol data-lines=""><li><p>Soundings</p></li><li><p>in metres</p></li></ol>', 'picture' => null, 'alt' => ''],
         ];
-        $question = ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2'];
+        $looksAt = ['source' => 'chart', 'from' => 2, 'to' => 2];
+        $question = ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2', 'looksAt' => $looksAt];
         $paper = ['sections' => [[
             'id' => 's1',
             'title' => 'Chart',
@@ -137,10 +166,14 @@ final class SittingTest extends ApiCase
             [$view->text('at'), $view->text('steps.0.entry'), $view->text('sources.0.title')],
         );
         self::assertSame([true, []], [$view->at('steps.0.isSource'), $view->at('steps.0.beside')]);
-        self::assertSame([false, ['chart']], [$view->at('steps.1.isSource'), $view->at('steps.1.beside')]);
+        self::assertSame(
+            [false, ['chart'], $looksAt],
+            [$view->at('steps.1.isSource'), $view->at('steps.1.beside'), $view->at('steps.1.looksAt')],
+        );
         // Where they have gone since is where they go on.
         $this->get('PUT', '/me/sittings/'.$view->text('id').'/responses', ['saves' => [], 'at' => 'e-text']);
         self::assertSame('e-text', $this->get('POST', "/me/handouts/$handout/open")->text('at'));
+        self::assertSame($looksAt, $this->as($this->world->teacher)->get('GET', "/handouts/$handout/marking/e-text")->at('looksAt'));
     }
 
     public function testRepeatsAreHarmlessAndLateArrivalsDoNotOverwriteNewerAnswers(): void

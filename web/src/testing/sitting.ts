@@ -43,6 +43,7 @@ export const step = (number: number, change: Partial<Step> = {}): Step => ({
   face: face(),
   isSource: false,
   beside: [],
+  looksAt: null,
   value: null,
   counter: 0,
   open: true,

@@ -1,9 +1,11 @@
+import { inWords } from '@/media/looks'
 import { MediaProvider, printedPlace } from '@/media/place'
+import { PlacePins } from '@/media/PlacePins'
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
 import { OnPaper } from '@/answers/OnPaper'
 import { loadPapers } from '@/answers/registry'
-import { api, take } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Failed, Loading } from '@/ui/States'
@@ -64,7 +66,10 @@ export default function PrintPaper() {
                   <figure key={entry.id} className={`mb-4 break-inside-avoid border border-black/40 p-3 ${breaks}`}>
                     <figcaption className="font-semibold">{entry.source.title}</figcaption>
                     {picture ? (
-                      <img src={picture} alt={entry.source.alt} className="mt-2 max-h-80 w-full object-contain" />
+                      <div className="relative mx-auto mt-2 w-fit">
+                        <img src={picture} alt={entry.source.alt} className="max-h-80 max-w-full" />
+                        <PlacePins looks={looksAt(doc, entry.id, numbers)} />
+                      </div>
                     ) : null}
                     {pagesOf(pictures, entry.source.file).map((page, n) => (
                       <img key={n} src={page} alt={`Page ${n + 1}`} className="mt-2 w-full border border-black/40" />
@@ -87,6 +92,11 @@ export default function PrintPaper() {
                         {short(item.points)} {short(item.points) === '1' ? 'mark' : 'marks'}
                       </span>
                     </div>
+                    {entry.looksAt ? (
+                      <p className="text-sm italic">
+                        {inWords(entry.looksAt, numbers.get(entry.id) ?? 0, titleOf(doc, entry.looksAt.source))}.
+                      </p>
+                    ) : null}
                     <OnPaper item={item} withKey={withKey} />
                     {item.confidence && !withKey ? (
                       <p className="mt-3 flex gap-5 text-sm">
@@ -111,6 +121,21 @@ export default function PrintPaper() {
 }
 
 const short = (text: string) => String(Math.round(rational(text) * 1e4) / 1e4)
+
+const titleOf = (doc: Schemas['Paper'], source: string) =>
+  doc.sections
+    .flatMap((s) => s.entries)
+    .flatMap((e) => (e.id === source && e.kind === 'source' ? [e.source.title] : []))[0] ?? ''
+
+/** The questions that look at a source. */
+const looksAt = (doc: Schemas['Paper'], source: string, numbers: ReadonlyMap<string, number>) =>
+  doc.sections
+    .flatMap((s) => s.entries)
+    .flatMap((e) =>
+      e.kind === 'question' && e.looksAt?.source === source
+        ? [{ entry: e.id, number: numbers.get(e.id) ?? 0, current: false, at: e.looksAt }]
+        : [],
+    )
 
 /** The pictures of a PDF's pages, in their order. */
 function pagesOf(pictures: Record<string, string>, file: string | undefined): string[] {

@@ -54,7 +54,10 @@ const rubric = {
 const written = { ...rubric, type: 'text', rule: { forms: [] } } as unknown as Schemas['Item']
 const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['MarkingDeskView'] => ({
   handoutId: 'h1',
-  beside: [{ entry: 'log', title: 'The log', html: '<p>We lay off.</p>', picture: null, alt: '', file: null }],
+  beside: [
+    { entry: 'log', title: 'The log', html: '<p>We lay off.</p>', picture: null, alt: '', file: null, stops: false },
+  ],
+  looksAt: null,
   handout: 'Tides',
   entry: 'e4',
   number: 4,

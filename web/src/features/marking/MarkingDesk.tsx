@@ -102,7 +102,14 @@ export default function MarkingDesk({ desk, startWithKey, onKeyShut, mayChangeKe
           </Fold>
           {desk.beside.map((source) => (
             <Fold key={source.entry} label={source.title || 'What it is read with'}>
-              <SourcePage source={source} />
+              <SourcePage
+                source={source}
+                looks={
+                  desk.looksAt?.source === source.entry
+                    ? [{ entry: desk.entry, number: desk.number, current: true, at: desk.looksAt }]
+                    : []
+                }
+              />
             </Fold>
           ))}
           {answer ? (

@@ -82,6 +82,38 @@ const choices = (user: UserEvent, label: string) => offered(user, screen.getByLa
 beforeEach(() => void (selected = null))
 
 describe('The outline', () => {
+  it('says where a question looks in what stands before it', async () => {
+    const html = '<ol data-lines=""><li><p>a</p></li><li><p>b</p></li><li><p>c</p></li></ol>'
+    const source = { title: 'The log', html, picture: null, alt: '', file: 'f1' }
+    const sections = [
+      {
+        ...start.sections[0]!,
+        entries: [{ id: 'src', kind: 'source' as const, source }, ...start.sections[0]!.entries.slice(1)],
+      },
+    ]
+    const user = show(<Desk paper={{ ...start, sections }} at="a" />)
+    const looksAt = () =>
+      now.sections[0]!.entries.flatMap((e) => (e.id === 'a' && e.kind === 'question' ? [e.looksAt] : []))[0]
+    expect(await offered(user, screen.getByLabelText('It looks at'))).toEqual([
+      'the whole',
+      'lines of The log',
+      'a stretch of The log',
+    ])
+    await pickFrom(user, screen.getByLabelText('It looks at'), 'lines of The log')
+    await user.clear(screen.getByLabelText('to line'))
+    await user.type(screen.getByLabelText('to line'), '9')
+    expect(looksAt()).toEqual({ source: 'src', from: 1, to: 3 })
+    await pickFrom(user, screen.getByLabelText('It looks at'), 'a stretch of The log')
+    await user.clear(screen.getByLabelText('to'))
+    await user.type(screen.getByLabelText('to'), '1:x')
+    expect(screen.getByText('✕ Write it as 1:15.')).toBeTruthy()
+    await user.clear(screen.getByLabelText('to'))
+    await user.type(screen.getByLabelText('to'), '1:15')
+    expect(looksAt()).toEqual({ source: 'src', moment: 0, until: 75 })
+    await pickFrom(user, screen.getByLabelText('It looks at'), 'the whole')
+    expect(looksAt()).toBeUndefined()
+  })
+
   it('numbers questions over all sections, names each part and adds its marks exactly', () => {
     show(<Desk />)
     const rows = within(screen.getByRole('navigation'))

@@ -9,6 +9,7 @@ import { sectionOf, withEntry, withoutSection, withSection, type Paper } from '.
 import { DefectLine } from './DefectLine'
 import { DrawingForm } from './DrawingForm'
 import { FollowUpForm } from './FollowUpForm'
+import { LooksAtForm } from './LooksAtForm'
 import { MasteryForm } from './MasteryForm'
 import { SectionWays } from './SectionWays'
 
@@ -47,6 +48,7 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
             checked={entry.pinned ?? false}
             onChange={(pinned) => onChange(withEntry(paper, { ...entry, pinned }))}
           />
+          {section ? <LooksAtForm paper={paper} section={section} entry={entry} onChange={onChange} /> : null}
         </section>
       ) : null}
       {entry ? (

@@ -12,6 +12,7 @@ import { useSendings } from '@/media/useSendings'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { RichEditor } from '@/ui/RichEditor'
+import { Tick } from '@/ui/Tick'
 
 type Source = Schemas['Source']
 
@@ -34,6 +35,13 @@ export function SourceForm({
         onChange={(e) => onChange({ ...source, title: e.target.value })}
       />
       <FileOf file={source.file} onFile={(file) => onChange({ ...source, file: file ?? undefined })} />
+      {source.file ? (
+        <Tick
+          label="Playing, it stops where a question looks at it"
+          checked={source.stops ?? false}
+          onChange={(stops) => onChange({ ...source, stops: stops || undefined })}
+        />
+      ) : null}
       <TextPictures>
         <RichEditor
           label={source.file ? 'Passage, or what is said' : 'Passage'}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
+import type { Look } from '@/media/looks'
 import { SourcePage } from '@/media/SourcePage'
 
 /**
@@ -9,13 +10,26 @@ import { SourcePage } from '@/media/SourcePage'
 export function Beside({
   sources,
   first,
+  looks,
+  wanted,
+  onStop,
 }: {
   sources: readonly Schemas['PaperPlacedSourceView'][]
   /** the first question that is read with it */
   first: boolean
+  /** where the questions look that have been met */
+  looks: readonly Look[]
+  /** counts how often it was asked for, which opens it */
+  wanted: number
+  onStop: (entry: string) => void
 }) {
   // Whoever opens or folds it has decided for all its questions.
   const [opened, setOpened] = useState<boolean | null>(null)
+  const [before, setBefore] = useState(wanted)
+  if (wanted !== before) {
+    setBefore(wanted)
+    setOpened(true)
+  }
   const open = opened ?? first
   const title = sources.map((s) => s.title || 'Source').join(', ')
   return (
@@ -23,6 +37,7 @@ export function Beside({
       aria-label="To read with it"
       // It scrolls by itself, also by keys.
       tabIndex={0}
+      data-scrolls
       className="max-lg:mb-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-10rem)] lg:w-[48%] lg:shrink-0 lg:overflow-auto"
     >
       <button
@@ -38,7 +53,7 @@ export function Beside({
         {sources.map((source) => (
           <section key={source.entry} aria-label={source.title || 'Source'}>
             <h2 className="mb-2 font-head text-[1.1em] font-semibold max-lg:sr-only">{source.title}</h2>
-            <SourcePage source={source} />
+            <SourcePage source={source} looks={looks.filter((l) => l.at.source === source.entry)} onStop={onStop} />
           </section>
         ))}
       </div>

@@ -56,7 +56,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                       .map((source) => (
                         <div key={source.entry} className="mt-1">
                           <Fold label={source.title || 'What it was read with'}>
-                            <SourcePage source={source} />
+                            <SourcePage source={source} looks={looksOf(s, source.entry)} />
                           </Fold>
                         </div>
                       ))}
@@ -76,6 +76,10 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
     </div>
   )
 }
+
+/** Where a question looks in one of its sources. */
+const looksOf = (step: View['steps'][number], source: string) =>
+  step.looksAt?.source === source ? [{ entry: step.entry, number: step.number, current: true, at: step.looksAt }] : []
 
 function Reply({ view, onReplied }: { view: View; onReplied: (view: View) => void }) {
   const [text, setText] = useState('')

@@ -231,12 +231,34 @@ describe('A student at work', () => {
     picture: 'f1',
     alt: 'Kelpwick harbour chart',
     file: null,
+    stops: false,
   }
   it('reads a source that no question is read with by itself, with its picture described', async () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })
     expect(screen.getByRole('heading', { name: 'The chart' })).toBeTruthy()
     const picture = await screen.findByAltText('Kelpwick harbour chart')
     expect(picture.getAttribute('src')).toBe('/api/me/files/f1')
+  })
+
+  it('shows where in its source a question looks; a stop there brings the question', async () => {
+    const lines = '<ol data-lines=""><li><p>Ebb at six</p></li><li><p>Flood at noon</p></li></ol>'
+    const user = sit({
+      sources: [{ ...chart, html: lines }],
+      steps: [
+        step(0, { entry: 'chart', face: null, isSource: true }),
+        step(1, { beside: ['chart'], looksAt: { source: 'chart', from: 2, to: 2 } }),
+        step(2, { beside: ['chart'] }),
+      ],
+    })
+    expect((await screen.findByText('Flood at noon')).closest('li')?.hasAttribute('data-here')).toBe(true)
+    expect(await screen.findByRole('button', { name: 'Look at line 2 of The chart' })).toBeTruthy()
+    await user.click(button(/^(Next|Leave for now)/))
+    expect(screen.getByText('Flood at noon').closest('li')?.hasAttribute('data-here')).toBe(false)
+    // Folded for the second question, it opens for whoever wants to look.
+    await user.click(button('Back'))
+    await user.click(screen.getByRole('button', { name: /fold|read/ }))
+    await user.click(screen.getByRole('button', { name: 'Look at line 2 of The chart' }))
+    expect(screen.getByRole('button', { name: /The chart/, expanded: true })).toBeTruthy()
   })
 
   it('has a source beside every question that is read with it, and no step of its own for it', async () => {

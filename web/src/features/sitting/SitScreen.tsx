@@ -24,6 +24,7 @@ const LookOver = later(lookOver)
 const HowSure = later(howSure)
 const Told = later(told)
 const Beside = later(besides)
+const LooksAt = later(() => import('@/media/LooksAt').then((it) => it.LooksAt))
 const SourcePage = later(source)
 const Working = later(working)
 const ToGoBackTo = later(page)
@@ -68,6 +69,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     ),
   )
   const [over, setOver] = useState(false)
+  const [wanted, setWanted] = useState(0)
   const [size, setSize] = useState(() => Number(localStorage.getItem(STORE)) || 0)
   const top = useRef<HTMLHeadingElement>(null)
   const visit = useRef(view.visit)
@@ -151,6 +153,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
               key={step?.beside.join(' ')}
               sources={beside}
               first={here.find((s) => s.beside.join() === step?.beside.join()) === step}
+              looks={here.flatMap((s) =>
+                s.looksAt ? [{ entry: s.entry, number: s.number, current: s === step, at: s.looksAt }] : [],
+              )}
+              wanted={wanted}
+              onStop={(entry) => {
+                const met = here.findIndex((s) => s.entry === entry)
+                if (met >= 0 && met !== at) turn(met)
+              }}
             />
           ) : null}
           <div className="flex w-full min-w-0 flex-1 flex-col">
@@ -192,6 +202,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                   <div className="mt-2 flex flex-col gap-5">
                     <div>
                       <Rich html={step.face.prompt} className="text-[1.1em]" />
+                      {step.looksAt ? (
+                        <LooksAt
+                          at={step.looksAt}
+                          number={step.number}
+                          title={sourceOf(step.looksAt.source)?.title ?? ''}
+                          onLook={() => setWanted((n) => n + 1)}
+                        />
+                      ) : null}
                       {step.face.goBack ? <ToGoBackTo page={step.face.goBack} /> : null}
                     </div>
                     <Answer

@@ -2591,6 +2591,7 @@ export interface components {
             number: number;
             title: string;
             beside: components["schemas"]["PaperPlacedSourceView"][];
+            looksAt: components["schemas"]["Anchor"] | null;
             item: components["schemas"]["Item"];
             answers: components["schemas"]["MarkingMarkedAnswerView"][];
             sets: components["schemas"]["MarkingLookAlikeView"][];
@@ -2892,6 +2893,7 @@ export interface components {
             picture: string | null;
             alt: string;
             file: string | null;
+            stops: boolean;
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -3602,6 +3604,7 @@ export interface components {
             face: components["schemas"]["Face"] | null;
             isSource: boolean;
             beside: string[];
+            looksAt: components["schemas"]["Anchor"] | null;
             value: components["schemas"]["Response"] | null;
             counter: number;
             open: boolean;
@@ -4162,6 +4165,8 @@ export interface components {
             alt: string;
             /** @description A sound, a film or a PDF, by its id. */
             file?: string;
+            /** @description Playing, it stops where a question looks at it. */
+            stops?: boolean;
         };
         QuestionEntry: {
             id: string;
@@ -4174,6 +4179,7 @@ export interface components {
             breaks?: boolean;
             /** @description It keeps its place when questions are mixed, and every student gets it where others are drawn. */
             pinned?: boolean;
+            looksAt?: components["schemas"]["Anchor"];
         };
         SourceEntry: {
             id: string;
@@ -4663,6 +4669,23 @@ export interface components {
             key: number;
             /** @description Why the right one is right. */
             because: string;
+        };
+        /** @description Where in a source a question looks: lines, a place on its picture, or a moment of what is played. */
+        Anchor: {
+            /** @description Id of the source's entry, which stands beside the question. */
+            source: string;
+            /** @description First line, from 1. */
+            from?: number;
+            /** @description Last line. */
+            to?: number;
+            /** @description Thousandths of the picture's width, from the left. */
+            x?: number;
+            /** @description Thousandths of its height, from the top. */
+            y?: number;
+            /** @description First second. */
+            moment?: number;
+            /** @description Last second, where what plays may stop. */
+            until?: number;
         };
     };
     responses: never;

@@ -12,6 +12,7 @@ final readonly class DeskView
 {
     /**
      * @param list<PlacedSourceView> $beside  what students read the question with
+     * @param array<string, mixed>|null $looksAt where in one of them it looks
      * @param array<string, mixed>  $item
      * @param list<MarkedAnswerView> $answers
      * @param list<LookAlikeView>   $sets
@@ -28,6 +29,8 @@ final readonly class DeskView
         public int $number,
         public string $title,
         public array $beside,
+        #[Shape('Anchor')]
+        public ?array $looksAt,
         #[Shape('Item')]
         public array $item,
         public array $answers,

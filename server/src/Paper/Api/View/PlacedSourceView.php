@@ -9,7 +9,10 @@ use ChalkLadder\Core\Paper\Entry;
 /** Something to read or look at, by its place in the paper. */
 final readonly class PlacedSourceView
 {
-    /** @param string|null $file a sound, a film or a PDF */
+    /**
+     * @param string|null $file  a sound, a film or a PDF
+     * @param bool        $stops playing, it stops where a question looks at it
+     */
     private function __construct(
         public string $entry,
         public string $title,
@@ -17,6 +20,7 @@ final readonly class PlacedSourceView
         public ?string $picture,
         public string $alt,
         public ?string $file,
+        public bool $stops,
     ) {
     }
 
@@ -31,7 +35,7 @@ final readonly class PlacedSourceView
         foreach ($entries as $entry) {
             $s = $entry->source;
             if ($s !== null) {
-                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file);
+                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file, $s->stops);
             }
         }
 

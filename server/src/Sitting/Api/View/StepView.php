@@ -13,6 +13,7 @@ final readonly class StepView
      * @param int                       $visit      the pass it was shown in, from 1
      * @param bool                      $isSource   something to read or look at; which, stands in the sitting's sources
      * @param list<string>              $beside     sources that the question is read with
+     * @param array<string, mixed>|null $looksAt    where in one of them it looks
      * @param array<string, mixed>|null $face       what the student may see of the question
      * @param array<string, mixed>|null $value      the stored response
      * @param list<string>              $hints      those that were opened, in their order
@@ -31,6 +32,8 @@ final readonly class StepView
         public ?array $face,
         public bool $isSource,
         public array $beside,
+        #[Shape('Anchor')]
+        public ?array $looksAt,
         #[Shape('Response')]
         public ?array $value,
         public int $counter,

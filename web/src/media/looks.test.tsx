@@ -1,0 +1,106 @@
+import { fireEvent, screen } from '@testing-library/react'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { show } from '@/testing/page'
+import { inWords, type Look } from './looks'
+import { MediaProvider } from './place'
+import { SourcePage } from './SourcePage'
+
+const source = {
+  title: 'The log',
+  html: '<ol data-lines=""><li><p>one</p></li><li><p>two</p></li></ol><p>–</p><ol data-lines=""><li><p>three</p></li></ol>',
+  picture: 'chart',
+  alt: 'A chart',
+  file: 'call',
+  stops: true,
+}
+const look = (number: number, at: Omit<Look['at'], 'source'>, current = false): Look => ({
+  entry: `e${number}`,
+  number,
+  current,
+  at: { source: 'log', ...at },
+})
+const onStop = vi.fn()
+const open = (looks: Look[], stops = true) =>
+  show(
+    <MediaProvider
+      value={{
+        urlOf: (id) => `/files/${id}`,
+        about: async () => [
+          {
+            id: 'call',
+            kind: 'sound',
+            name: 'call',
+            mediaType: 'audio/ogg',
+            size: 1,
+            width: null,
+            height: null,
+            pages: 0,
+          },
+        ],
+        uploads: null,
+        scope: null,
+      }}
+    >
+      <SourcePage source={{ ...source, stops }} looks={looks} onStop={onStop} />
+    </MediaProvider>,
+  )
+const here = () => [...document.querySelectorAll('[data-here]')].map((line) => line.textContent)
+
+beforeEach(() => {
+  onStop.mockReset()
+  HTMLMediaElement.prototype.pause = vi.fn()
+  HTMLMediaElement.prototype.play = vi.fn(async () => undefined)
+})
+
+describe('What a question looks at', () => {
+  it('is said as one would do it', () => {
+    const said = (at: Omit<Look['at'], 'source'>) => inWords({ source: 's', ...at }, 4, 'The log')
+    expect(said({ from: 2, to: 2 })).toBe('Look at line 2 of The log')
+    expect(said({ from: 2, to: 5 })).toBe('Look at lines 2 to 5 of The log')
+    expect(said({ x: 1, y: 1 })).toBe('Look at mark 4 on The log')
+    expect(said({ moment: 63 })).toBe('Play from 1:03 of The log')
+    expect(said({ moment: 3, until: 63 })).toBe('Play 0:03 to 1:03 of The log')
+  })
+
+  it('is lit in the passage, counted through all its lines, for the question that is read alone', () => {
+    open([look(1, { from: 1, to: 1 }), look(2, { from: 2, to: 3 }, true)])
+    expect(here()).toEqual(['two', 'three'])
+  })
+
+  it('has its number on the picture', () => {
+    open([look(1, { x: 250, y: 500 }), look(3, { from: 1, to: 1 })])
+    const pin = screen.getByText('1')
+    expect([pin.style.left, pin.style.top]).toEqual(['25%', '50%'])
+    expect(screen.queryByText('3')).toBeNull()
+  })
+
+  it('is played from, and stopped at once it is over, until one plays on', async () => {
+    const user = open([look(1, { moment: 3, until: 8 }), look(2, { moment: 10, until: 12 }, true)])
+    const player = await screen.findByLabelText<HTMLAudioElement>('The log')
+    const at = (seconds: number) => {
+      Object.defineProperty(player, 'currentTime', { value: seconds, writable: true, configurable: true })
+      fireEvent.timeUpdate(player)
+    }
+    Object.defineProperty(player, 'paused', { value: false, configurable: true })
+    at(7.9)
+    expect(onStop).not.toHaveBeenCalled()
+    at(8.1)
+    expect(onStop).toHaveBeenCalledExactlyOnceWith('e1')
+    expect(HTMLMediaElement.prototype.pause).toHaveBeenCalledOnce()
+    expect(screen.getAllByText('Stopped for question 1.')).not.toHaveLength(0)
+    await user.click(screen.getByRole('button', { name: 'Play on' }))
+    expect(screen.queryByRole('button', { name: 'Play on' })).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'Play from 0:10, for question 2' }))
+    expect(player.currentTime).toBe(10)
+    expect(onStop).toHaveBeenCalledOnce()
+  })
+
+  it('does not stop where it is not set to, nor where one only moves past it', async () => {
+    open([look(1, { moment: 3, until: 8 })], false)
+    const player = await screen.findByLabelText<HTMLAudioElement>('The log')
+    Object.defineProperty(player, 'paused', { value: false, configurable: true })
+    Object.defineProperty(player, 'currentTime', { value: 9, writable: true })
+    fireEvent.timeUpdate(player)
+    expect(onStop).not.toHaveBeenCalled()
+  })
+})
