@@ -138,6 +138,17 @@ final class PeersTest extends ApiCase
         self::assertNull($this->get('GET', "/items/$item")->at('student'), 'the team keeps the question, without a name');
     }
 
+    public function testAnotherClassOfTheTeamNeitherSeesNorAnswersNorWrites(): void
+    {
+        $this->as($this->world->students['Ada Okafor']);
+        $this->write(self::QUESTION);
+        $this->as($this->world->teacher)->get('POST', '/proposals/'.self::ONE.'/show', []);
+        $this->as($this->world->join('8 Tern', 'Dee Marrow'));
+        self::assertSame([], $this->get('GET', '/me/invitations')->list('invitations'));
+        $this->refused(404, 'POST', '/me/proposals/'.self::ONE.'/answer', ['option' => 1, 'version' => 1]);
+        $this->refused(404, 'PUT', '/me/proposals/0190a0a0-0000-7000-8000-0000000000e3', self::sent(self::QUESTION));
+    }
+
     public function testNoMoreThanSoManyEach(): void
     {
         $this->as($this->world->students['Ada Okafor']);
