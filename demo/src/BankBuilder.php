@@ -11,10 +11,13 @@ use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\Folders;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Media\Content;
 use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Media\Kind;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
+use Symfony\Component\Filesystem\Filesystem;
 
 /** Writes the demo's bank and papers through the same services that teachers use. */
 final class BankBuilder
@@ -321,6 +324,21 @@ final class BankBuilder
             'alt' => Scenario::text($source['alt'] ?? ''),
         ] + (isset($source['sound']) ? [
             'file' => $this->files->store($who->teamId, 'audio/ogg', 'From the pilot boat', $this->scenario->sound(Scenario::text($source['sound']))),
+        ] : []) + (isset($source['pdf']) ? [
+            'file' => $this->sheet($who, Scenario::text($source['pdf'])),
         ] : []) + (isset($source['stops']) ? ['stops' => true] : [])];
+    }
+
+    /** A page as it came, kept page by page. */
+    private function sheet(StaffUser $who, string $name): string
+    {
+        $disk = new Filesystem();
+        $folder = $disk->tempnam(sys_get_temp_dir(), 'sheet').'.pages';
+        $disk->copy($this->scenario->sheet($name), "$folder/whole");
+        try {
+            return $this->files->keep($who->teamId, null, $name, Content::read("$folder/whole", [Kind::Pdf], $folder));
+        } finally {
+            $disk->remove([$folder, substr($folder, 0, -6)]);
+        }
     }
 }

@@ -51,6 +51,12 @@ final class Scenario
         return (string) file_get_contents($this->projectDir.'/demo/pictures/'.basename($file));
     }
 
+    /** where a page of paper lies */
+    public function sheet(string $file): string
+    {
+        return $this->projectDir.'/demo/sheets/'.basename($file);
+    }
+
     public function sound(string $file): string
     {
         return (string) file_get_contents($this->projectDir.'/demo/sounds/'.basename($file));

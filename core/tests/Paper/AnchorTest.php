@@ -22,6 +22,7 @@ final class AnchorTest extends TestCase
     /** @param array<string, mixed> $looksAt */
     #[TestWith([['from' => 1, 'to' => 3]])]
     #[TestWith([['x' => 0, 'y' => 1000]])]
+    #[TestWith([['x' => 5, 'y' => 5, 'page' => 2]])]
     #[TestWith([['moment' => 42, 'until' => 50]])]
     public function testALineAPlaceOrAMomentIsKeptAndShown(array $looksAt): void
     {
@@ -39,6 +40,7 @@ final class AnchorTest extends TestCase
     #[TestWith([['from' => 3, 'to' => 4], [], 'This question looks at line 4. “Log” has 3.'])]
     #[TestWith([['from' => 1, 'to' => 1], ['html' => '<p>No lines.</p>'], 'This question looks at line 1. “Log” has no numbered lines.'])]
     #[TestWith([['x' => 5, 'y' => 5], ['picture' => null], 'This question looks at a picture. “Log” has none.'])]
+    #[TestWith([['x' => 5, 'y' => 5, 'page' => 1], ['file' => null], 'This question looks at a page. “Log” has none.'])]
     #[TestWith([['moment' => 1], ['file' => null], 'This question looks at a moment. “Log” has nothing to play.'])]
     #[TestWith([['from' => 1, 'source' => 'map'], [], 'This question looks at a source that does not stand beside it any more.'])]
     public function testWhatIsThereNoMoreIsSaidAndNotShown(array $looksAt, array $change, string $said): void
@@ -54,6 +56,8 @@ final class AnchorTest extends TestCase
     #[TestWith([['from' => 0]])]
     #[TestWith([['x' => 1001, 'y' => 0]])]
     #[TestWith([['x' => 1]])]
+    #[TestWith([['x' => 1, 'y' => 1, 'page' => 0]])]
+    #[TestWith([['from' => 1, 'page' => 1]])]
     #[TestWith([['from' => 1, 'moment' => 1]])]
     #[TestWith([['moment' => -1]])]
     #[TestWith([['moment' => 9, 'until' => 8]])]

@@ -15,6 +15,7 @@ const RUST = '#A8431F'
 export function Pins({
   label,
   picture,
+  page,
   pins,
   mode,
   disabled = false,
@@ -25,6 +26,8 @@ export function Pins({
 }: {
   label: string
   picture: Picture
+  /** of a PDF, where the picture is one */
+  page?: number
   pins: Pin[]
   /** rings are drawn from their middle outwards */
   mode: 'points' | 'rings'
@@ -154,7 +157,7 @@ export function Pins({
         onKeyDown={key}
         onBlur={(e) => e.target === sheet.current && setCursor(null)}
       >
-        <image href={urlOf(picture.file)} width={width} height={height} />
+        <image href={urlOf(picture.file, page)} width={width} height={height} />
         {children}
         {pins.map((pin) => (
           <g

@@ -69,7 +69,9 @@ export function Played({
   }
   return (
     <div ref={host} className="mb-2">
-      {about ? <Shown file={about} alt={about.kind === 'pdf' ? about.name : title || about.name} /> : null}
+      {about ? (
+        <Shown file={about} alt={about.kind === 'pdf' ? about.name : title || about.name} looks={looks} />
+      ) : null}
       {moments.length > 0 ? (
         <div className="mt-2 flex flex-wrap items-center gap-2 text-[15px]">
           {stopped ? (

@@ -40,7 +40,7 @@ export function SourcePage({
       {source.picture ? (
         <div className="relative">
           <img src={urlOf(source.picture)} alt={source.alt} className="w-full rounded" />
-          <PlacePins looks={looks} />
+          <PlacePins looks={looks.filter((look) => look.at.page === undefined)} />
         </div>
       ) : null}
       {source.file ? (

@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react'
 import { useMedia } from './place'
 
-/** Width and height of a picture in its pixels, once it is here. */
-export function usePictureSize(file: string): { width: number; height: number } | null {
+/** Width and height of a picture, or of a page of a PDF, in its pixels, once it is here. */
+export function usePictureSize(file: string, page?: number): { width: number; height: number } | null {
   const { urlOf } = useMedia()
-  const url = urlOf(file)
+  const url = urlOf(file, page)
   const [known, setKnown] = useState<{ url: string; width: number; height: number } | null>(null)
   useEffect(() => {
     const picture = new Image()

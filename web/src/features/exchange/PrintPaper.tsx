@@ -1,4 +1,4 @@
-import { inWords } from '@/media/looks'
+import { inWords, type Look } from '@/media/looks'
 import { MediaProvider, printedPlace } from '@/media/place'
 import { PlacePins } from '@/media/PlacePins'
 import { useQuery } from '@tanstack/react-query'
@@ -61,18 +61,18 @@ export default function PrintPaper() {
               // Where the first begins a page, its heading goes with it.
               const breaks = entry.breaks && i > 0 ? 'break-before-page' : ''
               if (entry.kind === 'source') {
+                const looks = looksAt(doc, entry.id, numbers)
                 const picture = entry.source.picture ? pictures[entry.source.picture] : undefined
                 return (
                   <figure key={entry.id} className={`mb-4 break-inside-avoid border border-black/40 p-3 ${breaks}`}>
                     <figcaption className="font-semibold">{entry.source.title}</figcaption>
-                    {picture ? (
-                      <div className="relative mx-auto mt-2 w-fit">
-                        <img src={picture} alt={entry.source.alt} className="max-h-80 max-w-full" />
-                        <PlacePins looks={looksAt(doc, entry.id, numbers)} />
-                      </div>
-                    ) : null}
+                    {picture ? <Pictured src={picture} alt={entry.source.alt} looks={looks.filter(onPicture)} /> : null}
                     {pagesOf(pictures, entry.source.file).map((page, n) => (
-                      <img key={n} src={page} alt={`Page ${n + 1}`} className="mt-2 w-full border border-black/40" />
+                      // As large as leaves room for what stands over it on the first page.
+                      <div key={n} className="relative mx-auto mt-2 w-fit">
+                        <img src={page} alt={`Page ${n + 1}`} className="max-h-[720px] border border-black/40" />
+                        <PlacePins looks={looks.filter((look) => look.at.page === n + 1)} />
+                      </div>
                     ))}
                     {entry.source.file && pagesOf(pictures, entry.source.file).length === 0 ? (
                       <p className="italic">To be heard or watched.</p>
@@ -126,6 +126,19 @@ const titleOf = (doc: Schemas['Paper'], source: string) =>
   doc.sections
     .flatMap((s) => s.entries)
     .flatMap((e) => (e.id === source && e.kind === 'source' ? [e.source.title] : []))[0] ?? ''
+
+const onPicture = (look: Look) => look.at.page === undefined
+
+/** A picture, no higher than leaves room for its questions; where some look at it, as wide as their marks can be placed by. */
+const Pictured = ({ src, alt, looks }: { src: string; alt: string; looks: readonly Look[] }) =>
+  looks.length === 0 ? (
+    <img src={src} alt={alt} className="mt-2 max-h-80 w-full object-contain" />
+  ) : (
+    <div className="relative mx-auto mt-2 max-w-[480px]">
+      <img src={src} alt={alt} className="w-full" />
+      <PlacePins looks={looks} />
+    </div>
+  )
 
 /** The questions that look at a source. */
 const looksAt = (doc: Schemas['Paper'], source: string, numbers: ReadonlyMap<string, number>) =>

@@ -2,9 +2,10 @@ import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { TextField } from '@/ui/Field'
 import { NumberField } from '@/ui/NumberField'
-import { stretchOf } from '@/media/looks'
+import { inPixels, inThousandths, stretchOf } from '@/media/looks'
 import { Pins } from '@/media/Pins'
 import { SelectField } from '@/ui/Select'
+import { useAbout } from '@/media/useAbout'
 import { usePictureSize } from '@/media/usePictureSize'
 import { withEntry, type Paper, type Section } from './draft'
 
@@ -15,18 +16,29 @@ type Anchor = Schemas['Anchor']
 const linesIn = (html: string) =>
   new DOMParser().parseFromString(html, 'text/html').querySelectorAll('ol[data-lines] > li').length
 
-/** What of a source can be looked at: its numbered lines, its picture, what is played. */
-const waysOf = ({ source }: SourceEntry) => [
+type Way = 'lines' | 'place' | 'page' | 'moment'
+
+/** What of a source can be looked at: its numbered lines, its picture, the pages of a PDF, what is played. */
+const waysOf = ({ source }: SourceEntry, pages: number): Way[] => [
   ...(linesIn(source.html) > 0 ? (['lines'] as const) : []),
   ...(source.picture ? (['place'] as const) : []),
-  ...(source.file ? (['moment'] as const) : []),
+  ...(source.file ? [pages > 0 ? ('page' as const) : ('moment' as const)] : []),
 ]
-type Way = ReturnType<typeof waysOf>[number]
 
-const SAID: Record<Way, string> = { lines: 'lines of', place: 'a place on', moment: 'a stretch of' }
-const wayOf = (at: Anchor): Way => (at.from !== undefined ? 'lines' : at.x !== undefined ? 'place' : 'moment')
-const begun = (source: string, way: Way): Anchor =>
-  way === 'lines' ? { source, from: 1, to: 1 } : way === 'place' ? { source, x: 500, y: 500 } : { source, moment: 0 }
+const SAID: Record<Way, string> = {
+  lines: 'lines of',
+  place: 'a place on the picture of',
+  page: 'a place on a page of',
+  moment: 'a stretch of',
+}
+const wayOf = (at: Anchor): Way =>
+  at.from !== undefined ? 'lines' : at.page !== undefined ? 'page' : at.x !== undefined ? 'place' : 'moment'
+const BEGUN: Record<Way, Omit<Anchor, 'source'>> = {
+  lines: { from: 1, to: 1 },
+  place: { x: 500, y: 500 },
+  page: { x: 500, y: 500, page: 1 },
+  moment: { moment: 0 },
+}
 
 /** Where in what stands before it a question looks. */
 export function LooksAtForm({
@@ -43,8 +55,13 @@ export function LooksAtForm({
   const before = section.entries
     .slice(0, section.entries.indexOf(entry))
     .filter((e): e is SourceEntry => e.kind === 'source')
+  const about = useAbout(before.flatMap((e) => e.source.file ?? []))
+  const pagesOf = (e: SourceEntry | undefined) => about.find((file) => file.id === e?.source.file)?.pages ?? 0
   const choices = before.flatMap((e) =>
-    waysOf(e).map((way) => ({ value: `${e.id} ${way}`, label: `${SAID[way]} ${e.source.title || 'the source'}` })),
+    waysOf(e, pagesOf(e)).map((way) => ({
+      value: `${e.id} ${way}`,
+      label: `${SAID[way]} ${e.source.title || 'the source'}`,
+    })),
   )
   const set = (looksAt: Anchor | undefined) => onChange(withEntry(paper, { ...entry, looksAt }))
   const at = entry.looksAt
@@ -57,7 +74,7 @@ export function LooksAtForm({
         value={at ? `${at.source} ${wayOf(at)}` : ''}
         onChange={(value) => {
           const [id = '', way = 'lines'] = value.split(' ')
-          set(value === '' ? undefined : begun(id, way as Way))
+          set(value === '' ? undefined : { source: id, ...BEGUN[way as Way] })
         }}
         options={[
           { value: '', label: 'the whole' },
@@ -78,6 +95,19 @@ export function LooksAtForm({
       ) : null}
       {at && source?.source.picture && wayOf(at) === 'place' ? (
         <Place file={source.source.picture} alt={source.source.alt} at={at} onChange={set} />
+      ) : null}
+      {at && source?.source.file && wayOf(at) === 'page' ? (
+        <>
+          <NumberField
+            label={`Page, of ${pagesOf(source)}`}
+            className="w-20"
+            value={String(at.page ?? 1)}
+            onChange={(text) =>
+              set({ ...at, page: Math.max(1, Math.min(pagesOf(source), Math.round(Number(text)) || 1)) })
+            }
+          />
+          <Place file={source.source.file} page={at.page} alt={`Page ${at.page ?? 1}`} at={at} onChange={set} />
+        </>
       ) : null}
       {at && source && wayOf(at) === 'moment' ? <Moment key={entry.id} at={at} onChange={set} /> : null}
     </div>
@@ -148,19 +178,17 @@ function Second({ label, value, onChange }: { label: string; value: number; onCh
 }
 
 /** A place on the picture, pressed or moved by arrow keys. */
-function Place({ file, alt, at, onChange }: Part & { file: string; alt: string }) {
-  const size = usePictureSize(file)
-  const { source, x = 500, y = 500 } = at
+function Place({ file, page, alt, at, onChange }: Part & { file: string; page?: number; alt: string }) {
+  const size = usePictureSize(file, page)
+  const { x = 500, y = 500 } = at
   if (!size) return <p className="text-sm text-quiet">Looking up the picture …</p>
-  const put = (to: { x: number; y: number }) =>
-    onChange({ source, x: Math.round((1000 * to.x) / size.width), y: Math.round((1000 * to.y) / size.height) })
+  const put = (to: { x: number; y: number }) => onChange({ ...at, ...inThousandths(to, size) })
   return (
     <Pins
       label="Where the question looks"
       picture={{ file, alt, ...size }}
-      pins={[
-        { id: 'at', x: (x * size.width) / 1000, y: (y * size.height) / 1000, text: '', said: 'The place it looks at' },
-      ]}
+      page={page}
+      pins={[{ id: 'at', ...inPixels({ x, y }, size), text: '', said: 'The place it looks at' }]}
       mode="points"
       onAdd={put}
       onChange={(_, to) => put(to)}

@@ -14,6 +14,7 @@ import { BankPicker } from './BankPicker'
 import {
   freshId,
   inserted,
+  lastBeside,
   numbersOf,
   sectionOf,
   stepped,
@@ -42,6 +43,7 @@ const FACES = [
 ] as const
 
 const BlueprintDesk = later(() => import('./BlueprintDesk').then((it) => it.BlueprintDesk))
+const PlacesDialog = later(() => import('./PlacesDialog').then((it) => it.PlacesDialog))
 const DrawnDialog = later(() => import('./DrawnDialog').then((it) => it.DrawnDialog))
 const RouteDesk = later(() => import('./RouteDesk').then((it) => it.RouteDesk))
 
@@ -64,6 +66,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
   const [picking, setPicking] = useState(false)
   const [rehearsing, setRehearsing] = useState(false)
   const [drawing, setDrawing] = useState<{ from: string; html: string } | null>(null)
+  const [placing, setPlacing] = useState<string | null>(null)
   const navigate = useNavigate()
   const entries = paper.sections.flatMap((s) => s.entries)
   const entry = entries.find((e) => e.id === selected)
@@ -315,6 +318,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
                       source={one.source}
                       onChange={(source) => change(withEntry(paper, { ...one, source }))}
                       onDraw={() => setDrawing({ from: one.id, html: one.source.html })}
+                      onPlaces={() => setPlacing(one.id)}
                     />
                   ) : (
                     <p className="font-semibold">{one.source.title}</p>
@@ -342,6 +346,18 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
         used={new Set(entries.flatMap((e) => (e.kind === 'question' ? [e.item] : [])))}
         onTake={takeRows}
       />
+      {placing ? (
+        <PlacesDialog
+          paper={paper}
+          source={placing}
+          onClose={() => setPlacing(null)}
+          onKept={(made) => {
+            setPlacing(null)
+            void takeById(Object.keys(made), lastBeside(paper, placing), made)
+            toast(`${plural(Object.keys(made).length, 'question')} kept, in the bank and here.`, { undo: draft.undo })
+          }}
+        />
+      ) : null}
       {drawing ? (
         <DrawnDialog
           html={drawing.html}

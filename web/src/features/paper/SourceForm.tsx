@@ -21,12 +21,17 @@ export function SourceForm({
   source,
   onChange,
   onDraw,
+  onPlaces,
 }: {
   source: Source
   onChange: (source: Source) => void
   /** draws questions from the passage */
   onDraw?: () => void
+  /** puts answer places on the pages of its PDF */
+  onPlaces?: () => void
 }) {
+  const [about] = useAbout(source.file ? [source.file] : [])
+  const pages = about?.pages ?? 0
   return (
     <div className="flex flex-col gap-4">
       <TextField
@@ -35,7 +40,12 @@ export function SourceForm({
         onChange={(e) => onChange({ ...source, title: e.target.value })}
       />
       <FileOf file={source.file} onFile={(file) => onChange({ ...source, file: file ?? undefined })} />
-      {source.file ? (
+      {onPlaces && pages > 0 ? (
+        <Button size="small" className="self-start" onClick={onPlaces}>
+          Put answer places on it …
+        </Button>
+      ) : null}
+      {source.file && pages === 0 ? (
         <Tick
           label="Playing, it stops where a question looks at it"
           checked={source.stops ?? false}

@@ -49,14 +49,20 @@ export function inserted(paper: Paper, entries: Entry[], sectionId: string, afte
 /** Takes questions of the bank in, each worth what it is worth there; says which entries they have become. */
 export function takenIn(
   paper: Paper,
-  items: readonly { id: string; points: string }[],
+  items: readonly { id: string; points: string; looksAt?: Schemas['Anchor'] }[],
   sectionId: string,
   afterId?: string | null,
 ): { paper: Paper; entries: string[] } {
   let next = paper
   const entries: string[] = []
-  for (const { id, points } of items) {
-    const made: Entry = { id: freshId('e', next), kind: 'question', item: id, points }
+  for (const { id, points, looksAt } of items) {
+    const made: Entry = {
+      id: freshId('e', next),
+      kind: 'question',
+      item: id,
+      points,
+      ...(looksAt ? { looksAt } : {}),
+    }
     next = inserted(next, [made], sectionId, entries.at(-1) ?? afterId)
     entries.push(made.id)
   }
@@ -159,4 +165,12 @@ export const undone = (h: History): History => {
 export const redone = (h: History): History => {
   const [next, ...rest] = h.future
   return next ? { past: [...h.past, h.now], now: next, future: rest } : h
+}
+
+/** The last of the questions that follow a source before another comes; the source itself while none does. */
+export function lastBeside(paper: Paper, sourceId: string): string {
+  const entries = sectionOf(paper, sourceId)?.entries ?? []
+  const after = entries.slice(entries.findIndex((e) => e.id === sourceId) + 1)
+  const next = after.findIndex((e) => e.kind === 'source')
+  return (next < 0 ? after : after.slice(0, next)).at(-1)?.id ?? sourceId
 }

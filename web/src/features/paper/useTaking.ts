@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, problemOf, take } from '@/lib/api/client'
+import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { toast } from '@/ui/toast'
 import { sectionOf, takenIn, type Paper } from './draft'
 
-type Taken = { id: string; title: string; points: string }
+type Taken = { id: string; title: string; points: string; looksAt?: Schemas['Anchor'] }
 
 /**
  * Takes questions of the bank into the paper. Until a save brings them in full they are known by their titles. A question written
@@ -24,14 +24,20 @@ export function useTaking(paper: Paper, change: (paper: Paper) => void, select: 
     change(next.paper)
     return next.entries
   }
-  const takeById = async (all: readonly string[], at: string) => {
+  /** @param looksAt where those look that look at a part of a source */
+  const takeById = async (all: readonly string[], at: string, looksAt: Record<string, Schemas['Anchor']> = {}) => {
     const place = sectionOf(paper, at) ?? paper.sections.find((s) => s.id === at) ?? paper.sections.at(-1)
     const known = new Set(paper.sections.flatMap((s) => s.entries).map((e) => (e.kind === 'question' ? e.item : '')))
     const ids = all.filter((id) => !known.has(id))
     if (!place || ids.length === 0) return
     try {
       const found = await Promise.all(ids.map((id) => take(api.GET('/api/items/{id}', { params: { path: { id } } }))))
-      const rows = found.map(({ id, item }) => ({ id, title: item.title, points: item.points }))
+      const rows = found.map(({ id, item }) => ({
+        id,
+        title: item.title,
+        points: item.points,
+        looksAt: looksAt[id],
+      }))
       select(takeIn(rows, place.id, at)[0] ?? null)
     } catch (error) {
       toast(problemOf(error).message, { bad: true })

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
 import { bodies, Refusal, serve, serveAlso } from '@/testing/server'
@@ -94,10 +94,10 @@ describe('A student’s questions', () => {
   it('that are not sent yet are there again, for whoever typed them and nobody else', async () => {
     const user = page()
     await user.type(await screen.findByLabelText('What do you ask?'), 'Half a quest')
-    document.body.innerHTML = ''
+    cleanup()
     page()
     expect((await screen.findByLabelText<HTMLTextAreaElement>('What do you ask?')).value).toBe('Half a quest')
-    document.body.innerHTML = ''
+    cleanup()
     student = 's2'
     page()
     expect((await screen.findByLabelText<HTMLTextAreaElement>('What do you ask?')).value).toBe('')

@@ -4678,14 +4678,16 @@ export interface components {
             from?: number;
             /** @description Last line. */
             to?: number;
-            /** @description Thousandths of the picture's width, from the left. */
+            /** @description Thousandths of the width, from the left. */
             x?: number;
-            /** @description Thousandths of its height, from the top. */
+            /** @description Thousandths of the height, from the top. */
             y?: number;
             /** @description First second. */
             moment?: number;
             /** @description Last second, where what plays may stop. */
             until?: number;
+            /** @description Page of the PDF that the place is on, from 1; without, it is on the picture. */
+            page?: number;
         };
     };
     responses: never;
