@@ -253,6 +253,7 @@ final class BankBuilder
         $sections = [];
         $ids = [];
         $looksAt = Scenario::map($paper['looksAt'] ?? []);
+        $tells = Scenario::map($paper['tells'] ?? []);
         foreach (array_values(Scenario::map($paper['sections'] ?? [])) as $i => $s) {
             $ids[Scenario::text(Scenario::map($s)[0] ?? '')] = 's'.($i + 1);
         }
@@ -278,7 +279,7 @@ final class BankBuilder
                     ] + Scenario::map($exit), array_values(Scenario::map($route['exits'] ?? []))),
                     'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end',
                 ],
-            ] + (isset($s[3]) ? ['drawing' => Scenario::map($s[3])] : []);
+            ] + (isset($s[3]) ? ['drawing' => Scenario::map($s[3])] : []) + array_filter(['instructions' => Scenario::text($tells[$s[0] ?? ''] ?? '')]);
         }
 
         return [

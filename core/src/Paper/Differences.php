@@ -66,6 +66,9 @@ final readonly class Differences
             if ($then->title !== $now->title) {
                 $says[] = sprintf('Section “%s” was called “%s”.', $now->title, $then->title);
             }
+            if ($then->instructions !== $now->instructions) {
+                $says[] = sprintf('“%s” tells students something else before its questions.', $now->title);
+            }
             if (self::drawn($then) !== self::drawn($now)) {
                 $says[] = sprintf('“%s”: each student gets %s; it was %s.', $now->title, self::drawn($now), self::drawn($then));
             }

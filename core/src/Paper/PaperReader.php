@@ -76,7 +76,7 @@ final class PaperReader
             $route = Route::read($node->child('route'));
         }
         $drawing = $node->has('drawing') ? Drawing::read($node->child('drawing')) : null;
-        $section = new Section($id, $node->text('title', 120, ''), $entries, $route, $drawing);
+        $section = new Section($id, $node->text('title', 120, ''), $entries, $route, $drawing, $node->text('instructions', Section::LONGEST, ''));
         $node->rejectUnknown();
 
         return $section;

@@ -10,25 +10,38 @@ use ChalkLadder\Core\Item\Draw;
 /** A part of a paper; the unit of branching. Without a route the next section in order follows. */
 final readonly class Section
 {
-    /** @param list<Entry> $entries */
+    /** of its instructions */
+    public const LONGEST = 5000;
+
+    /**
+     * @param list<Entry> $entries
+     * @param string      $instructions what students are told before its questions; sanitised HTML, or ''
+     */
     public function __construct(
         public string $id,
         public string $title,
         public array $entries,
         public ?Route $route = null,
         public ?Drawing $drawing = null,
+        public string $instructions = '',
     ) {
     }
 
     /** @param list<Entry> $entries */
     public function withEntries(array $entries): self
     {
-        return new self($this->id, $this->title, $entries, $this->route, $this->drawing);
+        return new self($this->id, $this->title, $entries, $this->route, $this->drawing, $this->instructions);
     }
 
     public function withDrawing(?Drawing $drawing): self
     {
-        return new self($this->id, $this->title, $this->entries, $this->route, $drawing);
+        return new self($this->id, $this->title, $this->entries, $this->route, $drawing, $this->instructions);
+    }
+
+    /** The same with what students are told before its questions in other words. */
+    public function withInstructions(string $instructions): self
+    {
+        return new self($this->id, $this->title, $this->entries, $this->route, $this->drawing, $instructions);
     }
 
     /**
@@ -194,7 +207,8 @@ final readonly class Section
             'title' => $this->title,
             'entries' => array_map(static fn (Entry $e): array => $e->toArray(), $this->entries),
             'route' => $this->route?->toArray(),
-        ] + ($this->drawing === null ? [] : ['drawing' => $this->drawing->toArray()]);
+        ] + ($this->drawing === null ? [] : ['drawing' => $this->drawing->toArray()])
+            + ($this->instructions === '' ? [] : ['instructions' => $this->instructions]);
     }
 
     private function anchor(string $questionId): ?Anchor

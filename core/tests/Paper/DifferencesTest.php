@@ -62,6 +62,13 @@ final class DifferencesTest extends TestCase
             ['q1|“One” is worth 1.5; it was 1.', 'q2|“Two” stands in the place of another question.', 'q3|“Three” is pinned.'],
         ];
         yield 'a source' => [[[['sections', 0, 'entries', 0, 'source', 'html'], '<p>2</p>']], ['src|Source “Table” says or shows something else.']];
+        yield 'what is told, and where a question looks' => [
+            [
+                [['sections', 0, 'instructions'], '<p>No calculator.</p>'],
+                [['sections', 0, 'entries', 1, 'looksAt'], ['source' => 'src', 'moment' => 3]],
+            ],
+            ['a|“First” tells students something else before its questions.', 'q1|“One” looks somewhere else.'],
+        ];
         yield 'ways and draws' => [
             [
                 [['sections', 0, 'route'], ['exits' => [['when' => 'share < 1', 'to' => 'b']], 'else' => 'end']],

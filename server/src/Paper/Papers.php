@@ -241,7 +241,7 @@ final readonly class Papers
                     : $e->withSource($e->source->withHtml($this->richText->clean($e->source->html))),
                 $section->entries,
             );
-            $sections[] = $section->withEntries($entries);
+            $sections[] = $section->withEntries($entries)->withInstructions($this->richText->clean($section->instructions));
         }
         // Of what kind questions are is for the server to say, when it is published.
         $cleaned = $paper->withSections($sections)->knowingKinds(null);

@@ -122,6 +122,7 @@ final readonly class SittingPage
             $state === SittingState::Marked ? SittingState::HandedIn->value : $state->value,
             $sitting->attempt,
             $current === null ? '' : ($edition->paper()->section($current->section)->title ?? ''),
+            $current === null ? '' : ($edition->paper()->section($current->section)->instructions ?? ''),
             count($walk->visits),
             array_merge(...array_values($sources)),
             $steps,

@@ -155,6 +155,7 @@ final class SittingTest extends ApiCase
             'title' => 'Chart',
             'entries' => [$source, $question],
             'route' => null,
+            'instructions' => '<p onclick="x()">No calculator here.</p><script>1</script>',
         ]]] + $this->world->paperDocument();
         $path = '/papers/'.$this->world->paperId;
         $this->as($this->world->teacher)->get('PUT', $path, ['paper' => $paper, 'version' => 1]);
@@ -166,6 +167,7 @@ final class SittingTest extends ApiCase
             [$view->text('at'), $view->text('steps.0.entry'), $view->text('sources.0.title')],
         );
         self::assertSame([true, []], [$view->at('steps.0.isSource'), $view->at('steps.0.beside')]);
+        self::assertSame('<p>No calculator here.</p>', $view->text('instructions'));
         self::assertSame(
             [false, ['chart'], $looksAt],
             [$view->at('steps.1.isSource'), $view->at('steps.1.beside'), $view->at('steps.1.looksAt')],

@@ -65,6 +65,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   state: 'open',
   attempt: 1,
   section: 'First look',
+  instructions: '',
   visit: 1,
   sources: [],
   steps: [step(1), step(2, { face: numberFace() })],

@@ -57,6 +57,9 @@ export default function PrintPaper() {
         {doc.sections.map((section) => (
           <section key={section.id} className={`mb-4 ${section.entries[0]?.breaks ? 'break-before-page' : ''}`}>
             {doc.sections.length > 1 ? <h2 className="mb-2 break-after-avoid text-lg">{section.title}</h2> : null}
+            {section.instructions ? (
+              <Rich html={section.instructions} className="mb-3 break-inside-avoid break-after-avoid italic" />
+            ) : null}
             {section.entries.map((entry, i) => {
               // Where the first begins a page, its heading goes with it.
               const breaks = entry.breaks && i > 0 ? 'break-before-page' : ''

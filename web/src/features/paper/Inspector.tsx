@@ -4,6 +4,7 @@ import { plural, spanInMarks } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
 import { TextField } from '@/ui/Field'
+import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 import { DefectLine } from './DefectLine'
@@ -65,6 +66,14 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
             label="Title"
             value={section.title}
             onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))}
+          />
+          <RichEditor
+            key={section.id}
+            small
+            label="What students are told before its questions"
+            placeholder="such as: no calculator here"
+            value={section.instructions ?? ''}
+            onChange={(html) => onChange(withSection(paper, section.id, { instructions: html || undefined }))}
           />
           <DrawingForm paper={paper} section={section} onChange={onChange} />
           <SectionWays

@@ -240,6 +240,15 @@ describe('A student at work', () => {
     expect(picture.getAttribute('src')).toBe('/api/me/files/f1')
   })
 
+  it('tells what a section asks for before its first question, and again for whoever wants it', async () => {
+    const user = sit({ instructions: '<p>No calculator here.</p>', steps: [step(1), step(2)] })
+    expect(await screen.findByText('No calculator here.')).toBeTruthy()
+    await user.click(button(/^(Next|Leave for now)/))
+    expect(screen.queryByText('No calculator here.')).toBeNull()
+    await user.click(button(/Before you begin/))
+    expect(screen.getByText('No calculator here.')).toBeTruthy()
+  })
+
   it('shows where in its source a question looks; a stop there brings the question', async () => {
     const lines = '<ol data-lines=""><li><p>Ebb at six</p></li><li><p>Flood at noon</p></li></ol>'
     const user = sit({

@@ -24,6 +24,7 @@ const LookOver = later(lookOver)
 const HowSure = later(howSure)
 const Told = later(told)
 const Beside = later(besides)
+const Instructions = later(() => import('./Instructions').then((it) => it.Instructions))
 const LooksAt = later(() => import('@/media/LooksAt').then((it) => it.LooksAt))
 const SourcePage = later(source)
 const Working = later(working)
@@ -176,6 +177,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             ) : (
               <>
                 <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
+                {view.instructions ? <Instructions key={view.visit} html={view.instructions} first={at === 0} /> : null}
                 <div className="mt-3 flex items-baseline gap-4">
                   <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
                     {step.isSource ? sourceOf(step.entry)?.title : step.number}

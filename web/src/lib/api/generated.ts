@@ -3569,6 +3569,7 @@ export interface components {
             state: string;
             attempt: number;
             section: string;
+            instructions: string;
             visit: number;
             sources: components["schemas"]["PaperPlacedSourceView"][];
             steps: components["schemas"]["SittingStepView"][];
@@ -4223,6 +4224,8 @@ export interface components {
             entries: components["schemas"]["Entry"][];
             route: components["schemas"]["Route"] | null;
             drawing?: components["schemas"]["Drawing"];
+            /** @description What students are told before its questions; sanitised HTML. */
+            instructions?: string;
         };
         MasteryRule: {
             /** @description How often a question may come back. */

@@ -11,6 +11,7 @@ final readonly class SittingView
 {
     /**
      * @param list<PlacedSourceView> $sources of the sections entered so far
+     * @param string         $instructions what is told before the section's questions, or ''
      * @param list<StepView> $steps    all that was shown so far, in order
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
      * @param string         $rules    the mastery rule in one sentence, or ''
@@ -24,6 +25,7 @@ final readonly class SittingView
         public string $state,
         public int $attempt,
         public string $section,
+        public string $instructions,
         public int $visit,
         public array $sources,
         public array $steps,
