@@ -57,6 +57,7 @@ function Desk({ paper = start, at = null, said = proof }: { paper?: Paper; at?: 
           paper={doc}
           items={items}
           selected={place}
+          chosen={[]}
           onSelect={setPlace}
           onChange={setDoc}
           blocked={new Set(['b'])}

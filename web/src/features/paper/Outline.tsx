@@ -16,16 +16,20 @@ import {
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
 import type { Schemas } from '@/lib/api/client'
-import { Pin } from 'lucide-react'
+import { Check, Pin } from 'lucide-react'
 import { marks } from '@/lib/format'
 import { numbersOf, placed, sectionOf, sizeOf, type Entry, type Paper, type Section } from './draft'
+import { severalPlaced } from './several'
+import type { How } from './useSeveral'
 import { inShort, nameOf, waysOf } from './ways'
 
 type Props = {
   paper: Paper
   items: Record<string, Schemas['Item']>
   selected: string | null
-  onSelect: (id: string) => void
+  /** chosen together, where several are */
+  chosen: readonly string[]
+  onSelect: (id: string, how: How) => void
   onChange: (paper: Paper) => void
   blocked: Set<string>
 }
@@ -33,8 +37,11 @@ type Props = {
 const entryTitle = (entry: Entry, items: Props['items']) =>
   entry.kind === 'source' ? entry.source.title || 'Source' : items[entry.item]?.title || 'Untitled question'
 
-/** The paper's outline. Entries are dragged, or moved with Alt and the arrows. */
-export function Outline({ paper, items, selected, onSelect, onChange, blocked }: Props) {
+/**
+ * The paper's outline. Entries are dragged, or moved with Alt and the arrows; several are chosen with Ctrl or Shift, and dragged
+ * together.
+ */
+export function Outline({ paper, items, selected, chosen, onSelect, onChange, blocked }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -46,6 +53,10 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
     const target = String(over.id)
     const section = sectionOf(paper, target) ?? paper.sections.find((s) => s.id === target)
     if (!section) return
+    if (chosen.length > 1 && chosen.includes(id)) {
+      onChange(severalPlaced(paper, chosen, section.id, chosen.includes(target) ? null : target))
+      return
+    }
     const at = section.entries.findIndex((e) => e.id === target)
     onChange(placed(paper, id, section.id, at < 0 ? section.entries.length : at))
   }
@@ -53,7 +64,11 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
       <ol className="flex flex-col gap-4">
         {paper.sections.map((section) => (
-          <SectionPart key={section.id} {...{ section, paper, selected, onSelect, blocked }}>
+          <SectionPart
+            key={section.id}
+            {...{ section, paper, selected, blocked }}
+            onSelect={(id) => onSelect(id, 'alone')}
+          >
             <SortableContext items={section.entries.map((e) => e.id)} strategy={verticalListSortingStrategy}>
               {section.entries.map((entry) => (
                 <EntryRow
@@ -63,8 +78,9 @@ export function Outline({ paper, items, selected, onSelect, onChange, blocked }:
                   title={entryTitle(entry, items)}
                   pinned={entry.kind === 'question' && entry.pinned === true}
                   selected={entry.id === selected}
+                  chosen={chosen.includes(entry.id)}
                   blocked={blocked.has(entry.id)}
-                  onSelect={() => onSelect(entry.id)}
+                  onSelect={(how) => onSelect(entry.id, how)}
                 />
               ))}
             </SortableContext>
@@ -129,6 +145,7 @@ function EntryRow({
   title,
   pinned,
   selected,
+  chosen,
   blocked,
   onSelect,
 }: {
@@ -137,19 +154,20 @@ function EntryRow({
   title: string
   pinned: boolean
   selected: boolean
+  chosen: boolean
   blocked: boolean
-  onSelect: () => void
+  onSelect: (how: How) => void
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: entry.id })
   return (
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`${selected ? 'rung-row' : 'hover:bg-pale'} ${isDragging ? 'z-10 opacity-70' : ''} flex items-stretch`}
+      className={`${selected ? 'rung-row' : 'hover:bg-pale'} ${chosen ? 'bg-rust-pale' : ''} ${isDragging ? 'z-10 opacity-70' : ''} flex items-stretch`}
     >
       <button
         className="flex min-w-0 flex-1 gap-2 py-1.5 pl-3 text-left"
-        onClick={onSelect}
+        onClick={(e) => onSelect(e.ctrlKey || e.metaKey ? 'with' : e.shiftKey ? 'until' : 'alone')}
         aria-current={selected || undefined}
       >
         <span className="w-5 shrink-0 text-right text-quiet tabular-nums">{number ?? '¶'}</span>
@@ -159,6 +177,12 @@ function EntryRow({
             <>
               <Pin aria-hidden className="ml-1 inline size-3.5 text-quiet" />
               <span className="sr-only">, pinned</span>
+            </>
+          ) : null}
+          {chosen ? (
+            <>
+              <Check aria-hidden className="ml-1 inline size-4 text-rust" strokeWidth={3} />
+              <span className="sr-only">, chosen</span>
             </>
           ) : null}
           {blocked ? <span className="text-bad"> ✕</span> : null}

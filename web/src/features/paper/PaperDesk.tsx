@@ -32,6 +32,9 @@ import { Rehearsal } from './Rehearsal'
 import { PaperSheet } from './PaperSheet'
 import { PaperTalk } from './PaperTalk'
 import { SourceForm } from './SourceForm'
+import { SeveralForm } from './SeveralForm'
+import { severalOut } from './several'
+import { useSeveral } from './useSeveral'
 import { useTaking } from './useTaking'
 
 import { useDraft } from './useDraft'
@@ -72,6 +75,11 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
   const entry = entries.find((e) => e.id === selected)
   const section =
     (entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)) ?? paper.sections[0]
+  const several = useSeveral(
+    entries.map((e) => e.id),
+    selected,
+    setSelected,
+  )
   const blocking = view.proof.defects.filter((d) => d.blocks)
   const go = (by: number) => {
     const order = paper.sections.flatMap((s) => [s.id, ...s.entries.map((e) => e.id)])
@@ -147,7 +155,14 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
           a: { label: 'Take questions from the bank', run: () => setPicking(true) },
           s: { label: 'Add a source', run: addSource },
           r: { label: 'Rehearse', run: rehearse },
-          Delete: { label: 'Take the part out', run: () => entry && remove(entry) },
+          x: {
+            label: 'Choose the part with others',
+            run: () => entry && several.choose(entry.id, 'with'),
+          },
+          Delete: {
+            label: 'Take the part out, or all that are chosen',
+            run: () => (several.chosen.length > 0 ? change(severalOut(paper, several.chosen)) : entry && remove(entry)),
+          },
         }),
   })
   const said =
@@ -266,7 +281,8 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
                 paper={paper}
                 items={items}
                 selected={selected}
-                onSelect={setSelected}
+                chosen={several.chosen}
+                onSelect={several.choose}
                 onChange={(next: Paper) => change(next)}
                 blocked={new Set(blocking.map((d) => d.where))}
               />
@@ -284,6 +300,9 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
           }
           right={
             <div className="flex flex-col gap-6">
+              {several.chosen.length > 0 ? (
+                <SeveralForm paper={paper} chosen={several.chosen} onChange={change} onLetGo={several.letGo} />
+              ) : null}
               <Inspector
                 paperId={stored.id}
                 paper={paper}
