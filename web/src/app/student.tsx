@@ -1,4 +1,4 @@
-import '@/styles.css'
+import './student.css'
 import { QueryClientProvider } from '@tanstack/react-query'
 import { lazy, StrictMode, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'

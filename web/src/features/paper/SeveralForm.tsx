@@ -23,7 +23,7 @@ export function SeveralForm({
   const worth = new Set(questions.map((q) => q.points))
   const pinned = questions.filter((q) => q.pinned).length
   return (
-    <section aria-label="Several parts" className="mb-6 flex flex-col gap-3 border-b pb-5">
+    <section aria-label="Several parts" className="flex flex-col gap-3 border-b pb-5">
       <div className="flex items-baseline gap-3">
         <h2 className="flex-1 text-lg">{plural(chosen.length, 'part')} chosen</h2>
         <Button size="small" onClick={onLetGo}>
