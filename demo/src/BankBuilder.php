@@ -268,10 +268,11 @@ final class BankBuilder
                     'source' => $idOf((int) array_search('@'.Scenario::text($looks[0] ?? ''), $slugs, true)),
                 ] + Scenario::map($looks[1] ?? [])]);
             }
+            $title = Scenario::text($s[0] ?? '');
             $route = isset($s[2]) ? Scenario::map($s[2]) : null;
             $sections[] = [
                 'id' => 's'.($i + 1),
-                'title' => Scenario::text($s[0] ?? ''),
+                'title' => $title,
                 'entries' => $entries,
                 'route' => $route === null ? null : [
                     'exits' => array_map(static fn (mixed $exit): array => [
@@ -279,7 +280,7 @@ final class BankBuilder
                     ] + Scenario::map($exit), array_values(Scenario::map($route['exits'] ?? []))),
                     'else' => $ids[Scenario::text($route['else'] ?? '')] ?? 'end',
                 ],
-            ] + (isset($s[3]) ? ['drawing' => Scenario::map($s[3])] : []) + array_filter(['instructions' => Scenario::text($tells[$s[0] ?? ''] ?? '')]);
+            ] + (isset($s[3]) ? ['drawing' => Scenario::map($s[3])] : []) + (isset($tells[$title]) ? ['instructions' => Scenario::text($tells[$title])] : []);
         }
 
         return [
@@ -327,7 +328,11 @@ final class BankBuilder
             'file' => $this->files->store($who->teamId, 'audio/ogg', 'From the pilot boat', $this->scenario->sound(Scenario::text($source['sound']))),
         ] : []) + (isset($source['pdf']) ? [
             'file' => $this->sheet($who, Scenario::text($source['pdf'])),
-        ] : []) + (isset($source['stops']) ? ['stops' => true] : [])];
+        ] : []) + (isset($source['glossary']) ? ['glossary' => array_map(
+            static fn (int|string $word, mixed $meaning): array => ['word' => (string) $word, 'meaning' => Scenario::text($meaning)],
+            array_keys(Scenario::map($source['glossary'])),
+            array_values(Scenario::map($source['glossary'])),
+        )] : []) + (isset($source['stops']) ? ['stops' => true] : [])];
     }
 
     /** A page as it came, kept page by page. */

@@ -106,6 +106,7 @@ final class PaperReader
                     $s->text('alt', 1000, ''),
                     $s->textOrNull('file', 36),
                     $s->bool('stops', false),
+                    self::glossary($s->children('glossary', Source::MOST_WORDS)),
                 ),
                 $node->bool('breaks', false),
             );
@@ -114,6 +115,22 @@ final class PaperReader
         $node->rejectUnknown();
 
         return $entry;
+    }
+
+    /**
+     * @param list<Node> $lines
+     *
+     * @return list<array{word: string, meaning: string}>
+     */
+    private static function glossary(array $lines): array
+    {
+        $glossary = [];
+        foreach ($lines as $line) {
+            $glossary[] = ['word' => $line->text('word', 60), 'meaning' => $line->text('meaning', 300)];
+            $line->rejectUnknown();
+        }
+
+        return $glossary;
     }
 
     private static function mastery(Node $node): MasteryRule

@@ -12,10 +12,12 @@ final readonly class Source
 {
     /** of a passage that can be looked at */
     public const MOST_LINES = 999;
+    public const MOST_WORDS = 60;
 
     /**
      * @param string|null $file  a sound, a film or a PDF
      * @param bool        $stops playing, it stops where a question looks at it
+     * @param list<array{word: string, meaning: string}> $glossary words of the passage, with what they mean in plain ones
      */
     public function __construct(
         public string $title,
@@ -24,13 +26,14 @@ final readonly class Source
         public string $alt = '',
         public ?string $file = null,
         public bool $stops = false,
+        public array $glossary = [],
     ) {
     }
 
     /** The same with its passage cleaned. */
     public function withHtml(string $html): self
     {
-        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops);
+        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops, $this->glossary);
     }
 
     /** How many numbered lines the passage has; they are counted through, also where other things stand between them. */
@@ -45,6 +48,7 @@ final readonly class Source
     public function toArray(): array
     {
         return ['title' => $this->title, 'html' => $this->html, 'picture' => $this->picture, 'alt' => $this->alt]
-            + ($this->file === null ? [] : ['file' => $this->file]) + ($this->stops ? ['stops' => true] : []);
+            + ($this->file === null ? [] : ['file' => $this->file]) + ($this->stops ? ['stops' => true] : [])
+            + ($this->glossary === [] ? [] : ['glossary' => $this->glossary]);
     }
 }

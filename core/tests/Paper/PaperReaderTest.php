@@ -184,7 +184,10 @@ final class PaperReaderTest extends TestCase
                         [
                             'id' => 's1',
                             'kind' => 'source',
-                            'source' => ['title' => 'Tide table', 'html' => '<p>Low water 05:40</p>', 'picture' => null, 'alt' => ''],
+                            'source' => [
+                                'title' => 'Tide table', 'html' => '<p>Low water 05:40</p>', 'picture' => null, 'alt' => '', 'file' => 'f1',
+                                'stops' => true, 'glossary' => [['word' => 'low water', 'meaning' => 'when the tide is out']],
+                            ],
                         ],
                         ['id' => 'q1', 'kind' => 'question', 'item' => 'low-water', 'points' => '3/2'],
                     ],
@@ -193,6 +196,7 @@ final class PaperReaderTest extends TestCase
                     'id' => 'second',
                     'title' => 'Second look',
                     'route' => null,
+                    'instructions' => '<p>No calculator.</p>',
                     'entries' => [['id' => 'q2', 'kind' => 'question', 'item' => 'high-water', 'points' => '1']],
                 ],
             ],

@@ -20,3 +20,14 @@ export function saidBriefly(html: string) {
     .replace(/&amp;/g, '&')
   return isRich(words) ? html : words
 }
+
+/** Plain words of several lines as rich text, a paragraph each; nothing of none. */
+export const asParagraphs = (text: string) => (text === '' ? '' : text.split('\n').map(asHtml).join(''))
+
+/** What {@link asParagraphs} made, to be written on; of richer text its words. */
+export const paragraphsIn = (html: string) =>
+  html === ''
+    ? ''
+    : [...new DOMParser().parseFromString(html, 'text/html').body.children]
+        .map((one) => one.textContent ?? '')
+        .join('\n')

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
 import { later } from '@/ui/later'
@@ -7,7 +7,20 @@ import { useMedia } from './place'
 import { PlacePins } from './PlacePins'
 
 // Most sources are read or looked at; a player is fetched for those that are not.
+const Glossed = later(
+  () => import('./Glossed').then((it) => it.Glossed),
+  ({ html }) => <Rich html={html} />,
+)
 const Played = later(() => import('./Played').then((it) => it.Played))
+
+/** A passage with some of its numbered lines marked. */
+function lit(html: string, from: number, to: number): string {
+  const page = new DOMParser().parseFromString(html, 'text/html')
+  page.querySelectorAll('ol[data-lines] > li').forEach((line, i) => {
+    if (i + 1 >= from && i + 1 <= to) line.setAttribute('data-here', '')
+  })
+  return page.body.innerHTML
+}
 
 /** Something to read or look at, as it stands in its paper, with the places that questions look at. */
 export function SourcePage({
@@ -24,17 +37,16 @@ export function SourcePage({
   const passage = useRef<HTMLDivElement>(null)
   const looked = looks.find((look) => look.current)
   const [from, to] = (looked && linesOf(looked.at)) ?? [0, 0]
+  const html = useMemo(() => (to > 0 ? lit(source.html, from, to) : source.html), [source.html, from, to])
   useEffect(() => {
-    const lines = passage.current?.querySelectorAll<HTMLElement>('ol[data-lines] > li') ?? []
-    lines.forEach((line, i) => line.toggleAttribute('data-here', i + 1 >= from && i + 1 <= to))
-    const first = lines[from - 1]
+    const first = passage.current?.querySelector<HTMLElement>('[data-here]')
     const scroller = first?.closest<HTMLElement>('[data-scrolls]')
     if (!first || !scroller) return
     // Only what scrolls by itself is moved, never the page.
     const [line, frame] = [first.getBoundingClientRect(), scroller.getBoundingClientRect()]
     if (line.top < frame.top || line.bottom > frame.bottom)
       scroller.scrollTop += line.top - frame.top - frame.height / 4
-  }, [source.html, from, to])
+  }, [html])
   return (
     <div className="rounded border bg-ground p-4">
       {source.picture ? (
@@ -47,7 +59,7 @@ export function SourcePage({
         <Played file={source.file} title={source.title} looks={looks} stops={source.stops} onStop={onStop} />
       ) : null}
       <div ref={passage}>
-        <Rich html={source.html} />
+        {source.glossary.length > 0 ? <Glossed html={html} glossary={source.glossary} /> : <Rich html={html} />}
       </div>
     </div>
   )

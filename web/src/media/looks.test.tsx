@@ -12,6 +12,7 @@ const source = {
   alt: 'A chart',
   file: 'call',
   stops: true,
+  glossary: [],
 }
 const look = (number: number, at: Omit<Look['at'], 'source'>, current = false): Look => ({
   entry: `e${number}`,
@@ -102,5 +103,35 @@ describe('What a question looks at', () => {
     Object.defineProperty(player, 'currentTime', { value: 9, writable: true })
     fireEvent.timeUpdate(player)
     expect(onStop).not.toHaveBeenCalled()
+  })
+
+  it('has words that say what they mean where they are pressed or entered, until one is done', async () => {
+    const user = show(
+      <SourcePage
+        source={{
+          ...source,
+          picture: null,
+          file: null,
+          html: '<p>Off Kelpwick bar we waited.</p>',
+          glossary: [{ word: 'Bar', meaning: 'a bank of sand' }],
+        }}
+      />,
+    )
+    const word = await screen.findByRole('button', { name: 'bar' })
+    const told = () =>
+      screen
+        .getAllByRole('status')
+        .map((one) => one.textContent)
+        .join()
+    expect(told()).not.toContain('a bank of sand')
+    await user.click(word)
+    expect(told()).toContain('Bar: a bank of sand')
+    await user.keyboard('{Escape}')
+    expect(told()).not.toContain('a bank of sand')
+    word.focus()
+    await user.keyboard('{Enter}')
+    expect(told()).toContain('Bar: a bank of sand')
+    await user.click(screen.getByText(/we waited/))
+    expect(told()).not.toContain('a bank of sand')
   })
 })

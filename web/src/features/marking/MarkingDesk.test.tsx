@@ -55,7 +55,16 @@ const written = { ...rubric, type: 'text', rule: { forms: [] } } as unknown as S
 const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['MarkingDeskView'] => ({
   handoutId: 'h1',
   beside: [
-    { entry: 'log', title: 'The log', html: '<p>We lay off.</p>', picture: null, alt: '', file: null, stops: false },
+    {
+      entry: 'log',
+      title: 'The log',
+      html: '<p>We lay off.</p>',
+      picture: null,
+      alt: '',
+      file: null,
+      stops: false,
+      glossary: [],
+    },
   ],
   looksAt: null,
   handout: 'Tides',

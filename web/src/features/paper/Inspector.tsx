@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { plural, spanInMarks } from '@/lib/format'
+import { asParagraphs, paragraphsIn } from '@/lib/said'
 import { Button } from '@/ui/Button'
 import { NumberField } from '@/ui/NumberField'
-import { TextField } from '@/ui/Field'
-import { RichEditor } from '@/ui/RichEditor'
+import { AreaField, TextField } from '@/ui/Field'
 import { Tick } from '@/ui/Tick'
 import { sectionOf, withEntry, withoutSection, withSection, type Paper } from './draft'
 import { DefectLine } from './DefectLine'
@@ -67,13 +67,16 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
             value={section.title}
             onChange={(e) => onChange(withSection(paper, section.id, { title: e.target.value }))}
           />
-          <RichEditor
-            key={section.id}
-            small
+          <AreaField
+            key={`told-${section.id}`}
             label="What students are told before its questions"
             placeholder="such as: no calculator here"
-            value={section.instructions ?? ''}
-            onChange={(html) => onChange(withSection(paper, section.id, { instructions: html || undefined }))}
+            rows={2}
+            maxLength={2000}
+            value={paragraphsIn(section.instructions ?? '')}
+            onChange={(e) =>
+              onChange(withSection(paper, section.id, { instructions: asParagraphs(e.target.value) || undefined }))
+            }
           />
           <DrawingForm paper={paper} section={section} onChange={onChange} />
           <SectionWays

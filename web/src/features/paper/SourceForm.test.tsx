@@ -36,6 +36,19 @@ describe('A source', () => {
     expect(screen.getByAltText('Page 2 of call')).toBeTruthy()
   })
 
+  it('tells words of its passage, and stops where it is played', async () => {
+    serve(files('sound'))
+    const user = show(<Page first={{ ...bare, html: '<p>Off the bar.</p>', file: 'f1' }} />)
+    await user.click(await screen.findByRole('button', { name: 'Tell a word' }))
+    await user.keyboard('bar')
+    await user.type(screen.getByLabelText('What word 1 means'), 'a bank of sand')
+    expect(now.glossary).toEqual([{ word: 'bar', meaning: 'a bank of sand' }])
+    await user.click(screen.getByRole('button', { name: 'Take word 1 out' }))
+    expect(now.glossary).toBeUndefined()
+    await user.click(screen.getByLabelText('Playing, it stops where a question looks at it'))
+    expect(now.stops).toBe(true)
+  })
+
   it('is given as a file or spoken here', async () => {
     const user = show(<Page first={bare} />)
     await user.click(screen.getByRole('button', { name: 'Speak it here' }))

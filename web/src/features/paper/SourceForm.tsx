@@ -11,6 +11,7 @@ import { useAbout } from '@/media/useAbout'
 import { useSendings } from '@/media/useSendings'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
+import { GlossaryForm } from './GlossaryForm'
 import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 
@@ -59,6 +60,12 @@ export function SourceForm({
           onChange={(html) => onChange({ ...source, html })}
         />
       </TextPictures>
+      {plain(source.html) !== '' ? (
+        <GlossaryForm
+          glossary={source.glossary ?? []}
+          onChange={(glossary) => onChange({ ...source, glossary: glossary.length > 0 ? glossary : undefined })}
+        />
+      ) : null}
       {onDraw && plain(source.html) !== '' ? (
         <Button size="small" className="self-start" onClick={onDraw}>
           Draw questions from it …

@@ -232,6 +232,7 @@ describe('A student at work', () => {
     alt: 'Kelpwick harbour chart',
     file: null,
     stops: false,
+    glossary: [],
   }
   it('reads a source that no question is read with by itself, with its picture described', async () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })

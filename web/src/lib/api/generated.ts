@@ -2849,6 +2849,10 @@ export interface components {
             exact: boolean;
             patterns: number;
         };
+        PaperGlossView: {
+            word: string;
+            meaning: string;
+        };
         PaperLengthView: {
             questions: number;
             students: number;
@@ -2894,6 +2898,7 @@ export interface components {
             alt: string;
             file: string | null;
             stops: boolean;
+            glossary: components["schemas"]["PaperGlossView"][];
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -4168,6 +4173,7 @@ export interface components {
             file?: string;
             /** @description Playing, it stops where a question looks at it. */
             stops?: boolean;
+            glossary?: components["schemas"]["Gloss"][];
         };
         QuestionEntry: {
             id: string;
@@ -4691,6 +4697,11 @@ export interface components {
             until?: number;
             /** @description Page of the PDF that the place is on, from 1; without, it is on the picture. */
             page?: number;
+        };
+        /** @description A word of a passage, with what it means in plain ones. */
+        Gloss: {
+            word: string;
+            meaning: string;
         };
     };
     responses: never;

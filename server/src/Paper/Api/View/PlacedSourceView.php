@@ -12,6 +12,7 @@ final readonly class PlacedSourceView
     /**
      * @param string|null $file  a sound, a film or a PDF
      * @param bool        $stops playing, it stops where a question looks at it
+     * @param list<GlossView> $glossary words of the passage that are told in plain ones
      */
     private function __construct(
         public string $entry,
@@ -21,6 +22,7 @@ final readonly class PlacedSourceView
         public string $alt,
         public ?string $file,
         public bool $stops,
+        public array $glossary,
     ) {
     }
 
@@ -35,7 +37,8 @@ final readonly class PlacedSourceView
         foreach ($entries as $entry) {
             $s = $entry->source;
             if ($s !== null) {
-                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file, $s->stops);
+                $glossary = array_map(static fn (array $g): GlossView => new GlossView($g['word'], $g['meaning']), $s->glossary);
+                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file, $s->stops, $glossary);
             }
         }
 
