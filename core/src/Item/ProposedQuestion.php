@@ -16,6 +16,7 @@ final readonly class ProposedQuestion
     private const PROMPT = 1000;
     private const OPTION = 200;
     private const WHY = 300;
+    private const TITLE = 60;
 
     /**
      * @param list<array{text: string, why: string}> $options why somebody would take it; of the right one nothing
@@ -54,11 +55,11 @@ final readonly class ProposedQuestion
     }
 
     /**
-     * The JSON form of the bank's question that it becomes. What the student wrote is text, never markup.
+     * The JSON form of the bank's question that it becomes, called by how it begins. What the student wrote is text, never markup.
      *
      * @return array<string, mixed>
      */
-    public function asQuestion(string $title): array
+    public function asQuestion(): array
     {
         $options = [];
         foreach ($this->options as $i => $option) {
@@ -74,7 +75,7 @@ final readonly class ProposedQuestion
         return [
             'version' => ItemReader::VERSION,
             'type' => 'choice',
-            'title' => $title,
+            'title' => mb_strimwidth((string) preg_replace('/\s+/u', ' ', $this->prompt), 0, self::TITLE, '…'),
             'prompt' => self::html($this->prompt),
             'points' => '1',
             'skill' => null,

@@ -23,10 +23,10 @@ final class ProposedQuestionTest extends TestCase
     public function testItBecomesAChoiceThatIsMarkedAndAnsweredWithItsReasons(): void
     {
         $written = ProposedQuestion::read(self::GOOD);
-        $item = ItemReader::read($written->asQuestion('Chart scale'));
+        $item = ItemReader::read($written->asQuestion());
 
         self::assertSame([], array_filter($item->defects(), static fn (Defect $d): bool => $d->blocks));
-        self::assertSame('<p>A chart is 1 : 50 000. How far is 2 cm?</p>', $item->prompt);
+        self::assertSame(['<p>A chart is 1 : 50 000. How far is 2 cm?</p>', 'A chart is 1 : 50 000. How far is 2 cm?'], [$item->prompt, $item->title]);
         $right = $item->check(ResponseReader::fromArray(['options' => ['b']]));
         $wrong = $item->check(ResponseReader::fromArray(['options' => ['a']]));
         self::assertSame(['1', '0'], [(string) $right->credit, (string) $wrong->credit]);
@@ -39,7 +39,7 @@ final class ProposedQuestionTest extends TestCase
         $item = ItemReader::read(ProposedQuestion::read([
             'prompt' => "<script>alert(1)</script>\nIs 2 < 3?", 'key' => 0, 'because' => '<b>',
             'options' => [['text' => '<img src=x>', 'why' => ''], ['text' => '"no"', 'why' => 'Reads < as >']],
-        ])->asQuestion('Signs'));
+        ])->asQuestion());
 
         self::assertSame('<p>&lt;script&gt;alert(1)&lt;/script&gt;<br>Is 2 &lt; 3?</p>', $item->prompt);
         self::assertSame('<p>&lt;b&gt;</p>', $item->explanation);

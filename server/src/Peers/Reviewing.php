@@ -9,7 +9,6 @@ use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Peers\Api\View\QueueView;
 use ChalkLadder\Server\Peers\Entity\Proposal;
-use ChalkLadder\Server\Peers\Repository\InvitationRepository;
 use ChalkLadder\Server\Peers\Repository\ProposalRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
@@ -18,7 +17,6 @@ use ChalkLadder\Server\Platform\Storage\Transaction;
 final readonly class Reviewing
 {
     public function __construct(
-        private InvitationRepository $invitations,
         private ProposalRepository $proposals,
         private Invitations $queues,
         private Bank $bank,
@@ -53,8 +51,7 @@ final readonly class Reviewing
             if ($proposal->state() === ProposalState::LetIn) {
                 return;
             }
-            $topic = $this->invitations->find($who->teamId, $proposal->invitationId())?->topic() ?? '';
-            $question = $this->bank->create($who, new ItemInput($proposal->content()->asQuestion($topic)));
+            $question = $this->bank->create($who, new ItemInput($proposal->content()->asQuestion()));
             $this->transaction->write();
             $proposal->letIn($question->id, $named);
         });

@@ -112,7 +112,7 @@ final class PeersTest extends ApiCase
         $item = $in->text('proposals.0.itemId');
         self::assertSame($item, $this->get('POST', '/proposals/'.self::ONE.'/let-in', [])->text('proposals.0.itemId'));
         $question = $this->get('GET', "/items/$item");
-        self::assertSame(['Tides', 'Ada Okafor, 8 Kestrel', 'SECRET why'], [
+        self::assertSame(['What comes after high water?', 'Ada Okafor, 8 Kestrel', 'SECRET why'], [
             $question->text('item.title'), $question->text('student'), $question->text('item.rule.options.1.feedback'),
         ]);
         $this->refused(409, 'POST', '/proposals/'.self::ONE.'/send-back', ['words' => 'No.']);

@@ -47,16 +47,6 @@ class Invitation implements Root, TeamOwned
         return $this->teamId;
     }
 
-    public function classId(): string
-    {
-        return $this->classId;
-    }
-
-    public function topic(): string
-    {
-        return $this->topic;
-    }
-
     /** While it is, its class writes; what is written already can be read, answered and judged afterwards too. */
     public function isOpen(): bool
     {

@@ -105,7 +105,7 @@ export default function BankDesk() {
         sort: (item) => item.points,
         right: true,
       },
-      { id: 'used', head: 'In papers', cell: (item) => item.usedIn || '–', right: true, wide: true },
+      { id: 'used', head: 'Papers', cell: (item) => item.usedIn || '–', right: true, wide: true },
       { id: 'right', head: <Word of="facility">Right so far</Word>, cell: (item) => <Right item={item} /> },
     ],
     [skills],
