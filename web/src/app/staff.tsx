@@ -1,4 +1,4 @@
-import '@/styles.css'
+import './staff.css'
 import { QueryClientProvider, type FetchQueryOptions } from '@tanstack/react-query'
 import { StrictMode, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'

@@ -6,7 +6,6 @@ import { plural } from '@/lib/format'
 import { useSaid } from '@/lib/say'
 import { kindOf } from '@/answers/registry'
 import { Rich } from '@/lib/Rich'
-import { SourcePage } from '@/media/SourcePage'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Fold } from '@/ui/Fold'
@@ -20,6 +19,8 @@ import { useMarking } from './useMarking'
 
 // Acts of now and then, fetched when they are asked for.
 const KeyDialog = later(() => import('./KeyDialog').then((it) => it.KeyDialog))
+// Folded until somebody wants to read it again.
+const SourcePage = later(() => import('@/media/SourcePage').then((it) => it.SourcePage))
 const ReturnDialog = later(() => import('./ReturnDialog').then((it) => it.ReturnDialog))
 
 const nameOf = (q: Schemas['MarkingDeskView']['questions'][number]) =>
