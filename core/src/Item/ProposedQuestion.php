@@ -67,7 +67,7 @@ final readonly class ProposedQuestion
                 'id' => chr(ord('a') + $i),
                 'text' => self::html($option['text']),
                 'key' => $i === $this->key,
-                'feedback' => $option['why'],
+                'feedback' => Said::isRich($option['why']) ? self::html($option['why']) : $option['why'],
                 'misconception' => null,
             ];
         }

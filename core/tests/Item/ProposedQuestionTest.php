@@ -38,11 +38,14 @@ final class ProposedQuestionTest extends TestCase
     {
         $item = ItemReader::read(ProposedQuestion::read([
             'prompt' => "<script>alert(1)</script>\nIs 2 < 3?", 'key' => 0, 'because' => '<b>',
-            'options' => [['text' => '<img src=x>', 'why' => ''], ['text' => '"no"', 'why' => 'Reads < as >']],
+            'options' => [['text' => '<img src=x>', 'why' => ''], ['text' => '"no"', 'why' => 'Reads < as >'], ['text' => '{h}', 'why' => '<p onclick="x()">a {k} & b']],
         ])->asQuestion());
 
         self::assertSame('<p>&lt;script&gt;alert(1)&lt;/script&gt;<br>Is 2 &lt; 3?</p>', $item->prompt);
         self::assertSame('<p>&lt;b&gt;</p>', $item->explanation);
+        $told = static fn (string $id): string => $item->check(ResponseReader::fromArray(['options' => [$id]]))->feedback;
+        self::assertSame('Reads < as >', $told('b'));
+        self::assertSame('<p>&lt;p onclick=&quot;x()&quot;&gt;a {k} &amp; b</p>', $told('c'));
         self::assertStringNotContainsString('<img', json_encode($item->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES));
     }
 

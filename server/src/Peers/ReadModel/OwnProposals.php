@@ -17,6 +17,8 @@ use Doctrine\DBAL\Connection;
 /** What a student may know of invitations: their classes', their own questions, and those of others that a teacher shows. */
 final readonly class OwnProposals extends ReadModel
 {
+    private const MOST = 60;
+
     /** Of the student `:student`'s classes. */
     private const THEIRS = 'i.class_id IN (SELECT class_id FROM '.RosterTables::MEMBERS.' m WHERE m.student_id = :student)';
 
@@ -38,7 +40,7 @@ final readonly class OwnProposals extends ReadModel
     {
         /** @var list<array{id: string, topic: string, open: bool}> $invitations */
         $invitations = $this->rows('SELECT i.id, i.topic, i.closed_at IS NULL AS open FROM invitation i WHERE '.self::THEIRS.'
-            ORDER BY i.closed_at IS NOT NULL, i.opened_at DESC, i.id', ['student' => $studentId]);
+            ORDER BY i.closed_at IS NOT NULL, i.opened_at DESC, i.id LIMIT '.self::MOST, ['student' => $studentId]);
         /** @var list<array{id: string, invitation_id: string, own: bool, name: string, content: string, version: int, state: string, words: string, shown: bool, named: bool, picked: int|null}> $rows */
         $rows = $invitations === [] ? [] : $this->rows('SELECT p.id, p.invitation_id, p.student_id = :student AS own, st.name, p.content,
                 p.version, p.state, p.words, p.shown, p.named, a.picked

@@ -76,7 +76,7 @@ export default function Preview({ paperId }: { paperId: string }) {
     view,
     values,
     sure,
-    line: 'preview, nothing is kept',
+    line: 'nothing is kept',
     busy,
     media: PLACE,
     answer: (step, value) => setValues((old) => new Map(old).set(keyOf(view.id, step.entry, step.try), value)),
