@@ -39,9 +39,22 @@ final readonly class Source
     /** How many numbered lines the passage has; they are counted through, also where other things stand between them. */
     public function lines(): int
     {
-        preg_match_all('#<ol data-lines.*?</ol>#s', $this->html, $parts);
+        preg_match_all('#<(/?)(ol|ul|li)\b( data-lines)?#', $this->html, $tags, PREG_SET_ORDER);
+        $lines = 0;
+        /** @var list<bool> $lists those that are open here: whether each is of lines */
+        $lists = [];
+        foreach ($tags as $tag) {
+            if ($tag[2] === 'li') {
+                // A list within a line has no lines of its own.
+                $lines += $tag[1] === '' && end($lists) === true ? 1 : 0;
+            } elseif ($tag[1] === '') {
+                $lists[] = isset($tag[3]);
+            } else {
+                array_pop($lists);
+            }
+        }
 
-        return substr_count(implode('', $parts[0]), '<li>');
+        return $lines;
     }
 
     /** @return array<string, mixed> */

@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 /** Where in a source a question looks. */
 final class AnchorTest extends TestCase
 {
-    private const LINES = '<ol data-lines=""><li><p>one</p></li><li><p>two</p></li></ol><p>between</p><ol data-lines=""><li><p>three</p></li></ol>'
+    private const LINES = '<ol data-lines=""><li><p>one</p></li><li><p>two</p><ul><li><p>within</p></li></ul></li></ol><p>between</p><ol data-lines=""><li><p>three</p></li></ol>'
         .'<ol><li><p>of a list, which is no line</p></li></ol>';
 
     /** @param array<string, mixed> $looksAt */

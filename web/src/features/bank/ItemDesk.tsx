@@ -152,7 +152,7 @@ function Editor({ id, stored, kind }: { id: string | null; stored: Schemas['Bank
   }
   const [face, setFace] = useState<Face>('write')
   const [attempt, setAttempt] = useState<Attempt>({ at: 0, value: null })
-  const draws = useDraws(tried)
+  const draws = useDraws(item)
   const shown = (item.variables ?? []).length > 0 ? fitDraw(draws.view?.draws ?? []) : undefined
   const inDraw = useMemo(() => (shown ? (text: string) => filledText(text, shown) : null), [shown])
   const [made, setMade] = useState<string | null>(null)

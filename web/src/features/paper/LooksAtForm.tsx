@@ -7,6 +7,7 @@ import { Pins } from '@/media/Pins'
 import { SelectField } from '@/ui/Select'
 import { useAbout } from '@/media/useAbout'
 import { usePictureSize } from '@/media/usePictureSize'
+import { clock } from '@/media/words'
 import { withEntry, type Paper, type Section } from './draft'
 
 type Question = Extract<Schemas['Entry'], { kind: 'question' }>
@@ -144,8 +145,6 @@ const readMoment = (text: string): number | null => {
   return read ? Number(read[1] ?? 0) * 60 + Number(read[2]) : null
 }
 
-const inClock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
-
 function Moment({ at, onChange }: Part) {
   const { source } = at
   const [first, last] = stretchOf(at)
@@ -165,7 +164,7 @@ function Second({ label, value, onChange }: { label: string; value: number; onCh
     <TextField
       label={label}
       className="w-20"
-      value={typed ?? inClock(value)}
+      value={typed ?? clock(value)}
       fault={fault ? 'Write it as 1:15.' : undefined}
       onChange={(e) => {
         setTyped(e.target.value)

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useState } from 'react'
+import { letter } from '@/answers/parts/letter'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { plural } from '@/lib/format'
@@ -260,7 +261,7 @@ function Right({ number, place, fresh, fault, onChange }: Omit<PlaceProps, 'onRe
           wide={false}
           value={String(letters)}
           onChange={(n) => onChange({ letters: Number(n), key: '' })}
-          options={[2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: `A to ${String.fromCharCode(64 + n)}` }))}
+          options={[2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: `A to ${letter(n - 1)}` }))}
         />
         <SelectField
           label={`What is right at ${number}`}

@@ -1,3 +1,4 @@
+import { letter } from '@/answers/parts/letter'
 import { blankItem } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 
@@ -36,7 +37,6 @@ export const freshPlace = (at: { x: number; y: number; page: number }, like?: An
   key: like?.way === 'tick' ? 'yes' : '',
 })
 
-const letter = (place: number) => String.fromCharCode(65 + place)
 export const lettersOf = (place: AnswerPlace) => Array.from({ length: place.letters }, (_, i) => letter(i))
 
 /** What is missing before a place can be a question; nothing where all is said. */

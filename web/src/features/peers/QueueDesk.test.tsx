@@ -77,6 +77,16 @@ describe('Questions by students', () => {
     expect(await screen.findByRole('button', { name: /Let it into the bank/ })).toBeTruthy()
   })
 
+  it('stay on the desk once they are let in, wherever the list puts them', async () => {
+    const after = queue({ state: 'let in', itemId: 'q9' })
+    const moved = { ...after, proposals: [...after.proposals].reverse() }
+    serveAlso({ 'POST /api/proposals/p1/let-in': moved })
+    const user = show(<QueueDesk />)
+    await user.click(await screen.findByRole('button', { name: /Let it into the bank/ }))
+    expect(await screen.findByRole('link', { name: 'Improve it there' })).toBeTruthy()
+    expect(screen.getByRole('article', { name: 'The question of Ada Norwood' })).toBeTruthy()
+  })
+
   it('are sent back with words, which a refusal keeps', async () => {
     serveAlso({
       'POST /api/proposals/p1/send-back': new Refusal(409, 'This question is in the bank.', 'Take it back first.'),

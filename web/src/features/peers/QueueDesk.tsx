@@ -120,6 +120,8 @@ function Queue({
   useKeys({ j: { label: 'Next', run: () => step(1) }, k: { label: 'Previous', run: () => step(-1) } })
   const seen = (view: Schemas['PeersQueueView']) => {
     client.setQueryData(key, view)
+    // What was acted on moves to its place in the list, and stays on the desk.
+    if (chosen) goTo(chosen.id)
     void client.invalidateQueries({ queryKey: LIST, exact: true })
     void client.invalidateQueries({ queryKey: ['items'] })
   }

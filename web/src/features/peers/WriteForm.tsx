@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react'
 import { useEffect, useRef, useState, type FormEvent } from 'react'
+import { letter } from '@/answers/parts/letter'
 import { api, problemOf, take, type Problem, type Schemas } from '@/lib/api/client'
 import { dropLasting, keepLasting, lasting } from '@/lib/drafts/lasting'
 import { Button } from '@/ui/Button'
@@ -11,7 +12,6 @@ import { RightOne } from './RightOne'
 type Question = Schemas['ProposedQuestion']
 
 const MOST = 6
-const letter = (place: number) => String.fromCharCode(65 + place)
 const BLANK: Question = {
   prompt: '',
   options: [0, 1, 2].map(() => ({ text: '', why: '' })),

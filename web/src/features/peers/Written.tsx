@@ -1,8 +1,7 @@
+import { letter } from '@/answers/parts/letter'
 import type { Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Share } from '@/ui/Share'
-
-const letter = (place: number) => String.fromCharCode(65 + place)
 
 /** A student's question as it is read: options, the right one, why others would be taken, and how many took each. */
 export function Written({ question, taken }: { question: Schemas['ProposedQuestion']; taken: readonly number[] }) {
