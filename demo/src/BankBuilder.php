@@ -326,13 +326,16 @@ final class BankBuilder
             'alt' => Scenario::text($source['alt'] ?? ''),
         ] + (isset($source['sound']) ? [
             'file' => $this->files->store($who->teamId, 'audio/ogg', 'From the pilot boat', $this->scenario->sound(Scenario::text($source['sound']))),
+        ] : []) + (isset($source['film']) ? [
+            'file' => $this->files->store($who->teamId, 'video/webm', 'The tide pole', $this->scenario->film(Scenario::text($source['film']))),
         ] : []) + (isset($source['pdf']) ? [
             'file' => $this->sheet($who, Scenario::text($source['pdf'])),
         ] : []) + (isset($source['glossary']) ? ['glossary' => array_map(
             static fn (int|string $word, mixed $meaning): array => ['word' => (string) $word, 'meaning' => Scenario::text($meaning)],
             array_keys(Scenario::map($source['glossary'])),
             array_values(Scenario::map($source['glossary'])),
-        )] : []) + (isset($source['stops']) ? ['stops' => true] : [])];
+        )] : []) + (isset($source['stops']) ? ['stops' => true] : [])
+            + (isset($source['inOrder']) ? ['inOrder' => true] : [])];
     }
 
     /** A page as it came, kept page by page. */

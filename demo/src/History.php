@@ -118,6 +118,10 @@ final class History
         $this->sitAll($sound, 0.94);
         $this->handouts->close($lead, $sound);
 
+        $pole = $this->handOut($lead, 'watching', [$classes['8 Tern']]);
+        $this->sitAll($pole, 0.95);
+        $this->handouts->close($lead, $pole);
+
         $this->talk($lead, $teacher);
         $this->studentQuestions->tell($lead, $classes, $this->students);
 

@@ -57,6 +57,23 @@ final class Scenario
         return $this->projectDir.'/demo/sheets/'.basename($file);
     }
 
+    /** how long a source plays; 0 where nobody needs to know */
+    public function seconds(string $title): int
+    {
+        foreach ($this->bank('sources') as $source) {
+            if (self::text(self::map($source)['title'] ?? '') === $title) {
+                return (int) self::text(self::map($source)['seconds'] ?? '0');
+            }
+        }
+
+        return 0;
+    }
+
+    public function film(string $file): string
+    {
+        return (string) file_get_contents($this->projectDir.'/demo/films/'.basename($file));
+    }
+
     public function sound(string $file): string
     {
         return (string) file_get_contents($this->projectDir.'/demo/sounds/'.basename($file));

@@ -7,6 +7,7 @@ namespace ChalkLadder\Demo;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
@@ -14,6 +15,7 @@ use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
+use Symfony\Component\Uid\Uuid;
 
 /** Lets a simulated student sit, through the same acts as a real one. */
 final readonly class Sitter
@@ -34,6 +36,7 @@ final readonly class Sitter
     public function sit(SimulatedStudent $student, StudentUser $user, string $handoutId, array $slugs, int $counter): void
     {
         $view = $this->sittings->open($user, $handoutId);
+        $this->play($student, $user, $view);
         for ($pass = 0; $pass < 20; ++$pass) {
             $saves = [];
             foreach (self::openSteps($view) as $step) {
@@ -107,6 +110,24 @@ final readonly class Sitter
         $this->sittings->handIn($user, $view->id, new VisitInput($view->visit));
 
         return false;
+    }
+
+    /** Plays what the paper has to play: most to the end, some not, and the first seconds again by whoever finds them hard. */
+    private function play(SimulatedStudent $student, StudentUser $user, SittingView $view): void
+    {
+        foreach ($view->sources as $source) {
+            $seconds = $this->scenario->seconds($source->title);
+            if ($source->file === null || $seconds === 0) {
+                continue;
+            }
+            $until = $student->chance() < 0.8 ? $seconds : (int) ceil($seconds * $student->chance());
+            $again = $student->chance() < 0.55 - 0.15 * $student->ability ? 1 + (int) floor(2 * $student->chance()) : 0;
+            $times = [];
+            for ($second = 0; $second < $seconds; ++$second) {
+                $times[] = ($second < $until ? 1 : 0) + ($second < 4 ? $again : 0);
+            }
+            $this->sittings->played($user, $view->id, new PlayedInput($source->file, Uuid::v7()->toRfc4122(), 1000 * $seconds, $times));
+        }
     }
 
     /**

@@ -243,6 +243,9 @@ abstract class RouteCase extends ApiCase
                 'counter' => 5,
                 'clientId' => 'a',
             ]]],
+            'PUT /me/sittings/{last}/played' => [
+                'file' => $ids['shown'], 'device' => '0190a0a0-0000-7000-8000-0000000000d1', 'millis' => 2000, 'times' => [1, 0],
+            ],
             'POST /me/sittings/{sitting}/settle' => $step, 'POST /me/sittings/{sitting}/hint' => $step,
             'POST /me/sittings/{sitting}/go-on' => ['visit' => 1],
             'POST /me/sittings/{last}/hand-in' => ['visit' => 1], 'POST /me/sittings/{returned}/reply' => ['text' => 'Thanks'],

@@ -107,6 +107,7 @@ final class PaperReader
                     $s->textOrNull('file', 36),
                     $s->bool('stops', false),
                     self::glossary($s->children('glossary', Source::MOST_WORDS)),
+                    $s->bool('inOrder', false),
                 ),
                 $node->bool('breaks', false),
             );

@@ -17,6 +17,7 @@ final readonly class Source
     /**
      * @param string|null $file  a sound, a film or a PDF
      * @param bool        $stops playing, it stops where a question looks at it
+     * @param bool        $inOrder it is heard or watched in order: nobody goes on to what they have not been at yet
      * @param list<array{word: string, meaning: string}> $glossary words of the passage, with what they mean in plain ones
      */
     public function __construct(
@@ -27,13 +28,14 @@ final readonly class Source
         public ?string $file = null,
         public bool $stops = false,
         public array $glossary = [],
+        public bool $inOrder = false,
     ) {
     }
 
     /** The same with its passage cleaned. */
     public function withHtml(string $html): self
     {
-        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops, $this->glossary);
+        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops, $this->glossary, $this->inOrder);
     }
 
     /** How many numbered lines the passage has; they are counted through, also where other things stand between them. */
@@ -62,6 +64,7 @@ final readonly class Source
     {
         return ['title' => $this->title, 'html' => $this->html, 'picture' => $this->picture, 'alt' => $this->alt]
             + ($this->file === null ? [] : ['file' => $this->file]) + ($this->stops ? ['stops' => true] : [])
+            + ($this->inOrder ? ['inOrder' => true] : [])
             + ($this->glossary === [] ? [] : ['glossary' => $this->glossary]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
+use ChalkLadder\Core\Analysis\Watching;
 use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
@@ -17,6 +18,7 @@ use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
+use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -25,9 +27,11 @@ use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
 use ChalkLadder\Server\Sitting\Api\View\KeptView;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
+use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Entity\LateResponse;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
+use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\WorkList;
@@ -42,6 +46,7 @@ final readonly class Sittings
         private SittingRepository $sittings,
         private SittingReader $reader,
         private Saving $saving,
+        private Playing $playing,
         private WorkList $list,
         private Handouts $handouts,
         private Deadlines $deadlines,
@@ -142,6 +147,19 @@ final readonly class Sittings
 
             return new AnswersSavedView($kept, $sitting->state->value, Moment::iso($this->clock->now()));
         });
+    }
+
+    /** Keeps what was played of a source, and says how far the student has been in it. */
+    public function played(StudentUser $who, string $id, PlayedInput $input): PlayedView
+    {
+        $sitting = $this->reader->ofStudent($who->id, $id);
+        $file = strtolower($input->file);
+        if (!in_array($file, $sitting->edition->paper()->files(), true)) {
+            throw Problem::invalid(['file' => 'This is nothing that the paper plays.']);
+        }
+        $this->playing->keep($id, $who->id, $file, $input->device, $input->played());
+
+        return new PlayedView(Watching::of([$this->playing->of($id, $file)])->students[0]['until'] ?? 0.0);
     }
 
     /** Settles one answer, so that the student can be told at once how it stands. */

@@ -99,7 +99,7 @@ final class AccessTest extends RouteCase
         'POST /handouts/{handout}/take-back' => self::TEAM,
         'GET /outbox' => self::TEACHERS, 'GET /trail' => self::TEACHERS,
         'GET /handouts/{handout}/results' => self::TEAM, 'GET /handouts/{handout}/results/model' => self::TEAM,
-        'GET /handouts/{handout}/results/skills' => self::TEAM,
+        'GET /handouts/{handout}/results/skills' => self::TEAM, 'GET /handouts/{handout}/results/watched' => self::TEAM,
         'GET /handouts/{handout}/results/classes' => self::TEAM, 'GET /handouts/{handout}/results/change' => self::TEAM,
         'GET /handouts/{handout}/results/markers' => self::TEAM,
         'GET /handouts/{handout}/groups' => self::TEAM, 'POST /handouts/{handout}/groups' => self::TEAM,
@@ -121,6 +121,7 @@ final class AccessTest extends RouteCase
         // The other student is of the same class and may open the same handout, but never this sitting.
         'POST /me/handouts/{handout}/open' => self::STUDENTS,
         'GET /me/sittings/{sitting}' => self::OWN, 'PUT /me/sittings/{sitting}/responses' => self::OWN,
+        'PUT /me/sittings/{last}/played' => self::OWN,
         'POST /me/sittings/{sitting}/settle' => self::OWN, 'POST /me/sittings/{sitting}/hint' => self::OWN,
         'POST /me/sittings/{sitting}/go-on' => self::OWN, 'POST /me/sittings/{last}/hand-in' => self::OWN,
         'POST /me/sittings/{returned}/reply' => self::OWN, 'GET /me/sittings/{sitting}/live' => self::OWN,

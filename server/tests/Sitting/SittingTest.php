@@ -55,6 +55,9 @@ final class SittingTest extends ApiCase
         $see('PUT', '/me/proposals/{id}', '0190a0a0-0000-7000-8000-0000000000f3', self::written($asked['invitation'], 'turns it round'));
         // What is right is told with the answer; why others would be wrong, only to whoever takes them.
         $see('POST', '/me/proposals/{id}/answer', $asked['question'], ['option' => 0, 'version' => 1]);
+        $see('PUT', '/me/sittings/{id}/played', $id, [
+            'file' => $this->world->items['choice'], 'device' => $this->world->items['text'], 'millis' => 900, 'times' => [1],
+        ]);
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
                 $see(

@@ -55,6 +55,16 @@ export const ask = {
       queryFn: () =>
         take(api.GET('/api/handouts/{id}/results', { params: { path: { id }, query: group ? { class: group } : {} } })),
     }),
+  watched: (id: string, group: string) =>
+    queryOptions({
+      queryKey: ['results', id, 'watched', { group }],
+      queryFn: () =>
+        take(
+          api.GET('/api/handouts/{id}/results/watched', {
+            params: { path: { id }, query: group ? { class: group } : {} },
+          }),
+        ),
+    }),
   groupings: () => queryOptions({ queryKey: ['groupings'], queryFn: () => take(api.GET('/api/groupings')) }),
   grouping: (id: string) =>
     queryOptions({

@@ -1,9 +1,11 @@
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { say } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { stretchOf, type Look } from './looks'
 import { Shown } from './Shown'
 import { useAbout } from './useAbout'
+import { useCounted } from './useCounted'
+import { usePlayed } from './usePlayed'
 import { clock } from './words'
 
 /**
@@ -15,12 +17,15 @@ export function Played({
   title,
   looks = [],
   stops = false,
+  inOrder = false,
   onStop,
 }: {
   file: string
   title: string
   looks?: readonly Look[]
   stops?: boolean
+  /** nobody leaps ahead of where they have been */
+  inOrder?: boolean
   /** brings the question that it has stopped at */
   onStop?: (entry: string) => void
 }) {
@@ -31,35 +36,16 @@ export function Played({
     .filter((look) => look.at.moment !== undefined)
     .sort((a, b) => (a.at.moment ?? 0) - (b.at.moment ?? 0))
   const player = () => host.current?.querySelector<HTMLMediaElement>('audio, video') ?? null
-  const latest = useRef({ moments, onStop })
-  useEffect(() => {
-    latest.current = { moments, onStop }
+  usePlayed(host, (from, to, player) => {
+    if (!stops || player.paused) return
+    const met = moments.find(({ at }) => from < stretchOf(at)[1] && stretchOf(at)[1] <= to)
+    if (!met) return
+    player.pause()
+    setStopped(met)
+    say(`Stopped for question ${met.number}.`)
+    onStop?.(met.entry)
   })
-  useEffect(() => {
-    const place = host.current
-    if (!stops || !place) return
-    let before = 0
-    // Events of players do not bubble; they are met on their way down.
-    const played = (event: Event) => {
-      const { currentTime, paused, seeking } = event.target as HTMLMediaElement
-      const from = before
-      before = currentTime
-      if (paused || seeking) return
-      const met = latest.current.moments.find(({ at }) => from < stretchOf(at)[1] && stretchOf(at)[1] <= currentTime)
-      if (!met) return
-      ;(event.target as HTMLMediaElement).pause()
-      setStopped(met)
-      say(`Stopped for question ${met.number}.`)
-      latest.current.onStop?.(met.entry)
-    }
-    const sought = (event: Event) => (before = (event.target as HTMLMediaElement).currentTime)
-    place.addEventListener('timeupdate', played, true)
-    place.addEventListener('seeked', sought, true)
-    return () => {
-      place.removeEventListener('timeupdate', played, true)
-      place.removeEventListener('seeked', sought, true)
-    }
-  }, [stops])
+  const ordered = useCounted(host, file, inOrder)
   const playFrom = (moment: number) => {
     const media = player()
     if (!media) return
@@ -72,6 +58,7 @@ export function Played({
       {about ? (
         <Shown file={about} alt={about.kind === 'pdf' ? about.name : title || about.name} looks={looks} />
       ) : null}
+      {ordered ? <p className="mt-1 text-[15px] text-quiet">{ordered}</p> : null}
       {moments.length > 0 ? (
         <div className="mt-2 flex flex-wrap items-center gap-2 text-[15px]">
           {stopped ? (

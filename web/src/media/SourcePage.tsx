@@ -56,7 +56,14 @@ export function SourcePage({
         </div>
       ) : null}
       {source.file ? (
-        <Played file={source.file} title={source.title} looks={looks} stops={source.stops} onStop={onStop} />
+        <Played
+          file={source.file}
+          title={source.title}
+          looks={looks}
+          stops={source.stops}
+          inOrder={source.inOrder}
+          onStop={onStop}
+        />
       ) : null}
       <div ref={passage}>
         {source.glossary.length > 0 ? <Glossed html={html} glossary={source.glossary} /> : <Rich html={html} />}

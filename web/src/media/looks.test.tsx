@@ -1,7 +1,8 @@
-import { fireEvent, screen } from '@testing-library/react'
+import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { show } from '@/testing/page'
 import { inWords, type Look } from './looks'
+import { bodies, serve } from '@/testing/server'
 import { MediaProvider } from './place'
 import { SourcePage } from './SourcePage'
 
@@ -13,6 +14,7 @@ const source = {
   file: 'call',
   stops: true,
   glossary: [],
+  inOrder: false,
 }
 const look = (number: number, at: Omit<Look['at'], 'source'>, current = false): Look => ({
   entry: `e${number}`,
@@ -21,7 +23,7 @@ const look = (number: number, at: Omit<Look['at'], 'source'>, current = false): 
   at: { source: 'log', ...at },
 })
 const onStop = vi.fn()
-const open = (looks: Look[], stops = true) =>
+const open = (looks: Look[], stops = true, more: { inOrder?: boolean; plays?: string | null } = {}) =>
   show(
     <MediaProvider
       value={{
@@ -40,9 +42,10 @@ const open = (looks: Look[], stops = true) =>
         ],
         uploads: null,
         scope: null,
+        plays: more.plays,
       }}
     >
-      <SourcePage source={{ ...source, stops }} looks={looks} onStop={onStop} />
+      <SourcePage source={{ ...source, stops, inOrder: more.inOrder ?? false }} looks={looks} onStop={onStop} />
     </MediaProvider>,
   )
 const here = () => [...document.querySelectorAll('[data-here]')].map((line) => line.textContent)
@@ -103,6 +106,81 @@ describe('What a question looks at', () => {
     Object.defineProperty(player, 'currentTime', { value: 9, writable: true })
     fireEvent.timeUpdate(player)
     expect(onStop).not.toHaveBeenCalled()
+  })
+
+  const playing = async (seconds: number) => {
+    const player = await screen.findByLabelText<HTMLAudioElement>('The log')
+    for (const [name, value] of Object.entries({ duration: seconds, paused: false, currentTime: 0 }))
+      Object.defineProperty(player, name, { value, writable: true, configurable: true })
+    fireEvent.loadedMetadata(player)
+    return {
+      player,
+      plays: (to: number) => {
+        player.currentTime = to
+        fireEvent.timeUpdate(player)
+      },
+      leaps: (to: number) => {
+        player.currentTime = to
+        fireEvent.seeking(player)
+        fireEvent.timeUpdate(player)
+        fireEvent.seeked(player)
+      },
+    }
+  }
+  const times = () =>
+    bodies('PUT', '/api/me/sittings/sit1/played')
+      .map((body) => (body as { times: number[] }).times)
+      .at(-1)
+
+  it('is counted as it is played, and goes on being so after a reload', async () => {
+    localStorage.clear()
+    serve({ 'PUT /api/me/sittings/sit1/played': { until: 0 } })
+    open([], false, { plays: 'sit1' })
+    const { player, plays, leaps } = await playing(4)
+    plays(0.9)
+    plays(1.8)
+    leaps(0)
+    plays(0.6)
+    leaps(3.2)
+    plays(3.4)
+    fireEvent.pause(player)
+    await vi.waitFor(() => expect(times()).toEqual([2, 1, 0, 0]))
+    cleanup()
+    open([], false, { plays: 'sit1' })
+    const again = await playing(4)
+    again.plays(0.7)
+    fireEvent.pause(again.player)
+    await vi.waitFor(() => expect(times()).toEqual([3, 1, 0, 0]))
+    expect(
+      new Set(bodies('PUT', '/api/me/sittings/sit1/played').map((body) => (body as { device: string }).device)).size,
+    ).toBe(1)
+  })
+
+  it('is played in order: not ahead of where one has been, here or on another device', async () => {
+    localStorage.clear()
+    serve({ 'PUT /api/me/sittings/sit1/played': { until: 30 } })
+    open([], false, { plays: 'sit1', inOrder: true })
+    const { player, plays, leaps } = await playing(60)
+    await vi.waitFor(() => expect(times()).toHaveLength(60))
+    plays(2)
+    leaps(29)
+    expect(player.currentTime).toBe(29)
+    leaps(45)
+    expect(player.currentTime).toBe(30)
+    expect(screen.getAllByText(/You have played it up to 0:30/)).not.toHaveLength(0)
+    leaps(1)
+    expect(player.currentTime).toBe(1)
+  })
+
+  it('holds nobody back who marks it, and counts nothing there', async () => {
+    serve({})
+    open([], false, { inOrder: true })
+    const { player, plays, leaps } = await playing(60)
+    plays(2)
+    leaps(45)
+    expect(player.currentTime).toBe(45)
+    fireEvent.pause(player)
+    expect(bodies('PUT', '/api/me/sittings/sit1/played')).toEqual([])
   })
 
   it('has words that say what they mean where they are pressed or entered, until one is done', async () => {

@@ -13,6 +13,8 @@ export type MediaPlace = {
   uploads: string | null
   /** What belongs together on this device, such as one question of a sitting, and goes on there after a reload; null: nothing. */
   scope: string | null
+  /** What is played here is a student's: of which sitting; null: it is tried and counted nowhere. */
+  plays?: string | null
 }
 
 const pathOf = (files: string) => (id: string, page?: number) =>

@@ -14,6 +14,7 @@ use ChalkLadder\Server\Results\Api\View\RecordByUseView;
 use ChalkLadder\Server\Results\Api\View\ResultsView;
 use ChalkLadder\Server\Results\Api\View\SkillsView;
 use ChalkLadder\Server\Results\Api\View\TermRecordsView;
+use ChalkLadder\Server\Results\Api\View\WatchedAllView;
 use ChalkLadder\Server\Results\Changes;
 use ChalkLadder\Server\Results\Comparisons;
 use ChalkLadder\Server\Results\Models;
@@ -22,6 +23,7 @@ use ChalkLadder\Server\Results\RecordByUse;
 use ChalkLadder\Server\Results\Results;
 use ChalkLadder\Server\Results\SkillTable;
 use ChalkLadder\Server\Results\TermRecords;
+use ChalkLadder\Server\Results\Watched;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -40,6 +42,7 @@ final readonly class ResultsController
         private Moderation $moderation,
         private RecordByUse $records,
         private TermRecords $terms,
+        private Watched $watched,
     ) {
     }
 
@@ -72,6 +75,12 @@ final readonly class ResultsController
     public function skills(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $class = ''): SkillsView
     {
         return $this->skills->show($who->teamId, $id, $class);
+    }
+
+    #[Route('/handouts/{id}/results/watched', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    public function watched(#[CurrentUser] StaffUser $who, string $id, #[MapQueryParameter] string $class = ''): WatchedAllView
+    {
+        return $this->watched->show($who->teamId, $id, $class);
     }
 
     #[Route('/handouts/{id}/results/classes', requirements: ['id' => Requirement::UUID], methods: ['GET'])]

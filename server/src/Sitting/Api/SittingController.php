@@ -7,12 +7,14 @@ namespace ChalkLadder\Server\Sitting\Api;
 use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
+use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\StepInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
+use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Sittings;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -51,6 +53,12 @@ final readonly class SittingController
     public function save(#[CurrentUser] StudentUser $who, string $id, #[MapDocument] SavesInput $input): AnswersSavedView
     {
         return $this->sittings->save($who, $id, $input);
+    }
+
+    #[Route('/sittings/{id}/played', methods: ['PUT'])]
+    public function played(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] PlayedInput $input): PlayedView
+    {
+        return $this->sittings->played($who, $id, $input);
     }
 
     #[Route('/sittings/{id}/settle', methods: ['POST'])]

@@ -18,6 +18,7 @@ final readonly class SittingBackup implements TeamTables
         return [
             'sitting' => 't.team_id = :team',
             'response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
+            'played' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
             'late_response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
         ];
     }

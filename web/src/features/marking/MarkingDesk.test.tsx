@@ -64,6 +64,7 @@ const desk = (change: Partial<Schemas['MarkingDeskView']> = {}): Schemas['Markin
       file: null,
       stops: false,
       glossary: [],
+    inOrder: false,
     },
   ],
   looksAt: null,

@@ -47,6 +47,8 @@ describe('A source', () => {
     expect(now.glossary).toBeUndefined()
     await user.click(screen.getByLabelText('Playing, it stops where a question looks at it'))
     expect(now.stops).toBe(true)
+    await user.click(screen.getByLabelText(/It is played in order/))
+    expect([now.stops, now.inOrder]).toEqual([true, true])
   })
 
   it('is given as a file or spoken here', async () => {

@@ -47,11 +47,18 @@ export function SourceForm({
         </Button>
       ) : null}
       {source.file && pages === 0 ? (
-        <Tick
-          label="Playing, it stops where a question looks at it"
-          checked={source.stops ?? false}
-          onChange={(stops) => onChange({ ...source, stops: stops || undefined })}
-        />
+        <>
+          <Tick
+            label="Playing, it stops where a question looks at it"
+            checked={source.stops ?? false}
+            onChange={(stops) => onChange({ ...source, stops: stops || undefined })}
+          />
+          <Tick
+            label="It is played in order: nobody skips ahead of where they have been"
+            checked={source.inOrder ?? false}
+            onChange={(inOrder) => onChange({ ...source, inOrder: inOrder || undefined })}
+          />
+        </>
       ) : null}
       <TextPictures>
         <RichEditor
@@ -80,14 +87,14 @@ export function SourceForm({
   )
 }
 
-const LONGEST = 600
+const LONGEST = { sound: 600, film: 300 } as const
 
-/** What is heard, watched or leafed through: given as a file, or spoken here. */
+/** What is heard, watched or leafed through: given as a file, or spoken or filmed here. */
 function FileOf({ file, onFile }: { file: string | undefined; onFile: (file: string | null) => void }) {
   const [about] = useAbout(file ? [file] : [])
-  const [speaking, setSpeaking] = useState(false)
+  const [recording, setRecording] = useState<keyof typeof LONGEST | null>(null)
   const { all, add, giveUp } = useSendings((sent) => {
-    setSpeaking(false)
+    setRecording(null)
     onFile(sent.id)
   })
   if (file)
@@ -102,10 +109,14 @@ function FileOf({ file, onFile }: { file: string | undefined; onFile: (file: str
   return (
     <div className="flex flex-col items-start gap-2">
       <OnItsWayList all={all} giveUp={giveUp} />
-      {speaking ? (
+      {recording ? (
         all.length === 0 ? (
-          <Recorder medium="sound" seconds={LONGEST} onRecorded={(blob, name) => add(blob, name, ['sound'])}>
-            <Button kind="quiet" onClick={() => setSpeaking(false)}>
+          <Recorder
+            medium={recording}
+            seconds={LONGEST[recording]}
+            onRecorded={(blob, name) => add(blob, name, [recording])}
+          >
+            <Button kind="quiet" onClick={() => setRecording(null)}>
               Give a file instead
             </Button>
           </Recorder>
@@ -120,9 +131,14 @@ function FileOf({ file, onFile }: { file: string | undefined; onFile: (file: str
             megabytes={50}
             onChange={([id]) => id && onFile(id)}
           />
-          <Button kind="quiet" size="small" className="-ml-2" onClick={() => setSpeaking(true)}>
-            Speak it here
-          </Button>
+          <div className="-ml-2 flex gap-1">
+            <Button kind="quiet" size="small" onClick={() => setRecording('sound')}>
+              Speak it here
+            </Button>
+            <Button kind="quiet" size="small" onClick={() => setRecording('film')}>
+              Film it here
+            </Button>
+          </div>
         </>
       )}
     </div>

@@ -25,6 +25,7 @@ import { ModelPanel, PersonMap } from './PersonMap'
 import { QuestionPanel, QuestionTable } from './Questions'
 import { Skills } from './Skills'
 import { Rungs, Students } from './Students'
+import { Watched } from './Watched'
 
 type Results = Schemas['ResultsResultsView']
 type Question = Schemas['ResultsQuestionView']
@@ -141,7 +142,10 @@ export default function ResultsDesk() {
               ) : view === 'skills' ? (
                 <Skills id={id} group={group} />
               ) : view === 'pace' ? (
-                <Pace students={r.students} handoutId={id} />
+                <div className="flex flex-col gap-6">
+                  <Pace students={r.students} handoutId={id} />
+                  <Watched id={id} group={group} />
+                </div>
               ) : view === 'classes' ? (
                 <Classes id={id} />
               ) : view === 'markers' ? (

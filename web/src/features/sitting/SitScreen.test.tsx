@@ -233,6 +233,7 @@ describe('A student at work', () => {
     file: null,
     stops: false,
     glossary: [],
+    inOrder: false,
   }
   it('reads a source that no question is read with by itself, with its picture described', async () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })

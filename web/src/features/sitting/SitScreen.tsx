@@ -128,7 +128,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     localStorage.setItem(STORE, String(next))
   }
   const place = useMemo(
-    () => ({ ...driver.media, scope: step ? keyOf(view.id, step.entry, step.try) : view.id }),
+    () => ({
+      ...driver.media,
+      scope: step ? keyOf(view.id, step.entry, step.try) : view.id,
+      // Where nothing is sent, what is played is counted nowhere.
+      plays: driver.media.uploads && view.id,
+    }),
     [driver.media, view.id, step],
   )
   return (

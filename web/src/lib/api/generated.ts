@@ -836,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/results/watched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resultsWatched"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/return": {
         parameters: {
             query?: never;
@@ -1517,6 +1533,22 @@ export interface paths {
         };
         get: operations["lookoutLiveStudent"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sittings/{id}/played": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sittingPlayed"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2899,6 +2931,7 @@ export interface components {
             file: string | null;
             stops: boolean;
             glossary: components["schemas"]["PaperGlossView"][];
+            inOrder: boolean;
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -3408,6 +3441,11 @@ export interface components {
             skills: components["schemas"]["ResultsSkillView"][];
             students: components["schemas"]["ResultsSkillRowView"][];
         };
+        ResultsStretchView: {
+            from: number;
+            to: number;
+            times: number;
+        };
         ResultsStudentMoveView: {
             studentId: string;
             name: string;
@@ -3449,6 +3487,28 @@ export interface components {
             edition: number;
             classes: components["schemas"]["ResultsClassUseView"][];
             question: components["schemas"]["ResultsQuestionView"];
+        };
+        ResultsWatchedAllView: {
+            sources: components["schemas"]["ResultsWatchedView"][];
+        };
+        ResultsWatchedStudentView: {
+            studentId: string;
+            name: string;
+            share: number;
+            times: number;
+            until: number;
+        };
+        ResultsWatchedView: {
+            file: string;
+            title: string;
+            kind: string;
+            seconds: number;
+            part: number;
+            shares: number[];
+            times: number[];
+            through: components["schemas"]["ResultsFigureView"];
+            again: components["schemas"]["ResultsStretchView"][];
+            students: components["schemas"]["ResultsWatchedStudentView"][];
         };
         RosterClassInput: {
             name?: string;
@@ -3541,6 +3601,15 @@ export interface components {
         SittingOwnWorkView: {
             name: string;
             handouts: components["schemas"]["SittingOwnWorkRowView"][];
+        };
+        SittingPlayedInput: {
+            file?: string;
+            device?: string;
+            millis?: number;
+            times?: number[];
+        };
+        SittingPlayedView: {
+            until: number;
         };
         SittingPreviewInput: {
             feedback?: string;
@@ -4173,6 +4242,8 @@ export interface components {
             file?: string;
             /** @description Playing, it stops where a question looks at it. */
             stops?: boolean;
+            /** @description It is heard or watched in order: nobody goes on to what they have not been at yet. */
+            inOrder?: boolean;
             glossary?: components["schemas"]["Gloss"][];
         };
         QuestionEntry: {
@@ -6759,6 +6830,39 @@ export interface operations {
             };
         };
     };
+    resultsWatched: {
+        parameters: {
+            query?: {
+                class?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsWatchedAllView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markingReturnState: {
         parameters: {
             query?: never;
@@ -8352,6 +8456,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sittingPlayed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingPlayedInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingPlayedView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -12,6 +12,7 @@ final readonly class PlacedSourceView
     /**
      * @param string|null $file  a sound, a film or a PDF
      * @param bool        $stops playing, it stops where a question looks at it
+     * @param bool        $inOrder nobody goes on to what they have not been at yet
      * @param list<GlossView> $glossary words of the passage that are told in plain ones
      */
     private function __construct(
@@ -23,6 +24,7 @@ final readonly class PlacedSourceView
         public ?string $file,
         public bool $stops,
         public array $glossary,
+        public bool $inOrder,
     ) {
     }
 
@@ -38,7 +40,7 @@ final readonly class PlacedSourceView
             $s = $entry->source;
             if ($s !== null) {
                 $glossary = array_map(static fn (array $g): GlossView => new GlossView($g['word'], $g['meaning']), $s->glossary);
-                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file, $s->stops, $glossary);
+                $views[] = new self($entry->id, $s->title, $s->html, $s->picture, $s->alt, $s->file, $s->stops, $glossary, $s->inOrder);
             }
         }
 
