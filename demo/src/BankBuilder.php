@@ -335,6 +335,12 @@ final class BankBuilder
             array_keys(Scenario::map($source['glossary'])),
             array_values(Scenario::map($source['glossary'])),
         )] : []) + (isset($source['stops']) ? ['stops' => true] : [])
+            + (isset($source['link']) ? ['link' => Scenario::text($source['link'])] : [])
+            + (isset($source['pieces']) ? ['pieces' => array_map(
+                static fn (int|string $text, mixed $copies): array => ['text' => (string) $text, 'copies' => (int) Scenario::text($copies)],
+                array_keys(Scenario::map($source['pieces'])),
+                array_values(Scenario::map($source['pieces'])),
+            )] : [])
             + (isset($source['inOrder']) ? ['inOrder' => true] : [])];
     }
 

@@ -133,6 +133,19 @@ final readonly class Paper
         return array_values(array_unique(array_filter($files, is_string(...))));
     }
 
+    /** @return list<string> ids of the pictures that boards were drawn on: kept with them, and shown to nobody who reads the paper */
+    public function undersides(): array
+    {
+        $files = [];
+        foreach ($this->sections as $section) {
+            foreach ($section->entries as $entry) {
+                $files[] = $entry->source?->board?->picture?->file;
+            }
+        }
+
+        return array_values(array_unique(array_filter($files, is_string(...))));
+    }
+
     public function entry(string $id): ?Entry
     {
         foreach ($this->sections as $section) {

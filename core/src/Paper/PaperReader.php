@@ -108,6 +108,9 @@ final class PaperReader
                     $s->bool('stops', false),
                     self::glossary($s->children('glossary', Source::MOST_WORDS)),
                     $s->bool('inOrder', false),
+                    $s->has('board') ? Board::read($s->child('board')) : null,
+                    Link::read($s, 'link'),
+                    array_map(Piece::read(...), $s->children('pieces', Piece::MOST)),
                 ),
                 $node->bool('breaks', false),
             );

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace ChalkLadder\Core\Paper;
 
 /**
- * Something that questions refer to: a passage, a picture, a sound, a clip or a document kept page by page, or several of these. Files are
- * named by their ids. The passage of a sound or a clip is its transcript, or what is said before it.
+ * Something that questions refer to: a passage, a picture or a drawn board, a sound, a clip, a document kept page by page, a page outside,
+ * or several of these. Files are named by their ids. The passage of a sound or a clip is its transcript, or what is said before it.
  */
 final readonly class Source
 {
@@ -19,6 +19,9 @@ final readonly class Source
      * @param bool        $stops playing, it stops where a question looks at it
      * @param bool        $inOrder it is heard or watched in order: nobody goes on to what they have not been at yet
      * @param list<array{word: string, meaning: string}> $glossary words of the passage, with what they mean in plain ones
+     * @param Board|null  $board   what the picture was made of, where a teacher drew it
+     * @param string|null $link    address of a page outside, opened beside the paper
+     * @param list<Piece> $pieces  to be moved about on its picture
      */
     public function __construct(
         public string $title,
@@ -29,13 +32,28 @@ final readonly class Source
         public bool $stops = false,
         public array $glossary = [],
         public bool $inOrder = false,
+        public ?Board $board = null,
+        public ?string $link = null,
+        public array $pieces = [],
     ) {
     }
 
     /** The same with its passage cleaned. */
     public function withHtml(string $html): self
     {
-        return new self($this->title, $html, $this->picture, $this->alt, $this->file, $this->stops, $this->glossary, $this->inOrder);
+        return new self(
+            $this->title,
+            $html,
+            $this->picture,
+            $this->alt,
+            $this->file,
+            $this->stops,
+            $this->glossary,
+            $this->inOrder,
+            $this->board,
+            $this->link,
+            $this->pieces,
+        );
     }
 
     /** How many numbered lines the passage has; they are counted through, also where other things stand between them. */
@@ -65,6 +83,9 @@ final readonly class Source
         return ['title' => $this->title, 'html' => $this->html, 'picture' => $this->picture, 'alt' => $this->alt]
             + ($this->file === null ? [] : ['file' => $this->file]) + ($this->stops ? ['stops' => true] : [])
             + ($this->inOrder ? ['inOrder' => true] : [])
-            + ($this->glossary === [] ? [] : ['glossary' => $this->glossary]);
+            + ($this->glossary === [] ? [] : ['glossary' => $this->glossary])
+            + ($this->board === null ? [] : ['board' => $this->board->toArray()])
+            + ($this->link === null ? [] : ['link' => $this->link])
+            + ($this->pieces === [] ? [] : ['pieces' => array_map(static fn (Piece $p): array => $p->toArray(), $this->pieces)]);
     }
 }

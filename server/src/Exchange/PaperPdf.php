@@ -77,12 +77,11 @@ final readonly class PaperPdf
         );
     }
 
-    public function ask(StaffUser $who, string $paperId, bool $withKey, string $version = '', bool $large = false): PrintJobView
+    public function ask(StaffUser $who, string $paperId, PrintWish $wish): PrintJobView
     {
-        if ($version !== '' && !in_array($version, PrintWish::VERSIONS, true)) {
+        if ($wish->version !== '' && !in_array($wish->version, PrintWish::VERSIONS, true)) {
             throw Problem::invalid(['version' => 'Versions are: '.implode(', ', PrintWish::VERSIONS).'.']);
         }
-        $wish = new PrintWish($withKey, $version, $large);
         $this->papers->draft($who->teamId, $paperId);
         if ($this->queue->of($who->id, $this->clock->now()) >= self::MOST_EACH) {
             throw new Problem(429, 'You wait for several PDFs already.', 'Let one of them finish, or cancel it.');
@@ -129,6 +128,7 @@ final readonly class PaperPdf
             'key' => $wish->withKey ? 1 : 0,
             'version' => $wish->version,
             'large' => $wish->large ? 1 : 0,
+            'sheet' => $wish->sheet ? 1 : 0,
             'ticket' => $this->ticket->issue($who->teamId, $paperId),
         ]);
         $state = PrintState::Failed;

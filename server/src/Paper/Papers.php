@@ -245,7 +245,7 @@ final readonly class Papers
         }
         // Of what kind questions are is for the server to say, when it is published.
         $cleaned = $paper->withSections($sections)->knowingKinds(null);
-        if (!$this->files->hasAll($teamId, $cleaned->files())) {
+        if (!$this->files->hasAll($teamId, array_values(array_unique([...$cleaned->files(), ...$cleaned->undersides()])))) {
             throw Problem::invalid(['file' => 'A file of this paper is not one of the team’s.']);
         }
 

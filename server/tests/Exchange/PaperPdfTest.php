@@ -50,8 +50,8 @@ final class PaperPdfTest extends ApiCase
         $this->as($this->world->teacher);
         $path = '/papers/'.$this->world->paperId.'/pdf';
         $this->refused(422, 'POST', $path.'?version=E');
-        self::assertSame('waiting', $this->get('POST', $path.'?version=B&key=true&large=true')->text('state'));
-        $job = $this->tables->row("SELECT concat_ws(' ', version, with_key, large) AS wish FROM print_job");
+        self::assertSame('waiting', $this->get('POST', $path.'?version=B&key=true&large=true&sheet=true')->text('state'));
+        $job = $this->tables->row("SELECT concat_ws(' ', version, with_key, large, sheet) AS wish FROM print_job");
         self::assertSame('B t t', $job?->text('wish'));
     }
 

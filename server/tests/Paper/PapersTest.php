@@ -183,6 +183,38 @@ final class PapersTest extends ApiCase
         );
     }
 
+    public function testWhatABoardWasDrawnOnReachesNoStudent(): void
+    {
+        $files = $this->world->get(Files::class);
+        [$made, $under] = array_map(
+            fn (string $bytes): string => $files->store($this->world->teacher->teamId, 'image/png', "$bytes.png", $bytes),
+            ['made', 'under'],
+        );
+        $foreign = $files->store($this->world->stranger->teamId, 'image/png', 'z.png', 'z');
+        $with = fn (string $file): array => ['sections' => [['id' => 's1', 'title' => 'Board', 'route' => null, 'entries' => [
+            ['id' => 'board', 'kind' => 'source', 'source' => [
+                'title' => 'A board', 'html' => '', 'picture' => $made, 'alt' => 'A chart, partly covered', 'link' => 'https://harbour.example/a',
+                'pieces' => [['text' => 'buoy', 'copies' => 2]],
+                'board' => ['ground' => 'picture', 'picture' => ['file' => $file, 'width' => 9, 'height' => 9, 'alt' => ''], 'strokes' => [
+                    ['tool' => 'words', 'colour' => 0, 'width' => 30, 'at' => 0, 'points' => '5 5 0', 'text' => 'SECRET'],
+                ]],
+            ]],
+            ['id' => 'e-text', 'kind' => 'question', 'item' => $this->world->items['text'], 'points' => '2'],
+        ]]]] + $this->world->paperDocument();
+        $this->refused(422, 'PUT', $this->path, ['paper' => $with($foreign), 'version' => 1]);
+        $this->get('PUT', $this->path, ['paper' => $with($under), 'version' => 1]);
+        $edition = $this->get('POST', "$this->path/publish", ['version' => 2])->text('editionId');
+        $handout = $this->world->handOut([], $edition);
+
+        $opened = (string) $this->as($this->world->students['Ada Okafor'])->ask('POST', "/me/handouts/$handout/open")->getContent();
+        self::assertStringContainsString('harbour.example', $opened);
+        self::assertStringNotContainsString($under, $opened);
+        self::assertStringNotContainsString('SECRET', $opened);
+        self::assertSame([['text' => 'buoy', 'copies' => 2]], Json::of($opened)->at('sources.0.pieces'));
+        self::assertSame(200, $this->ask('GET', "/me/files/$made")->getStatusCode());
+        $this->refused(404, 'GET', "/me/files/$under");
+    }
+
     public function testASoundIsHeardBesideItsQuestionsByThoseWhosePaperHoldsItAndIsNotPrinted(): void
     {
         $files = $this->world->get(Files::class);

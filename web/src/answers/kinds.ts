@@ -40,7 +40,12 @@ export type InputProps<T extends ItemType> = {
   heading: string
 }
 export type GivenProps<T extends ItemType> = { face: FaceOf<T>; value: Value | null }
-export type PaperProps<T extends ItemType> = { rule: RuleOf<T>; withKey: boolean }
+export type PaperProps<T extends ItemType> = {
+  rule: RuleOf<T>
+  withKey: boolean
+  /** on a sheet of its own, with the question elsewhere: only what is filled in */
+  brief?: boolean
+}
 
 /** A component that is fetched when it is first needed. */
 export type Part<P> = ((props: P) => ReactNode) & { load: () => Promise<unknown> }

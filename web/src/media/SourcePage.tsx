@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react'
+import { useEffect, useMemo, useRef, type ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
 import { later } from '@/ui/later'
@@ -12,6 +12,11 @@ const Glossed = later(
   ({ html }) => <Rich html={html} />,
 )
 const Played = later(() => import('./Played').then((it) => it.Played))
+const LinkCard = later(() => import('./LinkCard').then((it) => it.LinkCard))
+const Pieces = later(
+  () => import('./Pieces').then((it) => it.Pieces),
+  ({ children }) => children,
+)
 
 /** A passage with some of its numbered lines marked. */
 function lit(html: string, from: number, to: number): string {
@@ -28,12 +33,12 @@ export function SourcePage({
   looks = [],
   onStop,
 }: {
-  source: Omit<Schemas['PaperPlacedSourceView'], 'entry'>
+  source: Schemas['PaperPlacedSourceView']
   /** of this source */
   looks?: readonly Look[]
   onStop?: (entry: string) => void
 }) {
-  const { urlOf } = useMedia()
+  const { urlOf, plays } = useMedia()
   const passage = useRef<HTMLDivElement>(null)
   const looked = looks.find((look) => look.current)
   const [from, to] = (looked && linesOf(looked.at)) ?? [0, 0]
@@ -47,14 +52,22 @@ export function SourcePage({
     if (line.top < frame.top || line.bottom > frame.bottom)
       scroller.scrollTop += line.top - frame.top - frame.height / 4
   }, [html])
+  const picture: ReactNode = source.picture ? (
+    <div className="relative">
+      <img src={urlOf(source.picture)} alt={source.alt} draggable={false} className="w-full rounded" />
+      <PlacePins looks={looks.filter((look) => look.at.page === undefined)} />
+    </div>
+  ) : null
   return (
     <div className="rounded border bg-ground p-4">
-      {source.picture ? (
-        <div className="relative">
-          <img src={urlOf(source.picture)} alt={source.alt} className="w-full rounded" />
-          <PlacePins looks={looks.filter((look) => look.at.page === undefined)} />
-        </div>
-      ) : null}
+      {source.pieces.length > 0 && plays !== undefined ? (
+        <Pieces pieces={source.pieces} of={source.entry}>
+          {picture ?? <div className="aspect-3/2 w-full rounded border border-edge bg-white" />}
+        </Pieces>
+      ) : (
+        picture
+      )}
+      {source.link ? <LinkCard link={source.link} title={source.title} /> : null}
       {source.file ? (
         <Played
           file={source.file}

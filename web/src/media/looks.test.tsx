@@ -7,6 +7,7 @@ import { MediaProvider } from './place'
 import { SourcePage } from './SourcePage'
 
 const source = {
+  entry: 'log',
   title: 'The log',
   html: '<ol data-lines=""><li><p>one</p></li><li><p>two</p></li></ol><p>–</p><ol data-lines=""><li><p>three</p></li></ol>',
   picture: 'chart',
@@ -15,6 +16,8 @@ const source = {
   stops: true,
   glossary: [],
   inOrder: false,
+  link: null,
+  pieces: [],
 }
 const look = (number: number, at: Omit<Look['at'], 'source'>, current = false): Look => ({
   entry: `e${number}`,

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Exchange\Api;
 
 use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
+use ChalkLadder\Server\Exchange\Entity\PrintWish;
 use ChalkLadder\Server\Exchange\Exports;
 use ChalkLadder\Server\Exchange\FileName;
 use ChalkLadder\Server\Exchange\PaperPdf;
@@ -52,8 +53,9 @@ final readonly class ExchangeController
         #[MapQueryParameter] bool $key = false,
         #[MapQueryParameter] string $version = '',
         #[MapQueryParameter] bool $large = false,
+        #[MapQueryParameter] bool $sheet = false,
     ): PrintJobView {
-        return $this->papers->ask($who, $id, $key, $version, $large);
+        return $this->papers->ask($who, $id, new PrintWish($key, $version, $large, $sheet));
     }
 
     #[Route('/pdfs/{id}', methods: ['GET'])]

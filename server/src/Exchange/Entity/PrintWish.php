@@ -12,7 +12,10 @@ class PrintWish
 {
     public const VERSIONS = ['A', 'B', 'C', 'D'];
 
-    /** @param string $version one of {@see VERSIONS}: questions and options in an order of its own, own numbers; or '' as it is written */
+    /**
+     * @param string $version one of {@see VERSIONS}: questions and options in an order of its own, own numbers; or '' as it is written
+     * @param bool   $sheet   only where to answer, without the questions
+     */
     public function __construct(
         #[ORM\Column(name: 'with_key', type: 'boolean')]
         public bool $withKey = false,
@@ -20,6 +23,8 @@ class PrintWish
         public string $version = '',
         #[ORM\Column(type: 'boolean')]
         public bool $large = false,
+        #[ORM\Column(type: 'boolean')]
+        public bool $sheet = false,
     ) {
     }
 
@@ -30,6 +35,7 @@ class PrintWish
             $this->version === '' ? '' : 'version '.$this->version,
             $this->withKey ? 'key' : '',
             $this->large ? 'large print' : '',
+            $this->sheet ? 'answer sheet' : '',
         ], static fn (string $part): bool => $part !== ''));
     }
 }

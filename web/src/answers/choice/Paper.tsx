@@ -4,7 +4,17 @@ import type { PaperProps } from '../kinds'
 import { letter } from '../parts/letter'
 
 /** Options with a box to mark; the key filled. */
-export default function Paper({ rule, withKey }: PaperProps<'choice'>) {
+export default function Paper({ rule, withKey, brief }: PaperProps<'choice'>) {
+  if (brief)
+    return (
+      <p className="flex flex-wrap gap-3">
+        {rule.options.map((o, i) => (
+          <span key={o.id} className="inline-block size-6 border border-black text-center text-xs leading-6 font-bold">
+            {letter(i)}
+          </span>
+        ))}
+      </p>
+    )
   return (
     <ol className="mt-2">
       {rule.options.map((o, i) => (

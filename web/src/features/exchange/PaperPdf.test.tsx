@@ -18,7 +18,7 @@ beforeEach(() => {
 const ask = async (what: string, before?: () => Promise<unknown>) => {
   const user = show(<PaperPdf id="p1" title="Salt" before={before} />)
   await user.click(screen.getByRole('button', { name: 'PDF' }))
-  await user.click(screen.getByRole('menuitem', { name: what }))
+  await user.click(await screen.findByRole('menuitem', { name: what }))
   return user
 }
 
@@ -67,4 +67,11 @@ it('offers large print, and versions with a key of their own', async () => {
   await ask('Key of version B')
   await waitFor(() => expect(kept).toEqual(['Salt · version B · key.pdf']))
   expect(sent('POST', '/api/papers/p1/pdf')[0]?.path).toContain('key=true&version=B&large=false')
+})
+
+it('offers the sheet that it is answered on', async () => {
+  serve({ 'POST /api/papers/p1/pdf': job(), 'POST /api/pdfs/j1/file': pdf })
+  await ask('Answer sheet')
+  await waitFor(() => expect(kept).toEqual(['Salt · answer sheet.pdf']))
+  expect(sent('POST', '/api/papers/p1/pdf')[0]?.path).toContain('sheet=true')
 })

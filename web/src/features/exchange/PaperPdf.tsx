@@ -6,31 +6,41 @@ import { Dialog } from '@/ui/Dialog'
 import { Menu } from '@/ui/Menu'
 import { FaultLine } from '@/ui/States'
 
-type Wanted = { key: boolean; version: string; large: boolean }
+type Wanted = { key: boolean; version: string; large: boolean; sheet: boolean }
 type Step = { said: string; error?: unknown }
 
 const LOOK_EVERY = 1500
-const PLAIN: Wanted = { key: false, version: '', large: false }
+const PLAIN: Wanted = { key: false, version: '', large: false, sheet: false }
 const VERSIONS = ['A', 'B']
 const WANTED: Wanted[] = [
   PLAIN,
   { ...PLAIN, key: true },
+  { ...PLAIN, sheet: true },
   { ...PLAIN, large: true },
   ...VERSIONS.flatMap((version) => [
     { ...PLAIN, version },
     { ...PLAIN, version, key: true },
   ]),
 ]
-const named = ({ key, version, large }: Wanted) =>
+const named = ({ key, version, large, sheet }: Wanted) =>
   version
     ? key
       ? `Key of version ${version}`
       : `Version ${version}`
     : key
       ? 'PDF with key'
-      : large
-        ? 'Large print'
-        : 'PDF'
+      : sheet
+        ? 'Answer sheet'
+        : large
+          ? 'Large print'
+          : 'PDF'
+
+const inFileName = ({ key, version, large, sheet }: Wanted) => [
+  ...(version ? [`version ${version}`] : []),
+  ...(key ? ['key'] : []),
+  ...(large ? ['large print'] : []),
+  ...(sheet ? ['answer sheet'] : []),
+]
 
 /** A paper as a PDF. Few are made at once, so the place in the queue is said and the wait can be given up. */
 export function PaperPdf({ id, title, before }: { id: string; title: string; before?: () => Promise<unknown> }) {
@@ -88,10 +98,7 @@ function Making({
         const file = await take(api.POST('/api/pdfs/{id}/file', { params: { path }, parseAs: 'blob' }))
         job = null
         if (given) return
-        handOver(
-          file as unknown as Blob,
-          `${[title || 'Paper', ...(wanted.version ? [`version ${wanted.version}`] : []), ...(wanted.key ? ['key'] : []), ...(wanted.large ? ['large print'] : [])].join(' · ')}.pdf`,
-        )
+        handOver(file as unknown as Blob, `${[title || 'Paper', ...inFileName(wanted)].join(' · ')}.pdf`)
         close.current()
       } catch (thrown) {
         if (!given) setStep({ said: '', error: thrown })

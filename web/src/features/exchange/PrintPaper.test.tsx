@@ -81,7 +81,8 @@ const document = {
   points: '4.5',
   written: { s1: ['e1'], s2: ['e2', 'e3'] },
 }
-const open = (key: 0 | 1) => show(<PrintPaper />, `/print/paper/p1?key=${key}&ticket=t1`, '/print/paper/:id')
+const open = (key: 0 | 1, sheet: 0 | 1 = 0) =>
+  show(<PrintPaper />, `/print/paper/p1?key=${key}&sheet=${sheet}&ticket=t1`, '/print/paper/:id')
 beforeEach(() => serve({ 'GET /api/print/papers/p1': document }))
 
 describe('A printed paper', () => {
@@ -97,6 +98,54 @@ describe('A printed paper', () => {
     expect(screen.getByText('1 mark')).toBeTruthy()
     expect((screen.getByAltText('A table of tides') as HTMLImageElement).src).toContain('data:image/png')
     expect(screen.getByText('Low water 05:40')).toBeTruthy()
+  })
+
+  it('is answered on a sheet of its own, with a frame for what a person marks', async () => {
+    open(0, 1)
+    await screen.findByText(/Answer sheet/)
+    const answers = screen.getAllByRole('article')
+    expect(answers.map((a) => a.querySelector('b')?.textContent)).toEqual(['1', '2', '3'])
+    expect(answers[0]?.textContent).toBe('1AB1 mark')
+    expect(within(answers[2]!).getByRole('group', { name: 'Frame for 3' })).toBeTruthy()
+    expect(within(answers[1]!).queryByRole('group')).toBeNull()
+    for (const asked of ['Which bank?', 'Low water 05:40', 'sun and moon']) expect(screen.queryByText(asked)).toBeNull()
+  })
+
+  it('says in words what a page on screen can do and paper cannot', async () => {
+    const [first, second] = document.paper.sections
+    const [source, ...rest] = first!.entries
+    serve({
+      'GET /api/print/papers/p1': {
+        ...document,
+        paper: {
+          ...document.paper,
+          sections: [
+            {
+              ...first!,
+              entries: [
+                {
+                  ...source,
+                  source: {
+                    ...(source as { source: object }).source,
+                    glossary: [{ word: 'low water', meaning: 'when the tide is out' }],
+                    pieces: [{ text: 'red can', copies: 2 }],
+                    link: 'https://harbour.example/tides',
+                  },
+                },
+                ...rest,
+              ],
+            },
+            second!,
+          ],
+        },
+      },
+    })
+    open(0)
+    expect((await screen.findByText('when the tide is out')).parentElement?.textContent).toBe(
+      'low water: when the tide is out',
+    )
+    expect(screen.getAllByText('red can')).toHaveLength(2)
+    expect(screen.getByText('See https://harbour.example/tides')).toBeTruthy()
   })
 
   it('says after a part where to go on once it is marked, by the numbers that are printed', async () => {

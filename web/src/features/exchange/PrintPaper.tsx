@@ -9,6 +9,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { rational, SURE } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
 import { Failed, Loading } from '@/ui/States'
+import { PrintSheet } from './PrintSheet'
 import { WaysOn } from './WaysOn'
 
 /** The page that becomes a PDF: the paper, or the paper with its key. Reads well in greyscale. */
@@ -18,6 +19,7 @@ export default function PrintPaper() {
   const withKey = params.get('key') === '1'
   const version = params.get('version') ?? ''
   const large = params.get('large') === '1'
+  const sheet = params.get('sheet') === '1'
   const paper = useQuery({
     queryKey: ['print', id, version],
     queryFn: async () => {
@@ -48,13 +50,22 @@ export default function PrintPaper() {
             <h1 className="text-2xl">{doc.title}</h1>
             <p>
               {withKey ? 'Key · ' : ''}
+              {sheet ? 'Answer sheet · ' : ''}
               {version ? `Version ${version} · ` : ''}
               {points} marks
             </p>
           </div>
           {withKey ? null : <p className="w-64 border-b border-black">Name</p>}
         </header>
-        {doc.sections.map((section) => (
+        {sheet ? (
+          <PrintSheet
+            questions={printed.flatMap((entry, i) => {
+              const item = items[entry.id]
+              return item ? [{ id: entry.id, number: i + 1, item }] : []
+            })}
+          />
+        ) : null}
+        {(sheet ? [] : doc.sections).map((section) => (
           <section key={section.id} className={`mb-4 ${section.entries[0]?.breaks ? 'break-before-page' : ''}`}>
             {doc.sections.length > 1 ? <h2 className="mb-2 break-after-avoid text-lg">{section.title}</h2> : null}
             {section.instructions ? (
@@ -81,6 +92,7 @@ export default function PrintPaper() {
                       <p className="italic">To be heard or watched.</p>
                     ) : null}
                     <Rich html={entry.source.html} />
+                    <BesideOnPaper source={entry.source} />
                   </figure>
                 )
               }
@@ -120,6 +132,38 @@ export default function PrintPaper() {
         ))}
       </main>
     </MediaProvider>
+  )
+}
+
+/** What a page on screen does and paper cannot, in words. */
+function BesideOnPaper({ source }: { source: Schemas['Source'] }) {
+  const words = (source.glossary ?? []).filter((g) => g.word.trim() && g.meaning.trim())
+  const pieces = (source.pieces ?? []).filter((p) => p.text.trim())
+  return (
+    <>
+      {words.length > 0 ? (
+        <dl className="mt-2 text-sm">
+          {words.map((g) => (
+            <div key={g.word}>
+              <dt className="inline font-semibold">{g.word}</dt>: <dd className="inline">{g.meaning}</dd>
+            </div>
+          ))}
+        </dl>
+      ) : null}
+      {pieces.length > 0 ? (
+        <p className="mt-2 text-sm">
+          Pieces to cut out and lay on it:{' '}
+          {pieces.flatMap((p, i) =>
+            Array.from({ length: p.copies }, (_, n) => (
+              <span key={`${i}-${n}`} className="mr-2 mb-1 inline-block border border-dashed border-black px-2 py-1">
+                {p.text}
+              </span>
+            )),
+          )}
+        </p>
+      ) : null}
+      {source.link ? <p className="mt-2 text-sm break-all">See {source.link}</p> : null}
+    </>
   )
 }
 

@@ -335,6 +335,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
                   one.id === selected ? (
                     <SourceForm
                       source={one.source}
+                      place={`${view.id}-${one.id}`}
                       onChange={(source) => change(withEntry(paper, { ...one, source }))}
                       onDraw={() => setDrawing({ from: one.id, html: one.source.html })}
                       onPlaces={() => setPlacing(one.id)}

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { plain } from '@/lib/format'
 import { FilesField } from '@/media/FilesField'
@@ -11,20 +11,28 @@ import { useAbout } from '@/media/useAbout'
 import { useSendings } from '@/media/useSendings'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
+import { Fold } from '@/ui/Fold'
 import { GlossaryForm } from './GlossaryForm'
+import { LinkField } from './LinkField'
+import { PiecesForm } from './PiecesForm'
 import { RichEditor } from '@/ui/RichEditor'
 import { Tick } from '@/ui/Tick'
 
+const BoardDialog = lazy(() => import('./BoardDialog').then((it) => ({ default: it.BoardDialog })))
+
 type Source = Schemas['Source']
 
-/** A passage, a picture, a sound, a clip, the pages of a PDF; or several of them. */
+/** A passage, a picture or a board, a sound, a clip, the pages of a PDF, a page outside; or several of them. */
 export function SourceForm({
   source,
+  place,
   onChange,
   onDraw,
   onPlaces,
 }: {
   source: Source
+  /** names it among what is not kept yet */
+  place: string
   onChange: (source: Source) => void
   /** draws questions from the passage */
   onDraw?: () => void
@@ -33,6 +41,18 @@ export function SourceForm({
 }) {
   const [about] = useAbout(source.file ? [source.file] : [])
   const pages = about?.pages ?? 0
+  const [drawing, setDrawing] = useState(false)
+  // What few sources have is unfolded where it was there from the beginning.
+  const [rich] = useState(source.pieces !== undefined || source.link !== undefined)
+  const more = (
+    <div className="flex flex-col gap-4">
+      <PiecesForm
+        pieces={source.pieces ?? []}
+        onChange={(pieces) => onChange({ ...source, pieces: pieces.length > 0 ? pieces : undefined })}
+      />
+      <LinkField link={source.link} onChange={(link) => onChange({ ...source, link })} />
+    </div>
+  )
   return (
     <div className="flex flex-col gap-4">
       <TextField
@@ -81,8 +101,33 @@ export function SourceForm({
       <PictureField
         label="Picture of the source"
         picture={source.picture ? { file: source.picture, width: 1, height: 1, alt: source.alt } : null}
-        onChange={(picture) => onChange({ ...source, picture: picture?.file ?? null, alt: picture?.alt ?? '' })}
+        onChange={(picture) =>
+          onChange({
+            ...source,
+            picture: picture?.file ?? null,
+            alt: picture?.alt ?? '',
+            // A board goes with the picture that was made of it.
+            board: picture?.file === source.picture ? source.board : undefined,
+          })
+        }
       />
+      <Button size="small" className="-mt-2 self-start" onClick={() => setDrawing(true)}>
+        {source.board ? 'Draw on at the board …' : source.picture ? 'Draw on it …' : 'Draw a board …'}
+      </Button>
+      {drawing ? (
+        <Suspense>
+          <BoardDialog
+            place={place}
+            source={source}
+            onKeep={(part) => {
+              setDrawing(false)
+              onChange({ ...source, ...part })
+            }}
+            onClose={() => setDrawing(false)}
+          />
+        </Suspense>
+      ) : null}
+      {rich ? more : <Fold label="Pieces to move about, a page outside">{more}</Fold>}
     </div>
   )
 }

@@ -234,6 +234,8 @@ describe('A student at work', () => {
     stops: false,
     glossary: [],
     inOrder: false,
+    link: null,
+    pieces: [],
   }
   it('reads a source that no question is read with by itself, with its picture described', async () => {
     sit({ sources: [chart], steps: [step(0, { entry: 'chart', face: null, isSource: true })] })

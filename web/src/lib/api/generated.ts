@@ -2922,6 +2922,10 @@ export interface components {
             changed: components["schemas"]["PaperChangedQuestionView"][];
             savedAt: string;
         };
+        PaperPieceView: {
+            text: string;
+            copies: number;
+        };
         PaperPlacedSourceView: {
             entry: string;
             title: string;
@@ -2932,6 +2936,8 @@ export interface components {
             stops: boolean;
             glossary: components["schemas"]["PaperGlossView"][];
             inOrder: boolean;
+            link: string | null;
+            pieces: components["schemas"]["PaperPieceView"][];
         };
         PaperProofView: {
             defects: components["schemas"]["BankDefectView"][];
@@ -4245,6 +4251,22 @@ export interface components {
             /** @description It is heard or watched in order: nobody goes on to what they have not been at yet. */
             inOrder?: boolean;
             glossary?: components["schemas"]["Gloss"][];
+            board?: components["schemas"]["Board"];
+            /** @description Address of a page outside: http or https. */
+            link?: string;
+            pieces?: components["schemas"]["Piece"][];
+        };
+        /** @description What a picture was drawn of, stroke by stroke. */
+        Board: {
+            /** @enum {unknown} */
+            ground: "blank" | "squared" | "graph" | "isometric" | "picture";
+            picture: components["schemas"]["Picture"] | null;
+            strokes: components["schemas"]["Stroke"][];
+        };
+        /** @description A thing to be moved about on a picture. */
+        Piece: {
+            text: string;
+            copies: number;
         };
         QuestionEntry: {
             id: string;
@@ -9022,6 +9044,7 @@ export interface operations {
                 key?: boolean;
                 version?: string;
                 large?: boolean;
+                sheet?: boolean;
             };
             header?: never;
             path: {

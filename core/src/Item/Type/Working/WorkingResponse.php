@@ -9,6 +9,7 @@ use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Response\FilesResponse;
 use ChalkLadder\Core\Item\Response\TextResponse;
+use ChalkLadder\Core\Item\Stroke;
 
 /** What was drawn, stroke by stroke, with files and words beside it. */
 final readonly class WorkingResponse implements HoldsFiles

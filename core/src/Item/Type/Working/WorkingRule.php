@@ -7,6 +7,7 @@ namespace ChalkLadder\Core\Item\Type\Working;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Item\Criterion;
 use ChalkLadder\Core\Item\Defect;
+use ChalkLadder\Core\Item\Ground;
 use ChalkLadder\Core\Item\ItemType;
 use ChalkLadder\Core\Item\Picture;
 use ChalkLadder\Core\Item\Response;
@@ -19,7 +20,7 @@ final readonly class WorkingRule extends RubricRule
 {
     /**
      * @param list<Criterion>                                    $criteria
-     * @param 'blank'|'squared'|'graph'|'isometric'|'picture'    $ground  what is drawn on
+     * @param string          $ground  what is drawn on: one of {@see Ground::KINDS}
      * @param bool                                               $photo   a photo of paper may be given instead
      */
     public function __construct(array $criteria, public string $ground, public ?Picture $picture, public bool $photo)
@@ -31,9 +32,7 @@ final readonly class WorkingRule extends RubricRule
     {
         return new self(
             self::criteriaOf($node),
-            match ($node->oneOf('ground', ['blank', 'squared', 'graph', 'isometric', 'picture'], 'blank')) {
-                'squared' => 'squared', 'graph' => 'graph', 'isometric' => 'isometric', 'picture' => 'picture', default => 'blank',
-            },
+            $node->oneOf('ground', Ground::KINDS, 'blank'),
             Picture::readOrNull($node, 'picture'),
             $node->bool('photo', true),
         );

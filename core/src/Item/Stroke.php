@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace ChalkLadder\Core\Item\Type\Working;
+namespace ChalkLadder\Core\Item;
 
 use ChalkLadder\Core\Document\Node;
 
