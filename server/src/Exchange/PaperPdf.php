@@ -77,11 +77,18 @@ final readonly class PaperPdf
         );
     }
 
-    public function ask(StaffUser $who, string $paperId, PrintWish $wish): PrintJobView
-    {
-        if ($wish->version !== '' && !in_array($wish->version, PrintWish::VERSIONS, true)) {
+    public function ask(
+        StaffUser $who,
+        string $paperId,
+        bool $withKey,
+        string $version = '',
+        bool $large = false,
+        bool $sheet = false,
+    ): PrintJobView {
+        if ($version !== '' && !in_array($version, PrintWish::VERSIONS, true)) {
             throw Problem::invalid(['version' => 'Versions are: '.implode(', ', PrintWish::VERSIONS).'.']);
         }
+        $wish = new PrintWish($withKey, $version, $large, $sheet);
         $this->papers->draft($who->teamId, $paperId);
         if ($this->queue->of($who->id, $this->clock->now()) >= self::MOST_EACH) {
             throw new Problem(429, 'You wait for several PDFs already.', 'Let one of them finish, or cancel it.');

@@ -52,7 +52,7 @@ final class PaperPdfTest extends ApiCase
         $this->refused(422, 'POST', $path.'?version=E');
         self::assertSame('waiting', $this->get('POST', $path.'?version=B&key=true&large=true&sheet=true')->text('state'));
         $job = $this->tables->row("SELECT concat_ws(' ', version, with_key, large, sheet) AS wish FROM print_job");
-        self::assertSame('B t t', $job?->text('wish'));
+        self::assertSame('B t t t', $job?->text('wish'));
     }
 
     private function view(string $paper, string $version): \ChalkLadder\Server\Exchange\Api\View\PrintView

@@ -6,7 +6,6 @@ namespace ChalkLadder\Server\Exchange\Api;
 
 use ChalkLadder\Server\Exchange\Api\View\PrintJobView;
 use ChalkLadder\Server\Exchange\Api\View\PrintView;
-use ChalkLadder\Server\Exchange\Entity\PrintWish;
 use ChalkLadder\Server\Exchange\Exports;
 use ChalkLadder\Server\Exchange\FileName;
 use ChalkLadder\Server\Exchange\PaperPdf;
@@ -55,7 +54,7 @@ final readonly class ExchangeController
         #[MapQueryParameter] bool $large = false,
         #[MapQueryParameter] bool $sheet = false,
     ): PrintJobView {
-        return $this->papers->ask($who, $id, new PrintWish($key, $version, $large, $sheet));
+        return $this->papers->ask($who, $id, $key, $version, $large, $sheet);
     }
 
     #[Route('/pdfs/{id}', methods: ['GET'])]

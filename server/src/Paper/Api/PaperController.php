@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Paper\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Paper\Api\Input\HereInput;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
 use ChalkLadder\Server\Paper\Api\View\BlueprintView;
 use ChalkLadder\Server\Paper\Api\View\EditionsView;
+use ChalkLadder\Server\Paper\Api\View\HereView;
 use ChalkLadder\Server\Paper\Api\View\PaperListView;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
 use ChalkLadder\Server\Paper\Api\View\RehearsalView;
 use ChalkLadder\Server\Paper\Api\View\SourceListView;
 use ChalkLadder\Server\Paper\Blueprints;
+use ChalkLadder\Server\Paper\Company;
 use ChalkLadder\Server\Paper\EditionHistory;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
@@ -33,6 +36,7 @@ final readonly class PaperController
         private Rehearsals $rehearsals,
         private Blueprints $blueprints,
         private EditionHistory $history,
+        private Company $company,
     ) {
     }
 
@@ -64,6 +68,12 @@ final readonly class PaperController
     public function save(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PaperInput $input): PaperView
     {
         return $this->papers->save($who, $id, $input);
+    }
+
+    #[Route('/papers/{id}/here', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
+    public function here(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] HereInput $input): HereView
+    {
+        return $this->company->here($who, $id, $input->part);
     }
 
     #[Route('/papers/{id}/publish', requirements: ['id' => Requirement::UUID], methods: ['POST'])]

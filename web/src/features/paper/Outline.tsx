@@ -32,6 +32,8 @@ type Props = {
   onSelect: (id: string, how: How) => void
   onChange: (paper: Paper) => void
   blocked: Set<string>
+  /** colleagues who are at this paper, and where */
+  others?: readonly Schemas['PaperVisitorView'][]
 }
 
 const entryTitle = (entry: Entry, items: Props['items']) =>
@@ -41,7 +43,7 @@ const entryTitle = (entry: Entry, items: Props['items']) =>
  * The paper's outline. Entries are dragged, or moved with Alt and the arrows; several are chosen with Ctrl or Shift, and dragged
  * together.
  */
-export function Outline({ paper, items, selected, chosen, onSelect, onChange, blocked }: Props) {
+export function Outline({ paper, items, selected, chosen, onSelect, onChange, blocked, others = [] }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -80,6 +82,7 @@ export function Outline({ paper, items, selected, chosen, onSelect, onChange, bl
                   selected={entry.id === selected}
                   chosen={chosen.includes(entry.id)}
                   blocked={blocked.has(entry.id)}
+                  here={others.filter((o) => o.part === entry.id).map((o) => o.name)}
                   onSelect={(how) => onSelect(entry.id, how)}
                 />
               ))}
@@ -147,6 +150,7 @@ function EntryRow({
   selected,
   chosen,
   blocked,
+  here,
   onSelect,
 }: {
   entry: Entry
@@ -156,6 +160,8 @@ function EntryRow({
   selected: boolean
   chosen: boolean
   blocked: boolean
+  /** colleagues who are at it */
+  here: readonly string[]
   onSelect: (how: How) => void
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: entry.id })
@@ -186,6 +192,7 @@ function EntryRow({
             </>
           ) : null}
           {blocked ? <span className="text-bad"> ✕</span> : null}
+          {here.length > 0 ? <span className="block text-sm font-semibold text-blue">{here.join(', ')}</span> : null}
         </span>
       </button>
       <button

@@ -133,6 +133,21 @@ describe('The desk of a paper', () => {
     expect(outline()).toEqual(['1Range', '2Low water', 'Nothing here yet'])
   })
 
+  it('shows who else is at it and where, and takes in what they save', async () => {
+    const named = { ...paper, title: 'Named by Idris' }
+    serving({
+      'PUT /api/papers/p1/here': { version: 2, others: [{ name: 'Idris', part: 'b' }] },
+      'GET /api/papers/p1': stored({ paper: named, version: 2 }),
+    })
+    open()
+    expect(await screen.findByText(/Idris is here too/)).toBeTruthy()
+    expect(outline()[1]).toBe('2RangeIdris')
+    expect(await screen.findByRole('heading', { name: 'Named by Idris' })).toBeTruthy()
+    expect(bodies('PUT', '/api/papers/p1/here')[0]).toEqual({ part: 'a' })
+    // What a colleague did is no step of one's own.
+    expect((screen.getByRole('button', { name: 'Undo' }) as HTMLButtonElement).disabled).toBe(true)
+  })
+
   it('takes a part out and goes on with the next', async () => {
     const user = open()
     await user.keyboard('{Delete}')

@@ -37,6 +37,7 @@ import { severalOut } from './several'
 import { useSeveral } from './useSeveral'
 import { useTaking } from './useTaking'
 
+import { useCompany } from './useCompany'
 import { useDraft } from './useDraft'
 
 const FACES = [
@@ -80,6 +81,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
     selected,
     setSelected,
   )
+  const others = useCompany(stored.id, selected, draft.catchUp)
   const blocking = view.proof.defects.filter((d) => d.blocks)
   const go = (by: number) => {
     const order = paper.sections.flatMap((s) => [s.id, ...s.entries.map((e) => e.id)])
@@ -191,6 +193,12 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
               }}
             />
             {` · ${said}`}
+            {others.length > 0 ? (
+              <b className="text-ink">
+                {' '}
+                · {others.map((o) => o.name).join(', ')} {others.length === 1 ? 'is' : 'are'} here too
+              </b>
+            ) : null}
           </>
         }
       >
@@ -285,6 +293,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
                 onSelect={several.choose}
                 onChange={(next: Paper) => change(next)}
                 blocked={new Set(blocking.map((d) => d.where))}
+                others={others}
               />
               <div className="flex flex-col gap-2 border-t pt-3">
                 <Button hint="a" onClick={() => setPicking(true)}>

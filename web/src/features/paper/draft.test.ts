@@ -7,6 +7,7 @@ import {
   inserted,
   numbersOf,
   placed,
+  rebased,
   redone,
   sizeOf,
   stepped,
@@ -98,6 +99,22 @@ describe('draft', () => {
     expect(redone(undone(h)).now).toBe(next)
     expect(undone(began(paper)).now).toBe(paper)
     expect(freshId('e', paper)).not.toBe('a')
+  })
+  it('undoes one’s own steps, and nothing that a colleague changed meanwhile', () => {
+    const mine = inserted(paper, [q('x')], 's1', 'a')
+    const theirs = { ...mine, title: 'theirs' }
+    const h = rebased(changed(began(paper), mine), mine, theirs)
+    expect(h.now).toBe(theirs)
+    expect([undone(h).now.title, ids(undone(h).now)]).toEqual(['theirs', ['asrcb', 'c']])
+    // A step that changed what they changed does not fit, nor does what was before it.
+    const renamed = { ...mine, title: 'mine' }
+    const apart = rebased(changed(changed(began(paper), mine), renamed), renamed, { ...renamed, title: 'theirs' })
+    expect([apart.now.title, apart.past]).toEqual(['theirs', []])
+  })
+  it('keeps what is typed while a colleague’s change comes', () => {
+    const typed = inserted(paper, [q('x')], 's2')
+    const h = rebased(changed(began(paper), typed), paper, { ...paper, title: 'theirs' })
+    expect([h.now.title, ids(h.now)]).toEqual(['theirs', ['asrcb', 'cx']])
   })
 })
 

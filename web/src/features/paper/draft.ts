@@ -1,3 +1,4 @@
+import { merged } from '@/lib/drafts/merge'
 import type { Schemas } from '@/lib/api/client'
 import { rational } from '@/lib/format'
 
@@ -158,6 +159,24 @@ const DEEP = 100
 export const began = (paper: Paper): History => ({ past: [], now: paper, future: [] })
 export const changed = (h: History, next: Paper): History =>
   next === h.now ? h : { past: [...h.past.slice(-DEEP + 1), h.now], now: next, future: [] }
+/**
+ * The same history after a colleague's change: each step of one's own still leads back, and what the colleague changed stays. Steps that
+ * do not fit it are left out, with all before them.
+ */
+export function rebased(h: History, from: Paper, to: Paper): History {
+  const fits = (steps: Paper[]) => {
+    const kept: Paper[] = []
+    for (const step of steps) {
+      const { value, clashes } = merged(from, step, to)
+      if (clashes.length > 0) break
+      kept.push(value)
+    }
+    return kept
+  }
+  // What is typed while it comes stays.
+  const now = h.now === from ? to : merged(from, h.now, to).value
+  return { past: fits(h.past.toReversed()).reverse(), now, future: fits(h.future) }
+}
 export const undone = (h: History): History => {
   const back = h.past.at(-1)
   return back ? { past: h.past.slice(0, -1), now: back, future: [h.now, ...h.future] } : h

@@ -5,7 +5,7 @@ import { keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { Draft } from '@/lib/drafts/draft'
 import { useDraft as useKept } from '@/lib/drafts/useDraft'
 import { toast } from '@/ui/toast'
-import { began, changed, redone, undone, upgraded, type History, type Paper } from './draft'
+import { began, changed, rebased, redone, undone, upgraded, type History, type Paper } from './draft'
 
 type View = Schemas['PaperPaperView']
 /** What can be undone and redone from a version that is saved; for a reload. */
@@ -81,6 +81,13 @@ export function useDraft(stored: View) {
     save: draft.line,
     change,
     flush: () => draft.flush(),
+    /** a colleague has saved, up to this version */
+    catchUp: (version: number) =>
+      void draft.catchUp(version).then(
+        (took) => took && setHistory((h) => rebased(h, took.from, took.to)),
+        // The next word of it tries again.
+        () => undefined,
+      ),
     publish,
     undo: () => {
       setBack(false)

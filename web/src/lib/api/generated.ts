@@ -1732,6 +1732,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/{id}/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["paperHere"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}/pdf": {
         parameters: {
             query?: never;
@@ -2885,6 +2901,13 @@ export interface components {
             word: string;
             meaning: string;
         };
+        PaperHereInput: {
+            part?: string;
+        };
+        PaperHereView: {
+            version: number;
+            others: components["schemas"]["PaperVisitorView"][];
+        };
         PaperLengthView: {
             questions: number;
             students: number;
@@ -2999,6 +3022,10 @@ export interface components {
             title: string;
             begins: string;
             hasPicture: boolean;
+        };
+        PaperVisitorView: {
+            name: string;
+            part: string;
         };
         PaperWayView: {
             way: string;
@@ -9025,6 +9052,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaperEditionsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperHere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperHereInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperHereView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

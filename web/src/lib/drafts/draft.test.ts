@@ -126,6 +126,31 @@ describe('A draft that somebody else changed meanwhile', () => {
     expect(heard).toHaveBeenCalledTimes(1)
   })
 
+  it('is caught up with where nothing is unsent, and told what stood there before', async () => {
+    const draft = opened()
+    newest.mockResolvedValue({ value: { ...first, title: 'Currents' }, version: 3 })
+    expect(await draft.catchUp(1)).toBeNull()
+    expect(newest).not.toHaveBeenCalled()
+    expect(await draft.catchUp(3)).toEqual({ from: first, to: { ...first, title: 'Currents' } })
+    expect([draft.value.title, draft.version, draft.line.kind, draft.unsent()]).toEqual(['Currents', 3, 'saved', false])
+    await pause(2000)
+    expect(send).not.toHaveBeenCalled()
+  })
+
+  it('is not caught up with over what is typed, nor over what is typed while it comes', async () => {
+    const draft = opened()
+    draft.change({ ...first, note: 'mine' })
+    expect(await draft.catchUp(3)).toBeNull()
+    await pause(700)
+    expect(draft.version).toBe(2)
+    newest.mockImplementationOnce(async () => {
+      draft.change({ ...first, note: 'mine, too' })
+      return { value: first, version: 3 }
+    })
+    expect(await draft.catchUp(3)).toBeNull()
+    expect([draft.value.note, draft.version]).toEqual(['mine, too', 2])
+  })
+
   it('waits where both changed the same, keeps what is typed on, and goes on from what is picked', async () => {
     refusedOnce().mockImplementation(kept(6))
     newest.mockResolvedValue({ value: { title: 'Ebb', note: '' }, version: 5 })

@@ -110,6 +110,23 @@ export class Draft<T> {
     if (this.of.byItself) void this.flush()
   }
 
+  /**
+   * Takes what somebody else has saved, where nothing of one's own is on its way; what is unsent meets it when it is sent.
+   *
+   * @returns what stood here, and what stands here now; null where nothing was taken
+   */
+  async catchUp(version: number): Promise<{ from: T; to: T } | null> {
+    const behind = () => version > this.version && !this.unsent() && this.line.kind === 'saved'
+    if (!behind() || !this.of.newest) return null
+    const newer = await this.of.newest()
+    if (!behind()) return null
+    const from = this.value
+    this.value = this.base = newer.value
+    this.version = newer.version
+    this.say({ kind: 'saved', at: null })
+    return { from, to: newer.value }
+  }
+
   /** What the server has now, whatever stood here. */
   restart(stored: Stored<T>) {
     this.again?.hold()
