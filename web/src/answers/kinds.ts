@@ -78,6 +78,8 @@ export type Kind<T extends ItemType> = {
   asked?: (rule: RuleOf<T>) => Asked[]
   Editor: Part<EditorProps<T>>
   Input: Part<InputProps<T>>
+  /** What fits where it is answered on a page, for types that can be answered so. */
+  Small?: Part<InputProps<T>>
   /** Fetches what only some inputs of the type are made of. */
   rest?: () => Promise<unknown>
   Given: Part<GivenProps<T>>

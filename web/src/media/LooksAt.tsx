@@ -1,5 +1,5 @@
 import type { Schemas } from '@/lib/api/client'
-import { inWords } from './looks'
+import { inWords } from './looksInWords'
 
 /** Below a question, where it looks; a press brings that into view. */
 export const LooksAt = ({

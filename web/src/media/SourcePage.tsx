@@ -1,20 +1,17 @@
-import { useEffect, useMemo, useRef, type ReactNode } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
 import { later } from '@/ui/later'
-import { linesOf, type Look } from './looks'
+import { linesOf, placeOf, type Look } from './looks'
 import { useMedia } from './place'
-import { PlacePins } from './PlacePins'
 
-// Most sources are read or looked at; a player is fetched for those that are not.
+// Most sources are read or looked at; what the others need is fetched for them.
 const Glossed = later(
   () => import('./Glossed').then((it) => it.Glossed),
   ({ html }) => <Rich html={html} />,
 )
-const Played = later(() => import('./Played').then((it) => it.Played))
-const LinkCard = later(() => import('./LinkCard').then((it) => it.LinkCard))
-const Pieces = later(
-  () => import('./Pieces').then((it) => it.Pieces),
+const SourceMore = later(
+  () => import('./SourceMore').then((it) => it.SourceMore),
   ({ children }) => children,
 )
 
@@ -38,7 +35,7 @@ export function SourcePage({
   looks?: readonly Look[]
   onStop?: (entry: string) => void
 }) {
-  const { urlOf, plays } = useMedia()
+  const { urlOf } = useMedia()
   const passage = useRef<HTMLDivElement>(null)
   const looked = looks.find((look) => look.current)
   const [from, to] = (looked && linesOf(looked.at)) ?? [0, 0]
@@ -52,32 +49,19 @@ export function SourcePage({
     if (line.top < frame.top || line.bottom > frame.bottom)
       scroller.scrollTop += line.top - frame.top - frame.height / 4
   }, [html])
-  const picture: ReactNode = source.picture ? (
-    <div className="relative">
-      <img src={urlOf(source.picture)} alt={source.alt} draggable={false} className="w-full rounded" />
-      <PlacePins looks={looks.filter((look) => look.at.page === undefined)} />
-    </div>
+  const picture = source.picture ? (
+    <img src={urlOf(source.picture)} alt={source.alt} draggable={false} className="w-full rounded" />
   ) : null
+  const more = source.file || source.link || source.pieces.length > 0 || looks.some((look) => placeOf(look.at))
   return (
     <div className="rounded border bg-ground p-4">
-      {source.pieces.length > 0 && plays !== undefined ? (
-        <Pieces pieces={source.pieces} of={source.entry}>
-          {picture ?? <div className="aspect-3/2 w-full rounded border border-edge bg-white" />}
-        </Pieces>
+      {more ? (
+        <SourceMore source={source} looks={looks} onStop={onStop}>
+          {picture}
+        </SourceMore>
       ) : (
         picture
       )}
-      {source.link ? <LinkCard link={source.link} title={source.title} /> : null}
-      {source.file ? (
-        <Played
-          file={source.file}
-          title={source.title}
-          looks={looks}
-          stops={source.stops}
-          inOrder={source.inOrder}
-          onStop={onStop}
-        />
-      ) : null}
       <div ref={passage}>
         {source.glossary.length > 0 ? <Glossed html={html} glossary={source.glossary} /> : <Rich html={html} />}
       </div>

@@ -1,7 +1,8 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { show } from '@/testing/page'
-import { inWords, type Look } from './looks'
+import { type Look } from './looks'
+import { inWords } from './looksInWords'
 import { bodies, serve } from '@/testing/server'
 import { MediaProvider } from './place'
 import { SourcePage } from './SourcePage'
@@ -74,10 +75,10 @@ describe('What a question looks at', () => {
     expect(here()).toEqual(['two', 'three'])
   })
 
-  it('has its number on the picture', () => {
+  it('has its number on the picture', async () => {
     open([look(1, { x: 250, y: 500 }), look(3, { from: 1, to: 1 })])
-    const pin = screen.getByText('1')
-    expect([pin.style.left, pin.style.top]).toEqual(['25%', '50%'])
+    const pin = (await screen.findByText('1')).parentElement!
+    expect([pin.style.left, pin.style.top]).toEqual(['calc(25% - 14px)', '50%'])
     expect(screen.queryByText('3')).toBeNull()
   })
 

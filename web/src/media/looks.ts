@@ -1,5 +1,5 @@
+import type { ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
-import { clock } from './words'
 
 type Anchor = Schemas['Anchor']
 
@@ -10,6 +10,10 @@ export type Look = {
   /** it is the one in front of the reader */
   current: boolean
   at: Anchor
+  /** what it is answered with where it looks, on a page */
+  answer?: ReactNode
+  /** it can be answered there: how its mark is called, whether it has been, and what pressing the mark does */
+  mark?: { said: string; given: boolean; onPress: () => void }
 }
 
 export const linesOf = ({ from, to }: Anchor): readonly [number, number] | null =>
@@ -20,18 +24,6 @@ export const placeOf = ({ x, y }: Anchor): readonly [number, number] | null =>
 
 /** First and last second of what is played. */
 export const stretchOf = ({ moment = 0, until }: Anchor): readonly [number, number] => [moment, until ?? moment]
-
-/** What to do to see where a question looks, in words. */
-export function inWords(at: Anchor, number: number, title: string): string {
-  const of = title || 'the source'
-  const lines = linesOf(at)
-  if (lines) return `Look at ${stretch('line', 'lines', lines, String)} of ${of}`
-  if (placeOf(at)) return `Look at mark ${number} on ${at.page ? `page ${at.page} of ` : ''}${of}`
-  return `Play ${stretch('from', '', stretchOf(at), clock)} of ${of}`
-}
-
-const stretch = (one: string, several: string, [from, to]: readonly [number, number], say: (n: number) => string) =>
-  from === to ? `${one} ${say(from)}` : `${several} ${say(from)} to ${say(to)}`.trim()
 
 type Size = { width: number; height: number }
 type At = { x: number; y: number }

@@ -47,6 +47,7 @@ export const choice: Kind<'choice'> = {
         ],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
+  Small: part(() => import('./Small')),
   Given: part(() => import('./Given')),
   Paper: part(() => import('./Paper')),
 }

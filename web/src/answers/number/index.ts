@@ -25,6 +25,7 @@ export const number: Kind<'number'> = {
   ],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
+  Small: part(() => import('../parts/SmallTyped')),
   Given: part(() => import('../parts/TypedGiven')),
   Paper: part(() => import('./Paper')),
 }

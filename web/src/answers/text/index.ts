@@ -22,6 +22,7 @@ export const text: Kind<'text'> = {
   asked: () => [{ name: 'text', says: 'the answer', kind: 'words' }],
   Editor: part(() => import('./Editor')),
   Input: part(() => import('./Input')),
+  Small: part(() => import('../parts/SmallTyped')),
   Given: part(() => import('../parts/TypedGiven')),
   Paper: part(() => import('./Paper')),
 }

@@ -1,4 +1,5 @@
-import { inWords, type Look } from '@/media/looks'
+import { type Look } from '@/media/looks'
+import { inWords } from '@/media/looksInWords'
 import { MediaProvider, printedPlace } from '@/media/place'
 import { PlacePins } from '@/media/PlacePins'
 import { useQuery } from '@tanstack/react-query'

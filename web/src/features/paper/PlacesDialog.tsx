@@ -7,6 +7,7 @@ import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { plural } from '@/lib/format'
 import { inPixels, inThousandths } from '@/media/looks'
 import { Pins, type Pin } from '@/media/Pins'
+import { useMedia } from '@/media/place'
 import { useAbout } from '@/media/useAbout'
 import { usePictureSize } from '@/media/usePictureSize'
 import { Button } from '@/ui/Button'
@@ -21,11 +22,13 @@ import {
   faultOf,
   freshPlace,
   inReadingOrder,
+  pagesToDrawOn,
   lettersOf,
   WAYS,
   type AnswerPlace,
 } from './answerPlaces'
 import { sectionOf, type Paper } from './draft'
+import { pageAsPicture } from './pageAsPicture'
 
 /** Answer places on the pages of a PDF: each is pressed where it stands, told what is right, and becomes a question. */
 export function PlacesDialog({
@@ -56,6 +59,7 @@ export function PlacesDialog({
   const [tried, setTried] = useState(false)
   const [busy, setBusy] = useState(false)
   const [error, setError] = useState<unknown>(null)
+  const { urlOf } = useMedia()
   const size = usePictureSize(file, page)
   const there = (section?.entries ?? []).flatMap((e) =>
     e.kind === 'question' && e.looksAt?.source === source ? [e.looksAt] : [],
@@ -81,7 +85,10 @@ export function PlacesDialog({
     setBusy(true)
     setError(null)
     try {
-      const text = asNotes(order, title, there.length + 1)
+      const drawable = new Map<number, Schemas['Picture']>()
+      for (const number of pagesToDrawOn(order))
+        drawable.set(number, await pageAsPicture(urlOf(file, number), `Page ${number} of ${title || 'the sheet'}`))
+      const text = asNotes(order, title, there.length + 1, drawable)
       const { ids } = await take(
         api.POST('/api/items/notes/keep', { body: { text, table: false, requestId: request } }),
       )

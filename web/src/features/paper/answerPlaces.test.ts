@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { asNotes, faultOf, freshPlace, inReadingOrder, type AnswerPlace } from './answerPlaces'
+import {
+  asNotes as notesOf,
+  faultOf,
+  freshPlace,
+  inReadingOrder,
+  pagesToDrawOn,
+  type AnswerPlace,
+} from './answerPlaces'
 
 const place = (change: Partial<AnswerPlace> = {}): AnswerPlace => ({
   ...freshPlace({ x: 500, y: 500, page: 1 }),
@@ -7,6 +14,8 @@ const place = (change: Partial<AnswerPlace> = {}): AnswerPlace => ({
   key: 'ebb',
   ...change,
 })
+
+const asNotes = (places: AnswerPlace[], title: string, from: number) => notesOf(places, title, from, new Map())
 
 describe('Answer places', () => {
   it('become notes that say what is right, in each way of asking', () => {
@@ -21,6 +30,24 @@ describe('Answer places', () => {
     const drawn = JSON.parse(asNotes([place({ way: 'draw', marks: '3' })], '', 1).replace('document: ', ''))
     expect([drawn.type, drawn.points, drawn.rule.criteria[0].levels.length]).toEqual(['working', '3', 2])
     expect(JSON.parse(asNotes([place({ way: 'explain' })], '', 1).replace('document: ', '')).type).toBe('open')
+  })
+
+  it('are drawn on the page itself, each page fetched once', () => {
+    const places = [
+      place({ way: 'draw', page: 2 }),
+      place({ way: 'draw', page: 2, id: 'b' }),
+      place({ way: 'explain', page: 3 }),
+    ]
+    expect(pagesToDrawOn(places)).toEqual([2])
+    const page = { file: 'p2', width: 700, height: 990, alt: 'Page 2' }
+    const rules = notesOf(places, '', 1, new Map([[2, page]]))
+      .split('\n\n')
+      .map((note) => JSON.parse(note.replace('document: ', '')).rule)
+    expect(rules.map((rule) => [rule.ground, rule.picture])).toEqual([
+      ['picture', page],
+      ['picture', page],
+      [undefined, undefined],
+    ])
   })
 
   it('are in the order in which a sheet is read', () => {

@@ -7,7 +7,7 @@ export const WAYS = [
   { value: 'write', label: 'words or a number' },
   { value: 'pick', label: 'one letter of several' },
   { value: 'tick', label: 'a tick, or none' },
-  { value: 'draw', label: 'a drawing' },
+  { value: 'draw', label: 'a drawing on the page' },
   { value: 'explain', label: 'sentences' },
 ] as const
 type Way = (typeof WAYS)[number]['value']
@@ -60,14 +60,24 @@ const RUBRIC = [
 /** Which mark it is stands beside it and on the sheet; a number in words would be wrong once questions move. */
 const PROMPT = 'Answer where the mark stands on the sheet.'
 
-/** The places as notes (docs/formats/notes.md), one question each, in the order in which they stand. */
-export const asNotes = (places: readonly AnswerPlace[], title: string, from: number): string =>
-  places.map((place, i) => oneNote(place, `${title || 'Sheet'}, ${from + i}`)).join('\n\n')
+/** Pages that are drawn on, each as a picture of the team's. */
+export type Drawable = ReadonlyMap<number, Schemas['Picture']>
+export const pagesToDrawOn = (places: readonly AnswerPlace[]) => [
+  ...new Set(places.flatMap((p) => (p.way === 'draw' ? [p.page] : []))),
+]
 
-function oneNote(place: AnswerPlace, title: string): string {
+/**
+ * The places as notes (docs/formats/notes.md), one question each, in the order in which they stand. What is drawn is drawn on the page
+ * itself.
+ */
+export const asNotes = (places: readonly AnswerPlace[], title: string, from: number, pages: Drawable): string =>
+  places.map((place, i) => oneNote(place, `${title || 'Sheet'}, ${from + i}`, pages.get(place.page))).join('\n\n')
+
+function oneNote(place: AnswerPlace, title: string, page: Schemas['Picture'] | undefined): string {
   if (place.way === 'draw' || place.way === 'explain') {
     const item = blankItem(place.way === 'draw' ? 'working' : 'open')
-    const rule = { ...item.rule, criteria: RUBRIC }
+    const ground = place.way === 'draw' && page ? { ground: 'picture', picture: page } : {}
+    const rule = { ...item.rule, criteria: RUBRIC, ...ground }
     return `document: ${JSON.stringify({ ...item, title, prompt: `<p>${PROMPT}</p>`, points: place.marks, rule })}`
   }
   const head = `title: ${title}\n${PROMPT} [${place.marks}]\n`

@@ -1,8 +1,9 @@
-import { screen, within } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { loadInputs } from '@/answers/registry'
 import { show } from '@/testing/page'
+import { serve } from '@/testing/server'
 import { face, sitting as view, step } from '@/testing/sitting'
 import { placeOf } from '@/media/place'
 import { SitScreen, type Driver } from './SitScreen'
@@ -272,6 +273,38 @@ describe('A student at work', () => {
     await user.click(screen.getByRole('button', { name: /fold|read/ }))
     await user.click(screen.getByRole('button', { name: 'Look at line 2 of The chart' }))
     expect(screen.getByRole('button', { name: /The chart/, expanded: true })).toBeTruthy()
+  })
+
+  it('answers on a page of a PDF where the mark stands, the same as beside it', async () => {
+    serve({
+      'GET /api/me/files': {
+        files: [{ id: 'pdf1', kind: 'pdf', name: 'sheet', mediaType: '', size: 1, width: 7, height: 9, pages: 1 }],
+      },
+    })
+    const at = (x: number, y: number) => ({ beside: ['chart'], looksAt: { source: 'chart', x, y, page: 1 } })
+    const [, numbered] = view().steps
+    const user = sit({
+      sources: [{ ...chart, picture: null, file: 'pdf1' }],
+      steps: [
+        step(0, { entry: 'chart', face: null, isSource: true }),
+        step(1, at(100, 200)),
+        { ...numbered!, ...at(900, 400) },
+      ],
+    })
+    const options = within(await screen.findByRole('group', { name: 'Answer to question 1, on the page' }))
+    await user.click(options.getByRole('radio', { name: 'Green' }))
+    expect(answers.at(-1)).toEqual(['e1', { options: ['b'] }])
+    // Whoever presses a mark is at its question, and writes there.
+    await user.click(button('Question 2 on the page, not answered'))
+    expect(button(/^Question 2,/).getAttribute('aria-current')).toBe('step')
+    const line = await screen.findByRole('textbox', { name: 'Answer to question 2, on the page' })
+    await waitFor(() => expect(document.activeElement).toBe(line))
+    await user.keyboard('2')
+    expect(answers.at(-1)).toEqual(['e2', { text: '2' }])
+    expect(screen.getByLabelText(/Your answer to question 2/)).toHaveProperty('value', '2')
+    await user.click(button('Question 1 on the page, answered'))
+    const beside = within(screen.getByRole('group', { name: 'Pick one' }))
+    expect(beside.getByRole('radio', { name: 'Green' })).toHaveProperty('checked', true)
   })
 
   it('has a source beside every question that is read with it, and no step of its own for it', async () => {

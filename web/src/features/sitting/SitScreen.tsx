@@ -9,7 +9,7 @@ import { later } from '@/ui/later'
 import { Answer } from '@/answers/Answer'
 import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
-import { isByHand, loadInputs } from '@/answers/registry'
+import { isByHand, kindOf, loadInputs } from '@/answers/registry'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
 
 // Fetched where some question has it, and then before it is reached.
@@ -158,15 +158,15 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             <Beside
               key={step?.beside.join(' ')}
               sources={beside}
-              first={here.find((s) => s.beside.join() === step?.beside.join()) === step}
-              looks={here.flatMap((s) =>
-                s.looksAt ? [{ entry: s.entry, number: s.number, current: s === step, at: s.looksAt }] : [],
-              )}
+              steps={here}
+              step={step}
               wanted={wanted}
-              onStop={(entry) => {
-                const met = here.findIndex((s) => s.entry === entry)
-                if (met >= 0 && met !== at) turn(met)
-              }}
+              valueOf={valueOf}
+              busy={driver.busy}
+              kindOf={kindOf}
+              onAnswer={driver.answer}
+              onAt={(s) => setAt(here.indexOf(s))}
+              onStop={(s) => turn(here.indexOf(s))}
             />
           ) : null}
           <div className="flex w-full min-w-0 flex-1 flex-col">
