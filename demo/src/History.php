@@ -30,6 +30,8 @@ use ChalkLadder\Server\Regroup\Api\Input\MemberInput;
 use ChalkLadder\Server\Regroup\Api\View\GroupView;
 use ChalkLadder\Server\Regroup\Api\View\MemberView;
 use ChalkLadder\Server\Regroup\Groupings;
+use ChalkLadder\Server\Roster\Api\Input\SupportInput;
+use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
@@ -63,6 +65,7 @@ final class History
         private readonly Remarks $remarks,
         private readonly Papers $papers,
         private readonly StudentQuestions $studentQuestions,
+        private readonly Rosters $rosters,
     ) {
     }
 
@@ -122,6 +125,9 @@ final class History
         $this->sitAll($pole, 0.95);
         $this->handouts->close($lead, $pole);
 
+        $this->support($lead, $classes['8 Tern'], ['Alba Petrov-Kane' => [true, true, false, true, 1]]);
+        $this->support($lead, $classes['8 Kestrel'], ['Amadou Vesterholm' => [false, false, true, true, 0]]);
+
         $this->talk($lead, $teacher);
         $this->studentQuestions->tell($lead, $classes, $this->students);
 
@@ -164,6 +170,16 @@ final class History
             $student = $this->students[$id] ?? null;
             if ($student !== null && $student['sim']->chance() < $share) {
                 $this->sitter->sit($student['sim'], $student['user'], $handoutId, $slugs, 1);
+            }
+        }
+    }
+
+    /** @param array<string, array{bool, bool, bool, bool, int}> $given what helps, by name */
+    private function support(StaffUser $who, string $class, array $given): void
+    {
+        foreach ($this->students as $id => ['user' => $user]) {
+            if (isset($given[$user->name])) {
+                $this->rosters->support($who, $class, $id, new SupportInput(...$given[$user->name]));
             }
         }
     }

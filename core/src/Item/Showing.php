@@ -11,9 +11,33 @@ final readonly class Showing
      * @param string $seed    of the sitting
      * @param string $place   the question's entry
      * @param bool   $shuffle options stand in an order of the student's own
+     * @param int    $fewer   wrong options that are left out where one is to be picked
      */
-    public function __construct(private Veil $veil, private string $seed, private string $place, private bool $shuffle)
+    public function __construct(
+        private Veil $veil,
+        private string $seed,
+        private string $place,
+        private bool $shuffle,
+        private int $fewer = 0,
+    ) {
+    }
+
+    /**
+     * Without some of the wrong ones, drawn for this student: the right ones stay, and never less than one wrong beside them.
+     *
+     * @template T
+     *
+     * @param list<T>            $things
+     * @param \Closure(T): bool $isKey
+     *
+     * @return list<T> in the same order
+     */
+    public function thinned(array $things, \Closure $isKey): array
     {
+        $wrong = array_keys(array_filter($things, static fn (mixed $t): bool => !$isKey($t)));
+        $out = array_slice(Draw::order($wrong, $this->seed, 'fewer.'.$this->place), 0, max(0, min($this->fewer, count($wrong) - 1)));
+
+        return array_values(array_diff_key($things, array_flip($out)));
     }
 
     public function name(string $id): string
@@ -52,7 +76,7 @@ final readonly class Showing
 
     public function within(string $part): self
     {
-        return new self($this->veil->within($part), $this->seed, $this->place.'.'.$part, $this->shuffle);
+        return new self($this->veil->within($part), $this->seed, $this->place.'.'.$part, $this->shuffle, $this->fewer);
     }
 
     /**

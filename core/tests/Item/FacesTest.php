@@ -206,6 +206,35 @@ final class FacesTest extends TestCase
         throw new \LogicException("There is no question of type $type.");
     }
 
+    public function testWrongOptionsAreLeftOutForWhoeverIsToHaveFewerAndTheKeyNever(): void
+    {
+        $options = array_map(static fn (string $id): array => [
+            'id' => $id, 'text' => "<p>$id</p>", 'key' => $id === 'd', 'feedback' => '',
+        ], ['a', 'b', 'c', 'd', 'e']);
+        $shown = static function (array $rule, int $fewer, string $seed) use ($options): array {
+            $face = self::item(['type' => 'choice', 'rule' => $rule + ['options' => $options]])
+                ->face(new Showing(Veil::none(), $seed, 'e1', false, $fewer));
+
+            self::assertIsArray($face['options']);
+
+            return array_values(array_filter(array_column($face['options'], 'id'), is_string(...)));
+        };
+        $left = [];
+        for ($seed = 0; $seed < 60; ++$seed) {
+            $ids = $shown([], 2, (string) $seed);
+            self::assertSame($ids, $shown([], 2, (string) $seed), 'the same as often as one looks');
+            self::assertCount(3, $ids);
+            self::assertContains('d', $ids);
+            $left += array_flip(array_diff(['a', 'b', 'c', 'e'], $ids));
+        }
+        self::assertCount(4, $left, 'each of the wrong ones is left out for somebody');
+        self::assertSame(['a', 'b', 'c', 'd', 'e'], $shown([], 0, '1'));
+        self::assertSame(['a', 'b', 'c', 'd', 'e'], $shown(['several' => true], 2, '1'), 'where several are right nothing is told by what is missing');
+        $two = ['options' => array_slice($options, 2, 2)];
+        self::assertSame(['c', 'd'], $shown($two, 2, '1'), 'one wrong option stays');
+        self::assertSame('e', array_reverse($shown(['keepLast' => true], 1, '2'))[0]);
+    }
+
     /** @param array<string, mixed> $question */
     private static function item(array $question): Item
     {

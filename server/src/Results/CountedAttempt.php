@@ -17,6 +17,7 @@ final readonly class CountedAttempt
         public float $marks,
         public string $state,
         public bool $counts,
+        public int $fewerOptions,
     ) {
     }
 }

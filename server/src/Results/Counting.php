@@ -209,6 +209,7 @@ final readonly class Counting
             array_map(static fn (CountedAttempt $a): float => $a->marks, $others),
             count($marks) > 1 ? $marks : [],
             $last->state,
+            $last->fewerOptions,
         );
     }
 }

@@ -132,6 +132,7 @@ final readonly class Results
             FigureView::of($m->rushed),
             FigureView::of($m->sureAndWrong),
             $m->word,
+            $s->fewerOptions,
         ), $counted->columns->students, $manners);
     }
 

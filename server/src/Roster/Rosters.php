@@ -12,6 +12,7 @@ use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Api\Input\StudentInput;
+use ChalkLadder\Server\Roster\Api\Input\SupportInput;
 use ChalkLadder\Server\Roster\Api\View\ClassListView;
 use ChalkLadder\Server\Roster\Api\View\PinView;
 use ChalkLadder\Server\Roster\Api\View\RosterLineView;
@@ -20,6 +21,8 @@ use ChalkLadder\Server\Roster\Api\View\RosterStudentView;
 use ChalkLadder\Server\Roster\Api\View\RosterView;
 use ChalkLadder\Server\Roster\Api\View\SlipsView;
 use ChalkLadder\Server\Roster\Api\View\SlipView;
+use ChalkLadder\Server\Roster\Api\View\SupportedView;
+use ChalkLadder\Server\Roster\Api\View\SupportView;
 use ChalkLadder\Server\Roster\Entity\Member;
 use ChalkLadder\Server\Roster\Entity\SchoolClass;
 use ChalkLadder\Server\Roster\Entity\Student;
@@ -65,6 +68,7 @@ final readonly class Rosters
                     $m->student()->id(),
                     $m->student()->name(),
                     Moment::iso($m->joinedAt()),
+                    SupportView::of($m->student()->support()),
                 ),
                 $class->members(),
             ),
@@ -153,6 +157,21 @@ final readonly class Rosters
         });
 
         return new PinView($pin);
+    }
+
+    public function supported(string $teamId): SupportedView
+    {
+        return new SupportedView($this->list->supported($teamId));
+    }
+
+    public function support(StaffUser $who, string $classId, string $studentId, SupportInput $input): RosterView
+    {
+        $this->transaction->run(function () use ($who, $classId, $studentId, $input): void {
+            $student = $this->locked($who->teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
+            $student->supportWith($input->support(), $who->id);
+        });
+
+        return $this->show($who->teamId, $classId);
     }
 
     public function renameStudent(StaffUser $who, string $classId, string $studentId, StudentInput $input): RosterView

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
+use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Roster\ReadModel\RosterList;
 
@@ -42,6 +43,11 @@ final readonly class Students
     public function names(string $teamId, array $ids): array
     {
         return $this->rosters->studentNames($teamId, $ids);
+    }
+
+    public function supportOf(string $teamId, string $id): Support
+    {
+        return $this->rosters->supportOf($teamId, $id);
     }
 
     public function name(string $teamId, string $id): string

@@ -17,6 +17,7 @@ use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\SkillView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
+use ChalkLadder\Server\Sitting\Api\View\SupportView;
 use ChalkLadder\Server\Sitting\Api\View\ToldView;
 
 /**
@@ -137,6 +138,7 @@ final readonly class SittingPage
             $sitting->reply,
             $sitting->handedInAt,
             $this->skills($teamId, $sitting, $answers),
+            SupportView::of($sitting->support),
             $live,
         );
     }

@@ -16,6 +16,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
 use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
@@ -49,6 +50,7 @@ final readonly class Sittings
         private Playing $playing,
         private WorkList $list,
         private Handouts $handouts,
+        private Students $students,
         private Deadlines $deadlines,
         private SittingPage $page,
         private Files $files,
@@ -96,6 +98,7 @@ final readonly class Sittings
                 $seed,
                 Walk::start($handout->edition->paper(), $handout->conditions, $seed),
                 $now,
+                $this->students->supportOf($who->teamId, $who->id)->fewerOptions,
             );
             $this->sittings->add($sitting);
 

@@ -12,6 +12,7 @@ use ChalkLadder\Core\Item\Veil;
 use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Paper\PublishedPaper;
@@ -37,6 +38,8 @@ final readonly class StoredSitting
         public string $message = '',
         public ?string $reply = null,
         public ?string $handedInAt = null,
+        public Support $support = new Support(),
+        public int $fewerOptions = 0,
     ) {
     }
 
@@ -62,7 +65,7 @@ final readonly class StoredSitting
 
     public function showing(string $entry): Showing
     {
-        return new Showing($this->veil($entry), $this->seed, $entry, $this->conditions->shuffleOptions);
+        return new Showing($this->veil($entry), $this->seed, $entry, $this->conditions->shuffleOptions, $this->fewerOptions);
     }
 
     /** @param array<string, array<int, Response>> $given by entry and try; needed where a check looks back */

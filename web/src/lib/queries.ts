@@ -29,6 +29,9 @@ export const ask = {
       queryKey: ['class', id],
       queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })),
     }),
+  /** students who get support */
+  supported: () =>
+    queryOptions({ queryKey: ['classes', 'supported'], queryFn: () => take(api.GET('/api/classes/supported')) }),
   handouts: () => queryOptions({ queryKey: ['handouts'], queryFn: () => take(api.GET('/api/handouts')) }),
   /** Kept up to date by the live channel, not by asking again. */
   lookout: (id: string) =>

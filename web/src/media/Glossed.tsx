@@ -2,11 +2,13 @@ import { useMemo, useRef, useState, type KeyboardEvent, type SyntheticEvent } fr
 import type { Schemas } from '@/lib/api/client'
 import { Rich } from '@/lib/Rich'
 import { glossed } from './glossed'
+import { useMedia } from './place'
 
 /** A passage in which some words are told: pressed, or reached and entered, each says what it means beside itself. */
 export function Glossed({ html, glossary }: { html: string; glossary: readonly Schemas['PaperGlossView'][] }) {
   const marked = useMemo(() => glossed(html, glossary), [html, glossary])
   const host = useRef<HTMLDivElement>(null)
+  const { wordNotes } = useMedia()
   const [told, setTold] = useState<{ at: number; left: number; top: number } | null>(null)
   const tell = (event: SyntheticEvent) => {
     const word = (event.target as Element).closest<HTMLElement>('[data-gloss]')
@@ -28,6 +30,15 @@ export function Glossed({ html, glossary }: { html: string; glossary: readonly S
     // The words within are the buttons; what is pressed or entered of them is met here.
     <div ref={host} className="relative" onClick={tell} onKeyDown={key}>
       <Rich html={marked} />
+      {wordNotes ? (
+        <dl className="mt-3 border-t pt-2 text-[0.9em]">
+          {glossary.map((g) => (
+            <div key={g.word} className="py-0.5">
+              <dt className="inline font-semibold">{g.word}:</dt> <dd className="inline">{g.meaning}</dd>
+            </div>
+          ))}
+        </dl>
+      ) : null}
       <div
         role="status"
         className={

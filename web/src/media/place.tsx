@@ -15,6 +15,8 @@ export type MediaPlace = {
   scope: string | null
   /** What is played here is a student's: of which sitting; null: it is tried and counted nowhere. */
   plays?: string | null
+  /** words that a source tells stand told beside it */
+  wordNotes?: boolean
 }
 
 const pathOf = (files: string) => (id: string, page?: number) =>

@@ -78,6 +78,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   of: '2',
   message: '',
   reply: null,
+  support: null,
   handedInAt: null,
   skills: [],
   live: 0,

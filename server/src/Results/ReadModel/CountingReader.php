@@ -19,8 +19,8 @@ final readonly class CountingReader extends ReadModel
     /** @return list<CountedAttempt> by student and attempt */
     public function attempts(string $handoutId): array
     {
-        /** @var list<array{id: string, student_id: string, name: string, attempt: int, walk: string, marks: numeric-string, state: string, counts: bool}> $rows */
-        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts
+        /** @var list<array{id: string, student_id: string, name: string, attempt: int, walk: string, marks: numeric-string, state: string, counts: bool, fewer_options: int}> $rows */
+        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts, s.fewer_options
             FROM '.SittingTables::ATTEMPTS.' s JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
             WHERE s.handout_id = :id ORDER BY st.name_folded, st.id, s.attempt', ['id' => $handoutId]);
 
@@ -34,6 +34,7 @@ final readonly class CountingReader extends ReadModel
                 (float) $r['marks'],
                 $r['state'],
                 $r['counts'],
+                $r['fewer_options'],
             ),
             $rows,
         );

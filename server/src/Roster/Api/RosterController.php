@@ -8,11 +8,13 @@ use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Api\Input\StudentInput;
+use ChalkLadder\Server\Roster\Api\Input\SupportInput;
 use ChalkLadder\Server\Roster\Api\View\ClassListView;
 use ChalkLadder\Server\Roster\Api\View\PinView;
 use ChalkLadder\Server\Roster\Api\View\RosterPreviewView;
 use ChalkLadder\Server\Roster\Api\View\RosterView;
 use ChalkLadder\Server\Roster\Api\View\SlipsView;
+use ChalkLadder\Server\Roster\Api\View\SupportedView;
 use ChalkLadder\Server\Roster\Rosters;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -60,6 +62,22 @@ final readonly class RosterController
         #[MapRequestPayload] StudentInput $input,
     ): RosterView {
         return $this->rosters->renameStudent($who, $id, $student, $input);
+    }
+
+    #[Route('/{id}/students/{student}/support', methods: ['PUT'])]
+    public function support(
+        #[CurrentUser] StaffUser $who,
+        string $id,
+        string $student,
+        #[MapRequestPayload] SupportInput $input,
+    ): RosterView {
+        return $this->rosters->support($who, $id, $student, $input);
+    }
+
+    #[Route('/supported', methods: ['GET'], priority: 1)]
+    public function supported(#[CurrentUser] StaffUser $who): SupportedView
+    {
+        return $this->rosters->supported($who->teamId);
     }
 
     #[Route('/{id}/roster/preview', methods: ['POST'])]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster\Entity;
 
+use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
@@ -26,6 +27,9 @@ class Student implements Root, TeamOwned
     #[ORM\Column(name: 'name_folded', type: 'text')]
     protected string $nameFolded;
 
+    #[ORM\Column(type: 'support')]
+    protected Support $support;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -36,6 +40,7 @@ class Student implements Root, TeamOwned
     ) {
         $this->id = Id::fresh();
         $this->nameFolded = NameList::fold($name);
+        $this->support = new Support();
     }
 
     public function id(): string
@@ -73,6 +78,21 @@ class Student implements Root, TeamOwned
         $this->nameFolded = NameList::fold($name);
     }
 
+    public function support(): Support
+    {
+        return $this->support;
+    }
+
+    /** The trail says that it was changed, and not to what: it is read by more people than need to know. */
+    public function supportWith(Support $support, string $by): void
+    {
+        if ($support->toArray() === $this->support->toArray()) {
+            return;
+        }
+        $this->support = $support;
+        $this->note(new Acted($this->teamId, $by, 'change support', 'student', $this->id));
+    }
+
     public function resetPin(string $sealed, string $by): void
     {
         $this->pinSealed = $sealed;
@@ -85,5 +105,6 @@ class Student implements Root, TeamOwned
         $this->name = 'Erased student';
         $this->nameFolded = 'erased '.$this->id;
         $this->pinSealed = $sealedPin;
+        $this->support = new Support();
     }
 }

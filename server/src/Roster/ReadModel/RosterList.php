@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster\ReadModel;
 
+use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Server\Identity\ReadModel\SignedIn;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
+use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\Api\View\ClassRowView;
+use ChalkLadder\Server\Roster\Api\View\SupportedStudentView;
+use ChalkLadder\Server\Roster\Api\View\SupportView;
 use ChalkLadder\Server\Roster\StudentUser;
 
 final readonly class RosterList extends ReadModel implements TrailSubjects
@@ -75,6 +80,38 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
             'SELECT id::text, name FROM student WHERE team_id = :team AND id::text IN (:ids)',
             ['team' => $teamId, 'ids' => $ids],
         );
+    }
+
+    /** @return list<SupportedStudentView> by name */
+    public function supported(string $teamId): array
+    {
+        /** @var list<array{id: string, name: string, class: string, support: string}> $rows */
+        $rows = $this->rows("SELECT s.id, s.name, s.support, min(c.name) AS class FROM student s
+            JOIN class_member m ON m.student_id = s.id AND m.left_at IS NULL JOIN class c ON c.id = m.class_id
+            WHERE s.team_id = :team AND s.support <> '{}' GROUP BY s.id ORDER BY s.name_folded, s.id", ['team' => $teamId]);
+        $students = [];
+        foreach ($rows as $row) {
+            $support = SupportView::of(self::support($row['support']));
+            if ($support !== null) {
+                $students[] = new SupportedStudentView($row['id'], $row['name'], $row['class'], $support);
+            }
+        }
+
+        return $students;
+    }
+
+    /** What helps a student of the team's; nothing where there is no such student. */
+    public function supportOf(string $teamId, string $studentId): Support
+    {
+        /** @var array{support: string}|null $row */
+        $row = $this->row('SELECT support FROM student WHERE team_id = :team AND id::text = :id', ['team' => $teamId, 'id' => $studentId]);
+
+        return $row === null ? new Support() : self::support($row['support']);
+    }
+
+    public static function support(string $stored): Support
+    {
+        return Support::read(new Node(Json::decode($stored)));
     }
 
     /** @return list<array{StudentUser, string}> who goes by this name in the class with this code, each with the sealed PIN */

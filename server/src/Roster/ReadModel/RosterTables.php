@@ -10,6 +10,9 @@ final class RosterTables
     /** Students by id: name, and the name they are ordered by. */
     public const STUDENTS = '(SELECT id, name, name_folded FROM student)';
 
+    /** What helps each student: id, support. */
+    public const SUPPORT = '(SELECT id, support FROM student)';
+
     /** Who is in which class now: class_id, student_id. */
     public const MEMBERS = '(SELECT class_id, student_id FROM class_member WHERE left_at IS NULL)';
 

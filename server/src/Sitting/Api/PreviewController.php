@@ -11,6 +11,7 @@ use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -18,6 +19,7 @@ use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\Api\Input\PreviewInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
@@ -36,7 +38,7 @@ final readonly class PreviewController
 {
     private const SEED = 'preview';
 
-    public function __construct(private Papers $papers, private SittingPage $page, private Teams $teams)
+    public function __construct(private Papers $papers, private SittingPage $page, private Teams $teams, private Students $students)
     {
     }
 
@@ -99,6 +101,7 @@ final readonly class PreviewController
         }
         // The end of a preview shows all that a student will be told when the work comes back.
         $state = $input->handedIn ? SittingState::Returned : SittingState::Open;
+        $support = $input->student === null ? new Support() : $this->students->supportOf($who->teamId, $input->student);
         $stored = new StoredSitting(
             self::SEED,
             self::SEED,
@@ -112,6 +115,8 @@ final readonly class PreviewController
             $conditions,
             $this->teams->markStep($who->teamId),
             new Window(),
+            support: $support,
+            fewerOptions: $support->fewerOptions,
         );
 
         return $this->page->draw($who->teamId, $stored, $answers);

@@ -95,6 +95,9 @@ class Sitting implements Root, TeamOwned
         protected Walk $walk,
         #[ORM\Column(name: 'opened_at', type: 'moment')]
         protected \DateTimeImmutable $openedAt,
+        /** as the student's support was at its beginning, so that a question keeps its options */
+        #[ORM\Column(name: 'fewer_options', type: 'smallint')]
+        protected int $fewerOptions = 0,
     ) {
         $this->id = Id::fresh();
         $this->at = $walk->current()->entries[0] ?? null;

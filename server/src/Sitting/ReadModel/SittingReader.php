@@ -20,6 +20,8 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Roster\ReadModel\RosterList;
+use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\StoredSitting;
 use Doctrine\DBAL\Connection;
@@ -28,7 +30,7 @@ use Psr\Cache\CacheItemPoolInterface;
 /**
  * Sittings and their answers as they are looked at.
  *
- * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string}
+ * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string, fewer_options: int, support: string}
  */
 final readonly class SittingReader extends ReadModel
 {
@@ -191,11 +193,11 @@ final readonly class SittingReader extends ReadModel
     private static function select(): string
     {
         return 'SELECT s.id, s.handout_id, s.student_id, s.attempt, s.state, s.seed, s.walk, s.at_entry, s.message, s.reply,
-            s.handed_in_at, s.veiled,
+            s.handed_in_at, s.veiled, s.fewer_options, st.support,
                 h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version,
                 '.TeamSettings::markStep('h.team_id').' AS mark_step
             FROM sitting s JOIN '.HandoutTables::GIVEN.' h ON h.id = s.handout_id AND h.student_id = s.student_id
-            JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id';
+            JOIN '.PaperTables::RULES.' e ON e.id = h.edition_id JOIN '.RosterTables::SUPPORT.' st ON st.id = s.student_id';
     }
 
     /** @return SittingRow|null */
@@ -232,6 +234,8 @@ final readonly class SittingReader extends ReadModel
             $row['message'],
             $row['reply'],
             Moment::isoOrNull($row['handed_in_at']),
+            RosterList::support($row['support']),
+            $row['fewer_options'],
         );
     }
 

@@ -1,6 +1,6 @@
 import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
-import { marks, percent } from '@/lib/format'
+import { marks, percent, plural } from '@/lib/format'
 import { Ladder } from '@/ui/Ladder'
 import { Word } from '@/ui/Word'
 import { Distribution } from './Charts'
@@ -83,6 +83,11 @@ export function Students({ results: r }: { results: Results }) {
             <td className="px-2">
               {s.others.length > 0 ? `attempt ${s.attempt} counts; others ${s.others.map(marks).join(', ')}` : ''}
               {s.averaged.length > 0 ? `mean of ${s.averaged.map(marks).join(', ')}` : ''}
+              {s.fewerOptions > 0 ? (
+                <span className="block">
+                  {plural(s.fewerOptions, 'wrong option')} less to pick from, as their support
+                </span>
+              ) : null}
             </td>
             <td className="px-2 text-quiet">{s.state}</td>
           </tr>

@@ -68,6 +68,33 @@ describe('A roster', () => {
     await waitFor(() => expect(bodies('PUT', path)).toEqual([{ name: 'Benoît Larsen-Fox' }, { name: 'Ada Okafor' }]))
   })
 
+  it('gives a student support, quietly, and takes that back', async () => {
+    const path = '/api/classes/c1/students/Ada%20Okafor/support'
+    serve({ ...base(), [`PUT ${path}`]: roster() })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Support for Ada Okafor' }))
+    const dialog = within(screen.getByRole('dialog'))
+    await user.click(dialog.getByRole('checkbox', { name: /largest letters/ }))
+    await user.click(dialog.getByRole('button', { name: 'Keep it' }))
+    const none = { readAloud: false, largerText: false, lineFocus: false, wordNotes: false, fewerOptions: 0 }
+    const said = await screen.findByText('The support of Ada Okafor is changed.')
+    await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+    await waitFor(() => expect(bodies('PUT', path)).toEqual([{ ...none, largerText: true }, none]))
+  })
+
+  it('keeps what was chosen where it is refused', async () => {
+    serve({ ...base(), 'PUT /api/classes/c1/students/Ada%20Okafor/support': new Refusal(503, 'The server is busy.') })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'Support for Ada Okafor' }))
+    const dialog = within(screen.getByRole('dialog'))
+    await user.click(dialog.getByRole('checkbox', { name: /few lines/ }))
+    await user.click(dialog.getByRole('button', { name: 'Keep it' }))
+    expect(await dialog.findByText(/The server is busy/)).toBeTruthy()
+    expect((dialog.getByRole('checkbox', { name: /few lines/ }) as HTMLElement).getAttribute('aria-checked')).toBe(
+      'true',
+    )
+  })
+
   it('gives the class another name', async () => {
     serve({ ...base(), 'PUT /api/classes/c1': roster() })
     const user = open()

@@ -15,6 +15,7 @@ import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { AddStudents } from './AddStudents'
 import { Slips } from './Slips'
+import { SupportDialog } from './SupportDialog'
 
 export default function ClassDesk() {
   const { id = '' } = useParams()
@@ -23,6 +24,7 @@ export default function ClassDesk() {
   const [adding, setAdding] = useState(false)
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
   const [renaming, setRenaming] = useState<Renaming | null>(null)
+  const [supporting, setSupporting] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
   const refresh = () =>
     Promise.all([
@@ -93,6 +95,14 @@ export default function ClassDesk() {
                     <Button
                       kind="quiet"
                       size="small"
+                      onClick={() => setSupporting(student)}
+                      aria-label={`Support for ${student.name}${student.support ? ', given' : ''}`}
+                    >
+                      {student.support ? '● Support' : 'Support'}
+                    </Button>
+                    <Button
+                      kind="quiet"
+                      size="small"
                       onClick={() => setRenaming({ student: student.id, name: student.name })}
                       aria-label={`Rename ${student.name}`}
                     >
@@ -122,6 +132,9 @@ export default function ClassDesk() {
         )}
       </Desk>
       <AddStudents classId={id} open={adding} onClose={() => setAdding(false)} onDone={() => void refresh()} />
+      {supporting ? (
+        <SupportDialog classId={id} student={supporting} onClose={() => setSupporting(null)} onDone={refresh} />
+      ) : null}
       {renaming ? <RenameDialog classId={id} of={renaming} onClose={() => setRenaming(null)} onDone={refresh} /> : null}
       <Dialog open={pin !== null} onClose={() => setPin(null)} title={`New PIN for ${pin?.name ?? ''}`}>
         <p className="font-head text-4xl font-semibold tracking-widest tabular-nums">{pin?.pin}</p>

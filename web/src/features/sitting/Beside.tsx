@@ -86,6 +86,7 @@ export function Beside({
       // It scrolls by itself, also by keys.
       tabIndex={0}
       data-scrolls
+      data-reads="source"
       className="max-lg:mb-4 lg:sticky lg:top-4 lg:max-h-[calc(100dvh-10rem)] lg:w-[48%] lg:shrink-0 lg:overflow-auto"
     >
       <button

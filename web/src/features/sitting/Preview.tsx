@@ -5,11 +5,20 @@ import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { Returned } from './Returned'
+import { SeenAs } from './SeenAs'
 import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value, type Working } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
-const START: Input = { feedback: 'at once', saves: [], settled: [], hints: [], left: 0, handedIn: false }
+const START: Input = {
+  feedback: 'at once',
+  saves: [],
+  settled: [],
+  hints: [],
+  left: 0,
+  handedIn: false,
+  student: null,
+}
 
 const PLACE = placeOf('/api/files', null, null)
 
@@ -53,6 +62,13 @@ export default function Preview({ paperId }: { paperId: string }) {
       </>
     )
   }
+  // As somebody else it begins anew: their options may be others.
+  const anew = (student: string | null) => {
+    setValues(new Map())
+    setSure(new Map())
+    setWorkings(new Map())
+    void ask({ ...START, student })
+  }
   const at = (s: Step) => ({ entry: s.entry, try: s.try })
   const saves = (): Input['saves'] =>
     view.steps.flatMap((s) => {
@@ -90,5 +106,16 @@ export default function Preview({ paperId }: { paperId: string }) {
     goOn: () => ask({ ...input, saves: saves(), left: input.left + 1 }),
     handIn: () => ask({ ...input, saves: saves(), handedIn: true }),
   }
-  return <SitScreen driver={driver} head={back} />
+  return (
+    <SitScreen
+      key={input.student}
+      driver={driver}
+      head={
+        <span className="flex items-center gap-3">
+          <SeenAs student={input.student} onChange={anew} />
+          {back}
+        </span>
+      }
+    />
+  )
 }

@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react'
+import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import { useState } from 'react'
 import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { loadInputs } from '@/answers/registry'
@@ -329,6 +329,49 @@ describe('A student at work', () => {
     expect(button(/The chart/).getAttribute('aria-expanded')).toBe('true')
     await user.click(button(/Question 3/))
     expect(screen.queryByAltText('Kelpwick harbour chart')).toBeNull()
+  })
+
+  it('has what the student’s support gives, and nothing of it for others', async () => {
+    const support = { readAloud: true, largerText: true, lineFocus: true, wordNotes: true }
+    const told = { word: 'ebb', meaning: 'the tide going out' }
+    const spoken: string[] = []
+    vi.stubGlobal(
+      'SpeechSynthesisUtterance',
+      class {
+        onend: () => void = () => undefined
+        constructor(readonly text: string) {}
+      },
+    )
+    vi.stubGlobal('speechSynthesis', {
+      cancel: () => undefined,
+      speak: (said: { text: string; onend: () => void }) => {
+        spoken.push(said.text.trim())
+        said.onend()
+      },
+    })
+    const user = sit({
+      support,
+      sources: [{ ...chart, html: '<p>After the ebb.</p>', glossary: [told] }],
+      steps: [step(0, { entry: 'chart', face: null, isSource: true }), step(1, { beside: ['chart'] })],
+    })
+    expect(button('Smallest text')).toBeTruthy()
+    expect(await screen.findByText('the tide going out')).toBeTruthy()
+    await user.click(await screen.findByRole('button', { name: 'Read it to me' }))
+    expect(spoken).toEqual(['Which buoy?', 'Pick one', 'Red', 'Green'])
+    await user.click(button('Read the source to me'))
+    expect(spoken).toContain('After the ebb.')
+    const band = screen.getByRole('slider', { name: /light band/ })
+    const before = Number(band.getAttribute('aria-valuenow'))
+    band.focus()
+    await user.keyboard('{ArrowDown}')
+    expect(Number(band.getAttribute('aria-valuenow'))).toBeGreaterThan(before)
+    await user.click(button('Light the whole page'))
+    expect(screen.queryByRole('slider')).toBeNull()
+    vi.unstubAllGlobals()
+    cleanup()
+    sit({ sources: [chart] })
+    expect(button('Larger text')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Read it to me' })).toBeNull()
   })
 
   it('sets its own text size, and finds it again', async () => {

@@ -27,6 +27,7 @@ const Beside = later(besides)
 const Instructions = later(() => import('./Instructions').then((it) => it.Instructions))
 const LooksAt = later(() => import('@/media/LooksAt').then((it) => it.LooksAt))
 const SourcePage = later(source)
+const Supported = later(() => import('./Supported').then((it) => it.Supported))
 const Working = later(working)
 const ToGoBackTo = later(page)
 
@@ -71,7 +72,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   )
   const [over, setOver] = useState(false)
   const [wanted, setWanted] = useState(0)
-  const [size, setSize] = useState(() => Number(localStorage.getItem(STORE)) || 0)
+  const [size, setSize] = useState(
+    () => Number(localStorage.getItem(STORE)) || (view.support?.largerText ? SIZES.length - 1 : 0),
+  )
   const top = useRef<HTMLHeadingElement>(null)
   const visit = useRef(view.visit)
   useEffect(() => {
@@ -133,8 +136,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
       scope: step ? keyOf(view.id, step.entry, step.try) : view.id,
       // Where nothing is sent, what is played is counted nowhere.
       plays: driver.media.uploads && view.id,
+      wordNotes: view.support?.wordNotes,
     }),
-    [driver.media, view.id, step],
+    [driver.media, view.id, view.support, step],
   )
   return (
     <MediaProvider value={place}>
@@ -151,6 +155,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             A{size === SIZES.length - 1 ? '−' : '+'}
           </button>
         </header>
+        {view.support ? (
+          <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
+        ) : null}
         <main
           className={`mx-auto flex w-full flex-1 px-4 py-4 ${beside.length > 0 ? 'max-w-6xl flex-col lg:flex-row lg:items-start lg:gap-8' : 'max-w-2xl flex-col'}`}
         >
@@ -201,12 +208,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                   </p>
                 ) : null}
                 {alone ? (
-                  <div className="mt-2">
+                  <div className="mt-2" data-reads="question">
                     <SourcePage source={alone} />
                   </div>
                 ) : null}
                 {step.face ? (
-                  <div className="mt-2 flex flex-col gap-5">
+                  <div className="mt-2 flex flex-col gap-5" data-reads="question">
                     <div>
                       <Rich html={step.face.prompt} className="text-[1.1em]" />
                       {step.looksAt ? (

@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/supported": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rosterSupported"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}": {
         parameters: {
             query?: never;
@@ -398,6 +414,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["rosterRejoin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/students/{student}/support": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rosterSupport"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3501,6 +3533,7 @@ export interface components {
             rushed: components["schemas"]["ResultsFigureView"];
             sureAndWrong: components["schemas"]["ResultsFigureView"];
             manner: string | null;
+            fewerOptions: number;
         };
         ResultsSureView: {
             level: number;
@@ -3581,6 +3614,7 @@ export interface components {
             id: string;
             name: string;
             joinedAt: string;
+            support: components["schemas"]["RosterSupportView"] | null;
         };
         RosterRosterView: {
             id: string;
@@ -3603,6 +3637,29 @@ export interface components {
         RosterStudentSessionView: {
             name: string;
             id: string;
+        };
+        RosterSupportInput: {
+            readAloud?: boolean;
+            largerText?: boolean;
+            lineFocus?: boolean;
+            wordNotes?: boolean;
+            fewerOptions?: number;
+        };
+        RosterSupportView: {
+            readAloud: boolean;
+            largerText: boolean;
+            lineFocus: boolean;
+            wordNotes: boolean;
+            fewerOptions: number;
+        };
+        RosterSupportedStudentView: {
+            id: string;
+            name: string;
+            class: string;
+            support: components["schemas"]["RosterSupportView"];
+        };
+        RosterSupportedView: {
+            students: components["schemas"]["RosterSupportedStudentView"][];
         };
         SittingAnswersSavedView: {
             kept: components["schemas"]["SittingKeptView"][];
@@ -3651,6 +3708,7 @@ export interface components {
             hints?: components["schemas"]["SittingStepInput"][];
             left?: number;
             handedIn?: boolean;
+            student?: string | null;
         };
         SittingReplyInput: {
             text?: string;
@@ -3691,6 +3749,7 @@ export interface components {
             reply: string | null;
             handedInAt: string | null;
             skills: components["schemas"]["SittingSkillView"][];
+            support: components["schemas"]["SittingSupportView"] | null;
             live: number;
         };
         SittingSkillView: {
@@ -3723,6 +3782,12 @@ export interface components {
             millis: number;
             confidence: number | null;
             working: components["schemas"]["WorkingResponse"] | null;
+        };
+        SittingSupportView: {
+            readAloud: boolean;
+            largerText: boolean;
+            lineFocus: boolean;
+            wordNotes: boolean;
         };
         SittingToldView: {
             verdict: string;
@@ -5567,6 +5632,35 @@ export interface operations {
             };
         };
     };
+    rosterSupported: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterSupportedView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     rosterShow: {
         parameters: {
             query?: never;
@@ -5850,6 +5944,42 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rosterSupport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterSupportInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {

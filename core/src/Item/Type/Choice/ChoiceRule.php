@@ -176,13 +176,26 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
 
     public function face(Showing $showing): array
     {
+        // Where several are right, leaving one out would tell of the others.
+        $shown = $this->several ? $this->options : $showing->thinned($this->options, static fn (Option $o): bool => $o->key);
+
         return [
             'options' => array_map(
                 static fn (Option $o): array => ['id' => $showing->name($o->id), 'text' => $o->text],
-                $this->arranged(static fn (array $options): array => $showing->arranged($options, 'options')),
+                $this->among($shown)->arranged(
+                    static fn (array $options): array => $showing->arranged($options, 'options'),
+                ),
             ),
             'several' => $this->several,
         ];
+    }
+
+    /** @param list<Option> $options */
+    private function among(array $options): self
+    {
+        $keepsLast = $this->keepLast && in_array($this->options[count($this->options) - 1] ?? null, $options, true);
+
+        return new self($options, $this->several, $this->perOption, $keepsLast);
     }
 
     public function version(string $seed): self

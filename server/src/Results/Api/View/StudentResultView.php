@@ -13,6 +13,7 @@ final readonly class StudentResultView
      * @param FigureView  $pace     time beside the median of each question
      * @param FigureView  $rushed   share of answers too fast to have been thought about
      * @param string|null $manner   "rushing", "lagging" or neither
+     * @param int         $fewerOptions distractors that were left out for this student
      * @param list<float> $averaged marks of the attempts whose mean counts, where there are several
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class StudentResultView
         public FigureView $rushed,
         public FigureView $sureAndWrong,
         public ?string $manner,
+        public int $fewerOptions,
     ) {
     }
 }

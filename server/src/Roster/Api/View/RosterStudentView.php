@@ -6,7 +6,8 @@ namespace ChalkLadder\Server\Roster\Api\View;
 
 final readonly class RosterStudentView
 {
-    public function __construct(public string $id, public string $name, public string $joinedAt)
+    /** @param SupportView|null $support nothing where none is given */
+    public function __construct(public string $id, public string $name, public string $joinedAt, public ?SupportView $support)
     {
     }
 }

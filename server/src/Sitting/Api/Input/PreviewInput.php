@@ -17,6 +17,7 @@ final readonly class PreviewInput implements ReadsDocument
      * @param list<StepInput> $settled the steps that were settled
      * @param list<StepInput> $hints   a line for each hint that was opened
      * @param int             $left    how many passes have been left
+     * @param string|null     $student as whom it is seen, with their support
      */
     public function __construct(
         public string $feedback = 'at once',
@@ -25,6 +26,7 @@ final readonly class PreviewInput implements ReadsDocument
         public array $hints = [],
         public int $left = 0,
         public bool $handedIn = false,
+        public ?string $student = null,
     ) {
     }
 
@@ -37,6 +39,7 @@ final readonly class PreviewInput implements ReadsDocument
             array_map(StepInput::read(...), $node->children('hints', self::MOST)),
             $node->int('left', 0, 200, 0),
             $node->bool('handedIn', false),
+            $node->textOrNull('student', 36),
         );
     }
 }

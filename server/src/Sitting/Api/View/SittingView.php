@@ -40,6 +40,7 @@ final readonly class SittingView
         public ?string $reply,
         public ?string $handedInAt,
         public array $skills,
+        public ?SupportView $support,
         public int $live = 0,
     ) {
     }
