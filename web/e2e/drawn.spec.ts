@@ -109,7 +109,9 @@ test('what is pointed at, plotted, drawn, said and given is sat on a phone, mark
   await phone.getByRole('button', { name: 'Use it' }).click()
   const page1 = phone.getByRole('img', { name: 'table-right.jpg' })
   // A picture stands there before it has come: until then it has no height.
-  await expect.poll(() => page1.evaluate((one: HTMLImageElement) => one.naturalHeight - one.naturalWidth)).toBeGreaterThan(0)
+  await expect
+    .poll(() => page1.evaluate((one: HTMLImageElement) => one.naturalHeight - one.naturalWidth))
+    .toBeGreaterThan(0)
   await kept(phone)
   await axeClean(phone)
   await next()
