@@ -81,8 +81,17 @@ final class DeskCommand extends Command
         }
         $this->reader->analyse();
         $cookie = $this->sessions->openForStaff($who, new Request());
+        // Nobody waits for ten PDFs at once alone.
+        $second = new StaffUser(
+            $this->staff->create($team, 'second@bench.example', 'The second', Role::Teacher, bin2hex(random_bytes(8))),
+            $team,
+            'The second',
+            Role::Teacher,
+        );
+        $other = $this->sessions->openForStaff($second, new Request());
         $output->writeln(json_encode([
             'staff' => $cookie->getName().'='.$cookie->getValue(),
+            'second' => $other->getName().'='.$other->getValue(),
             'papers' => array_slice($papers, -20),
             'branching' => $papers[0],
             'skills' => $skills,

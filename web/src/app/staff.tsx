@@ -42,6 +42,12 @@ const router = createBrowserRouter([
     path: '/',
     element: <Shell />,
     HydrateFallback: Loading,
+    // Who is here is asked while the desk's parts are on their way.
+    loader: () => {
+      void queryClient.prefetchQuery(ask.session())
+      return null
+    },
+    shouldRevalidate: () => false,
     children: [
       {
         errorElement: <NotFetched />,
@@ -78,7 +84,11 @@ const router = createBrowserRouter([
             () => import('@/features/paper/PaperList'),
             () => [ask.papers(), ask.handouts()],
           ),
-          route('papers/:id', () => import('./PaperRoute')),
+          route(
+            'papers/:id',
+            () => import('./PaperRoute'),
+            ({ id = '' }) => [ask.paper(id)],
+          ),
           route('papers/:id/preview', () => import('./PreviewRoute')),
           route(
             'classes',
