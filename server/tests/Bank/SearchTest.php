@@ -196,6 +196,26 @@ final class SearchTest extends ApiCase
         $this->refused(422, 'POST', '/items', ['item' => $this->world->itemDocuments()['choice']]);
     }
 
+    public function testASkillFindsWhatStandsBelowItAndCountsItsQuestions(): void
+    {
+        $this->as($this->world->teacher);
+        $made = fn (string $name, ?string $parent): string => $this->get('POST', '/bank/skills', ['name' => $name, 'parent' => $parent])->text('id');
+        $all = $made('Tides', null);
+        $heights = $made('Heights', $all);
+        $ranges = $made('Ranges', $heights);
+        [$text, $number] = [$this->world->items['text'], $this->world->items['number']];
+        $this->get('POST', '/items/many/skills', ['skills' => [$text => $heights, $number => $ranges]]);
+
+        $found = fn (string $skill): array => $this->get('GET', "/items?skill=$skill")->column('items', 'id');
+        self::assertEqualsCanonicalizing([$text, $number], $found($all));
+        self::assertEqualsCanonicalizing([$text, $number], $found($heights));
+        self::assertSame([$number], $found($ranges));
+        $counts = $this->get('GET', '/items')->map('skills');
+        self::assertEquals([2, 2, 1], [$counts[$all], $counts[$heights], $counts[$ranges]]);
+        self::assertEquals([2, 2, 1], array_map(fn (string $s): int => $this->get('GET', "/items?skill=$s")->int('total'), [$all, $heights, $ranges]));
+        self::assertSame([], $this->as($this->world->stranger)->get('GET', "/items?skill=$all")->at('items'));
+    }
+
     /** @return list<mixed> */
     private function titles(string $query): array
     {

@@ -20,6 +20,11 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
 {
     private const PAGE = 100;
 
+    /** A question of the skill, or of one below it in the tree. */
+    private const OF_SKILL = 'i.skill_id IN (WITH RECURSIVE below AS (
+        SELECT id FROM skill WHERE id = :skill AND team_id = :team UNION SELECT s.id FROM skill s JOIN below b ON s.parent_id = b.id
+    ) SELECT id FROM below)';
+
     public function __construct(
         Connection $connection,
         private QuestionRecords $records,
@@ -62,7 +67,13 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
         [$where, $parameters] = self::condition($teamId, $search, $standing);
         $parts = array_map(static fn (string $member): string => match ($member) {
             'type' => "SELECT 'type' AS member, i.type AS id, count(*) AS n FROM i GROUP BY 2",
-            'skill' => "SELECT 'skill', i.skill_id::text, count(*) FROM i WHERE i.skill_id IS NOT NULL GROUP BY 2",
+            // A skill counts what stands below it too: choosing it finds that as well.
+            'skill' => "SELECT 'skill', a.above::text, sum(o.n)::bigint FROM (SELECT skill_id, count(*) AS n FROM i GROUP BY 1) o JOIN (
+                WITH RECURSIVE up AS (
+                    SELECT id, id AS above FROM skill WHERE team_id = :team
+                    UNION SELECT up.id, s.parent_id FROM up JOIN skill s ON s.id = up.above AND s.parent_id IS NOT NULL
+                ) SELECT id, above FROM up
+            ) a ON a.id = o.skill_id GROUP BY 2",
             'author' => "SELECT 'author', i.created_by::text, count(*) FROM i GROUP BY 2",
             'misconception' => "SELECT 'misconception', m.id::text, count(*) FROM i
                 CROSS JOIN LATERAL (SELECT DISTINCT unnest(i.misconceptions) AS id) m GROUP BY 2",
@@ -160,7 +171,7 @@ final readonly class QuestionList extends ReadModel implements TrailSubjects
             $where .= ' AND '.self::among('fitting');
             $parameters['fitting'] = implode(',', $standing->fitting);
         }
-        foreach (['skill' => 'i.skill_id = :skill', 'misconception' => ':misconception = ANY(i.misconceptions)',
+        foreach (['skill' => self::OF_SKILL, 'misconception' => ':misconception = ANY(i.misconceptions)',
             'type' => 'i.type = :type', 'author' => 'i.created_by = :author'] as $member => $condition) {
             if ($search->{$member} !== null) {
                 $where .= " AND $condition";

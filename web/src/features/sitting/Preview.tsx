@@ -5,11 +5,12 @@ import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { Returned } from './Returned'
-import { SeenAs } from './SeenAs'
+import { TriedAs } from './TriedAs'
 import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value, type Working } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
+type Plan = Schemas['Conditions']['feedback']
 const START: Input = {
   feedback: 'at once',
   saves: [],
@@ -29,14 +30,20 @@ export default function Preview({ paperId }: { paperId: string }) {
   const [values, setValues] = useState<Map<string, Value>>(new Map())
   const [sure, setSure] = useState<Map<string, number>>(new Map())
   const [workings, setWorkings] = useState<Map<string, Working>>(new Map())
+  const [round, setRound] = useState(0)
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const ask = useCallback(
-    async (next: Input) => {
+    async (next: Input, anew = false) => {
       setBusy(true)
       try {
         setView(await take(api.POST('/api/papers/{id}/preview', { params: { path: { id: paperId } }, body: next })))
         setInput(next)
+        if (!anew) return
+        setValues(new Map())
+        setSure(new Map())
+        setWorkings(new Map())
+        setRound((n) => n + 1)
       } catch (thrown) {
         if (next === START) setError(thrown)
         else toast(problemOf(thrown).message, { bad: true })
@@ -54,20 +61,18 @@ export default function Preview({ paperId }: { paperId: string }) {
       Back to the paper
     </Link>
   )
+  // As somebody else it begins anew: their options may be others.
+  const anew = (as: Pick<Input, 'student' | 'feedback'>) => void ask({ ...START, ...as }, true)
+  const tried = <TriedAs student={input.student} plan={input.feedback as Plan} onAnew={anew} />
   if (view.state === 'returned') {
     return (
       <>
-        <p className="border-b bg-rust-pale px-4 py-2">Preview: this is what comes back. {back}</p>
+        <p className="flex flex-wrap items-center gap-3 border-b bg-rust-pale px-4 py-2">
+          Preview: this is what comes back. {back} {tried}
+        </p>
         <Returned view={view} onReplied={setView} />
       </>
     )
-  }
-  // As somebody else it begins anew: their options may be others.
-  const anew = (student: string | null) => {
-    setValues(new Map())
-    setSure(new Map())
-    setWorkings(new Map())
-    void ask({ ...START, student })
   }
   const at = (s: Step) => ({ entry: s.entry, try: s.try })
   const saves = (): Input['saves'] =>
@@ -108,11 +113,11 @@ export default function Preview({ paperId }: { paperId: string }) {
   }
   return (
     <SitScreen
-      key={input.student}
+      key={round}
       driver={driver}
       head={
         <span className="flex items-center gap-3">
-          <SeenAs student={input.student} onChange={anew} />
+          {tried}
           {back}
         </span>
       }

@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query'
+import { Popover } from 'radix-ui'
+import { useState } from 'react'
+import type { Schemas } from '@/lib/api/client'
+import { FEEDBACK_PLANS } from '@/lib/conditions'
+import { ask } from '@/lib/queries'
+import { Button } from '@/ui/Button'
+import { SelectField } from '@/ui/Select'
+
+type Plan = Schemas['Conditions']['feedback']
+
+/** How a paper is tried: as anybody, or as a student who gets support; with what they will be told when. Each choice begins it anew. */
+export function TriedAs({
+  student,
+  plan,
+  onAnew,
+}: {
+  student: string | null
+  plan: Plan
+  onAnew: (as: { student: string | null; feedback: Plan }) => void
+}) {
+  const [open, setOpen] = useState(false)
+  const { data } = useQuery(ask.supported())
+  const students = data?.students ?? []
+  const one = students.find((s) => s.id === student)
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger asChild>
+        <Button size="small">Tried as {one?.name ?? 'anybody'}</Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          className="z-50 flex w-80 max-w-[94vw] flex-col gap-3 rounded border bg-sheet p-4 shadow-float"
+        >
+          <SelectField
+            label="As whom"
+            value={student ?? ''}
+            onChange={(id) => onAnew({ student: id || null, feedback: plan })}
+            options={[
+              { value: '', label: 'anybody' },
+              ...students.map((s) => ({ value: s.id, label: `${s.name}, ${s.class}, with support` })),
+            ]}
+          />
+          {students.length === 0 ? (
+            <p className="text-sm text-quiet">Nobody gets support yet. It is given on the roster of a class.</p>
+          ) : null}
+          <SelectField
+            label="What is told when"
+            value={plan}
+            onChange={(feedback) => onAnew({ student, feedback })}
+            options={FEEDBACK_PLANS.map(({ id, label }) => ({ value: id, label }))}
+          />
+          <Button
+            className="self-start"
+            onClick={() => {
+              setOpen(false)
+              onAnew({ student, feedback: plan })
+            }}
+          >
+            Begin anew
+          </Button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
