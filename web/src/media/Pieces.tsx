@@ -98,7 +98,7 @@ export function Pieces({ pieces, of, children }: { pieces: readonly Piece[]; of:
             key={one.id}
             type="button"
             data-piece={one.id}
-            className="absolute min-h-11 min-w-11 -translate-1/2 cursor-grab touch-none rounded border-2 border-ink bg-sheet px-2 text-[0.85em] leading-tight font-semibold shadow-float select-none"
+            className="absolute z-30 min-h-11 min-w-11 -translate-1/2 cursor-grab touch-none rounded border-2 border-ink bg-sheet px-2 text-[0.85em] leading-tight font-semibold shadow-float select-none"
             style={{ left: `${one.x / 10}%`, top: `${one.y / 10}%` }}
             aria-label={`${pieces[one.piece]?.text}, ${whereInWords(one)}`}
             onPointerDown={(e) => drag(e, one.piece, one)}

@@ -27,7 +27,7 @@ describe('Pieces on a picture', () => {
     const two = fromTray(buoys, one.all, 0, { x: 500, y: 500 })!
     expect(two.all.map(({ x, y }) => [x, y])).toEqual([
       [500, 500],
-      [540, 540],
+      [500, 650],
     ])
     expect(fromTray(buoys, two.all, 0, { x: 1, y: 1 })).toBeNull()
     const back = takenOff(moved(two.all, one.id, { x: -31, y: 500 }, false), one.id)
@@ -45,17 +45,17 @@ describe('Pieces on a picture', () => {
     const user = open('sit1')
     await user.click(screen.getByRole('button', { name: /^red can/ }))
     await user.click(screen.getByRole('button', { name: 'Brindle' }))
-    expect(lie()).toEqual(['red can, 50 % across, 50 % down', 'Brindle, 54 % across, 54 % down'])
+    expect(lie()).toEqual(['red can, 50 % across, 50 % down', 'Brindle, 50 % across, 65 % down'])
     screen.getByRole('button', { name: /^Brindle, / }).focus()
     await user.keyboard('{ArrowRight}{Shift>}{ArrowUp}{/Shift}')
-    expect(lie()[1]).toBe('Brindle, 56 % across, 44 % down')
+    expect(lie()[1]).toBe('Brindle, 52 % across, 55 % down')
     expect(screen.getByRole('button', { name: 'Brindle' })).toHaveProperty('disabled', true)
     cleanup()
     const again = open('sit1')
     expect(lie()).toHaveLength(2)
     screen.getByRole('button', { name: /^red can, / }).focus()
     await again.keyboard('{Delete}')
-    expect(lie()).toEqual(['Brindle, 56 % across, 44 % down'])
+    expect(lie()).toEqual(['Brindle, 52 % across, 55 % down'])
     await again.click(screen.getByRole('button', { name: 'Take all off' }))
     expect(lie()).toEqual([])
     await again.click(screen.getByRole('button', { name: 'Lay them as they were' }))

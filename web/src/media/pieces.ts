@@ -5,6 +5,9 @@ type At = { x: number; y: number }
 const inside = (n: number) => Math.round(Math.min(1000, Math.max(0, n)))
 /** Beyond the edge by so much, it is off. */
 const OFF = 30
+/** Room that a piece takes, about. */
+const WIDE = 180
+const HIGH = 150
 
 /** How many of a kind lie there. */
 export const laid = (lie: readonly Laid[], piece: number) => lie.filter((l) => l.piece === piece).length
@@ -21,10 +24,13 @@ export function fromTray(
   let n = 1
   while (taken.has(`${piece}-${n}`)) n++
   let { x, y } = to
-  // Two that lie on each other look like one.
-  while (lie.some((l) => Math.abs(l.x - x) < 15 && Math.abs(l.y - y) < 15) && x < 960 && y < 960) {
-    x += 40
-    y += 40
+  // Two that lie on each other look like one: each goes below the last, and then beside.
+  for (let i = 0; i < lie.length && lie.some((l) => Math.abs(l.x - x) < WIDE && Math.abs(l.y - y) < HIGH); i++) {
+    y += HIGH
+    if (y > 950) {
+      y = HIGH
+      x = (x + WIDE) % 1000
+    }
   }
   return { all: [...lie, { id: `${piece}-${n}`, piece, x: Math.round(x), y: Math.round(y) }], id: `${piece}-${n}` }
 }

@@ -31,7 +31,6 @@ import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
 import { PaperSheet } from './PaperSheet'
 import { PaperTalk } from './PaperTalk'
-import { SourceForm } from './SourceForm'
 import { SeveralForm } from './SeveralForm'
 import { severalOut } from './several'
 import { useSeveral } from './useSeveral'
@@ -49,6 +48,8 @@ const FACES = [
 const BlueprintDesk = later(() => import('./BlueprintDesk').then((it) => it.BlueprintDesk))
 const PlacesDialog = later(() => import('./PlacesDialog').then((it) => it.PlacesDialog))
 const DrawnDialog = later(() => import('./DrawnDialog').then((it) => it.DrawnDialog))
+// What is written and recorded with is fetched when a source is chosen.
+const SourceForm = later(() => import('./SourceForm').then((it) => it.SourceForm))
 const RouteDesk = later(() => import('./RouteDesk').then((it) => it.RouteDesk))
 
 type Props = {

@@ -143,7 +143,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   return (
     <MediaProvider value={place}>
       <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
-        <header className="flex items-center gap-3 border-b px-4 py-2 text-[15px] text-quiet">
+        <header className="flex flex-wrap items-center gap-x-3 border-b px-4 py-2 text-[15px] text-quiet">
           <span className="min-w-20 flex-1 truncate">{view.title}</span>
           <span className="shrink-0">{head}</span>
           <span className="text-right leading-tight text-balance">{driver.line}</span>
