@@ -158,7 +158,7 @@ final class PapersTest extends ApiCase
                 'entries' => [[
                     'id' => 'chart',
                     'kind' => 'source',
-                    'source' => ['title' => 'Chart', 'html' => '<p>See<script>x()</script></p>', 'picture' => $picture, 'alt' => 'A chart'],
+                    'source' => ['title' => 'Chart', 'html' => '<p>See<script>x()</script> <mark data-note="here" onclick="x()">it</mark></p>', 'picture' => $picture, 'alt' => 'A chart'],
                 ]],
                 'route' => null,
             ];
@@ -169,7 +169,10 @@ final class PapersTest extends ApiCase
             $this->refused(422, 'PUT', $this->path, ['paper' => $with($picture), 'version' => 1]);
         }
         $saved = $this->get('PUT', $this->path, ['paper' => $with($own), 'version' => 1]);
-        self::assertSame('<p>See</p>', $saved->text('paper.sections.2.entries.0.source.html'));
+        self::assertSame(
+            '<p>See <mark data-note="here">it</mark></p>',
+            $saved->text('paper.sections.2.entries.0.source.html'),
+        );
         $this->get('POST', "$this->path/publish", ['version' => 2]);
 
         $ada = $this->world->students['Ada Okafor'];

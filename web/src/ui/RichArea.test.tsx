@@ -1,10 +1,12 @@
 import { act, fireEvent, render, screen } from '@testing-library/react'
 import type { Editor } from '@tiptap/react'
+import userEvent from '@testing-library/user-event'
 import { Activity } from 'react'
 import { describe, expect, it, vi } from 'vitest'
 import { PictureAsked, PictureSent, type TextPicture } from '@/lib/pictures'
 import { Boundary } from './Boundary'
 import { RichArea } from './RichArea'
+import { Toasts } from './Toasts'
 
 const tick = () => act(() => new Promise((resolve) => setTimeout(resolve, 20)))
 function Page({ shown = true, value = '<p>High water</p>' }: { shown?: boolean; value?: string }) {
@@ -38,6 +40,32 @@ describe('A rich editor', () => {
     await tick()
     expect(screen.queryByRole('alert')).toBeNull()
     expect(prompt().textContent).toBe('High water')
+  })
+
+  it('lights chosen words, and puts a note at their margin, which can be taken away again', async () => {
+    let html = '<p>High water</p>'
+    const user = userEvent.setup()
+    render(
+      <Boundary>
+        <RichArea label="Prompt" value={html} onChange={(next) => (html = next)} />
+        <Toasts />
+      </Boundary>,
+    )
+    await tick()
+    const editor = () => (prompt() as HTMLElement & { editor: Editor }).editor
+    await user.click(screen.getByRole('button', { name: 'Note at the margin' }))
+    expect(screen.queryByRole('dialog')).toBeNull()
+    act(() => void editor().commands.setTextSelection({ from: 1, to: 5 }))
+    await user.click(screen.getByRole('button', { name: 'Highlight' }))
+    expect(html).toBe('<p><mark>High</mark> water</p>')
+    await user.click(screen.getByRole('button', { name: 'Note at the margin' }))
+    await user.type(screen.getByLabelText('Note'), 'of the morning{Enter}')
+    expect(html).toBe('<p><mark data-note="of the morning">High</mark> water</p>')
+    await user.click(screen.getByRole('button', { name: 'Note at the margin' }))
+    await user.click(screen.getByRole('button', { name: 'Take the note away' }))
+    expect(html).toBe('<p><mark>High</mark> water</p>')
+    await user.click(screen.getByRole('button', { name: 'Highlight' }))
+    expect(html).toBe('<p>High water</p>')
   })
 
   it('takes what comes from outside, such as an undo', async () => {

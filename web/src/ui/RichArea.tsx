@@ -14,7 +14,8 @@ import { PictureAsked, PictureSent, PictureUrl, type TextPicture } from '@/lib/p
 import { MathsDialog } from './MathsDialog'
 import { LinkDialog } from './LinkDialog'
 import { pastedPictures } from './pastedPictures'
-import { askForWords, Code, Link, Lower, Maths, NumberedLines, Picture, settle, TABLE, Upper } from './richParts'
+import { NoteDialog } from './NoteDialog'
+import { askForWords, Code, Link, Lit, Lower, Maths, NumberedLines, Picture, settle, TABLE, Upper } from './richParts'
 import { frames, textIn, type RichProps } from './rich'
 import { Tip } from './Tip'
 import { toast } from './toast'
@@ -31,6 +32,7 @@ const PARTS = [
   Upper,
   Code,
   Link,
+  Lit,
   BulletList,
   OrderedList,
   NumberedLines,
@@ -81,6 +83,15 @@ function putLink(editor: Editor, href: string) {
 /** Whether a paste is more than a list of plain lines could keep. */
 const laidOut = (data: DataTransfer | null) => /<(?:table|img|sub|sup|math)\b/i.test(data?.getData('text/html') ?? '')
 
+/** The chosen words, or those that are lit where the cursor stands, have this note at the margin; they stay lit without it. */
+const putNote = (editor: Editor, note: string) =>
+  editor
+    .chain()
+    .focus()
+    .extendMarkRange('lit')
+    .setMark('lit', { note: note || null })
+    .run()
+
 const empty = (html: string) => (html === '<p></p>' ? '' : html)
 
 /** Rich text in place: bold, italics, lists, maths, pictures, tables. */
@@ -102,6 +113,7 @@ export function RichArea({
   const paste = useRef<(event: ClipboardEvent) => boolean>(() => false)
   const [asked, setAsked] = useState<{ latex: string; put: (latex: string) => void } | null>(null)
   const [linking, setLinking] = useState<string | null>(null)
+  const [noting, setNoting] = useState<string | null>(null)
   useEffect(() => {
     latest.current = onChange
   })
@@ -153,6 +165,10 @@ export function RichArea({
   }, [editor, sendPicture, askPicture, onPastedIntoEmpty])
   // The tools are drawn anew when what they show changes, not with each key.
   const link = useCallback(() => setLinking(String(editor?.getAttributes('link').href ?? '')), [editor])
+  const note = useCallback(() => {
+    if (editor?.state.selection.empty && !editor.isActive('lit')) toast('Choose the words first that the note is of.')
+    else setNoting(String(editor?.getAttributes('lit').note ?? ''))
+  }, [editor])
   const putMaths = useCallback(
     () =>
       setAsked({
@@ -184,6 +200,7 @@ export function RichArea({
             inPlace={inPlace}
             onPicture={askPicture ? putPicture : null}
             onLink={link}
+            onNote={note}
             onMaths={putMaths}
           />
         ) : null}
@@ -201,6 +218,16 @@ export function RichArea({
           onKeep={(href) => {
             putLink(editor, href)
             setLinking(null)
+          }}
+        />
+      ) : null}
+      {noting !== null ? (
+        <NoteDialog
+          note={noting}
+          onClose={() => setNoting(null)}
+          onKeep={(words) => {
+            putNote(editor, words)
+            setNoting(null)
           }}
         />
       ) : null}
@@ -225,6 +252,7 @@ const Tools = memo(function Tools({
   onMaths,
   onPicture,
   onLink,
+  onNote,
 }: {
   editor: Editor
   small: boolean
@@ -232,6 +260,7 @@ const Tools = memo(function Tools({
   onMaths: () => void
   onPicture: (() => void) | null
   onLink: () => void
+  onNote: () => void
 }) {
   const on = useEditorState({
     editor,
@@ -242,6 +271,8 @@ const Tools = memo(function Tools({
       upper: e.isActive('sup'),
       code: e.isActive('code'),
       link: e.isActive('link'),
+      lit: e.isActive('lit'),
+      noted: Boolean(e.getAttributes('lit').note),
       lines: e.isActive('lines'),
       bullets: e.isActive('bulletList'),
       numbers: e.isActive('orderedList'),
@@ -292,6 +323,8 @@ const Tools = memo(function Tools({
       {tool('Code', on.code, () => editor.chain().focus().toggleMark('code').run(), '‹ ›', 'font-mono')}
       {tool('Maths', false, onMaths, '∑ maths')}
       {tool('Link', on.link, onLink, 'link')}
+      {small ? null : tool('Highlight', on.lit, () => editor.chain().focus().toggleMark('lit').run(), 'highlight')}
+      {small ? null : tool('Note at the margin', on.noted, onNote, 'note')}
       {onPicture ? tool('Picture', false, onPicture, 'picture') : null}
       {small
         ? null

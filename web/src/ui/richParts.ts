@@ -197,6 +197,20 @@ export const Link = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['a', HTMLAttributes, 0],
 })
 
+/** Words that are lit, with a note at the margin where there is something to say of them. */
+export const Lit = Mark.create({
+  name: 'lit',
+  addAttributes: () => ({
+    note: {
+      default: null,
+      parseHTML: (place) => place.getAttribute('data-note'),
+      renderHTML: ({ note }) => (note ? { 'data-note': String(note) } : {}),
+    },
+  }),
+  parseHTML: () => [{ tag: 'mark' }],
+  renderHTML: ({ HTMLAttributes }) => ['mark', HTMLAttributes, 0],
+})
+
 /** Lines with their numbers beside them, so that a question can speak of line 3. */
 export const NumberedLines = Node.create({
   name: 'lines',
