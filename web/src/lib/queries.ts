@@ -29,9 +29,6 @@ export const ask = {
       queryKey: ['class', id],
       queryFn: () => take(api.GET('/api/classes/{id}', { params: { path: { id } } })),
     }),
-  /** students who get support */
-  supported: () =>
-    queryOptions({ queryKey: ['classes', 'supported'], queryFn: () => take(api.GET('/api/classes/supported')) }),
   handouts: () => queryOptions({ queryKey: ['handouts'], queryFn: () => take(api.GET('/api/handouts')) }),
   /** Kept up to date by the live channel, not by asking again. */
   lookout: (id: string) =>
@@ -57,16 +54,6 @@ export const ask = {
       queryKey: ['results', id, { group }],
       queryFn: () =>
         take(api.GET('/api/handouts/{id}/results', { params: { path: { id }, query: group ? { class: group } : {} } })),
-    }),
-  watched: (id: string, group: string) =>
-    queryOptions({
-      queryKey: ['results', id, 'watched', { group }],
-      queryFn: () =>
-        take(
-          api.GET('/api/handouts/{id}/results/watched', {
-            params: { path: { id }, query: group ? { class: group } : {} },
-          }),
-        ),
     }),
   groupings: () => queryOptions({ queryKey: ['groupings'], queryFn: () => take(api.GET('/api/groupings')) }),
   grouping: (id: string) =>

@@ -12,7 +12,6 @@ type Props = { changes: Schemas['MarkingKeyChangeLineView'][]; mayChangeKey: boo
 export function KeyHistory({ changes, mayChangeKey }: Props) {
   const client = useQueryClient()
   const [busy, setBusy] = useState(false)
-  if (changes.length === 0) return null
   const back = async (id: string) => {
     setBusy(true)
     try {

@@ -4,10 +4,13 @@ import type { Schemas } from '@/lib/api/client'
 import { marks, rational } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button, Key } from '@/ui/Button'
-import { KeyHistory } from './KeyHistory'
+import { later } from '@/ui/later'
 import { MarkHistory } from './MarkHistory'
 import { pointsOf, type Answer } from './order'
 import { SHELF_KEYS, type Marking } from './useMarking'
+
+// Few keys have ever changed.
+const KeyHistory = later(() => import('./KeyHistory').then((it) => it.KeyHistory))
 
 type Props = {
   desk: Schemas['MarkingDeskView']
@@ -20,7 +23,8 @@ type Props = {
 /** What can be said of the answer at hand: rubric levels or the machine's verdict, a comment, and keeping it. */
 export function MarkPanel({ desk, marking, onAccept, mayChangeKey }: Props) {
   const { answer, open } = marking
-  const changes = <KeyHistory changes={desk.keyChanges} mayChangeKey={mayChangeKey} />
+  const changes =
+    desk.keyChanges.length > 0 ? <KeyHistory changes={desk.keyChanges} mayChangeKey={mayChangeKey} /> : null
   if (!answer)
     return (
       <div className="flex flex-col gap-5">

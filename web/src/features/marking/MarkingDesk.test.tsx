@@ -294,17 +294,17 @@ describe('The history of a key', () => {
         change('c1', { undoneAt: '2026-11-21T10:00:00.000Z', undoneBy: 'Suvi' }),
       ),
     )
-    const lines = within(screen.getByRole('region', { name: 'The key has changed' })).getAllByRole('listitem')
+    const lines = within(await screen.findByRole('region', { name: 'The key has changed' })).getAllByRole('listitem')
     expect(lines[0]?.textContent).toMatch(/reef.*bar.*by Maren · 5 gained, 2 lost/)
     expect(lines[1]?.textContent).toMatch(/taken back .* by Suvi/)
     await user.click(screen.getByRole('button', { name: 'Take this change back' }))
     expect(await screen.findByText('The old key holds again, and the old marks: 2 gain, 1 lose.')).toBeTruthy()
   })
 
-  it('is read by those who may not change it', () => {
+  it('is read by those who may not change it', async () => {
     serve({})
     open(changed(change('c1', { undoable: true })), false)
-    expect(screen.getByText('The key has changed')).toBeTruthy()
+    expect(await screen.findByText('The key has changed')).toBeTruthy()
     expect(screen.queryByRole('button', { name: 'Take this change back' })).toBeNull()
   })
 })

@@ -1,7 +1,6 @@
 import { scaleLinear } from '@visx/scale'
 import { useQuery } from '@tanstack/react-query'
-import { ask } from '@/lib/queries'
-import type { Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { percent, plural } from '@/lib/format'
 import { clock } from '@/media/words'
 import { Foot, Side } from '@/ui/chart/axes'
@@ -15,7 +14,15 @@ type Source = Schemas['ResultsWatchedView']
 
 /** What of the sounds and films beside the questions was played, and what was played again. Nothing where there are none. */
 export function Watched({ id, group }: { id: string; group: string }) {
-  const watched = useQuery(ask.watched(id, group))
+  const watched = useQuery({
+    queryKey: ['results', id, 'watched', { group }],
+    queryFn: () =>
+      take(
+        api.GET('/api/handouts/{id}/results/watched', {
+          params: { path: { id }, query: group ? { class: group } : {} },
+        }),
+      ),
+  })
   if (watched.error) return <Failed error={watched.error} retry={() => void watched.refetch()} />
   return (
     <>

@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import type { Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { FEEDBACK_PLANS } from '@/lib/conditions'
-import { ask } from '@/lib/queries'
 import { Button } from '@/ui/Button'
 import { SelectField } from '@/ui/Select'
 
@@ -20,7 +19,10 @@ export function TriedAs({
   onAnew: (as: { student: string | null; feedback: Plan }) => void
 }) {
   const [open, setOpen] = useState(false)
-  const { data } = useQuery(ask.supported())
+  const { data } = useQuery({
+    queryKey: ['classes', 'supported'],
+    queryFn: () => take(api.GET('/api/classes/supported')),
+  })
   const students = data?.students ?? []
   const one = students.find((s) => s.id === student)
   return (
