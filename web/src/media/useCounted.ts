@@ -77,7 +77,10 @@ export function useCounted(host: RefObject<HTMLElement | null>, file: string, in
     if (!counting) return
     until.current = Math.max(until.current, to)
     setHeld('')
-    early.current.push([from, to])
+    // What is played on is one stretch, however many words the player makes of it.
+    const last = early.current.at(-1)
+    if (last?.[1] === from) last[1] = to
+    else early.current.push([from, to])
     const now = known(player)
     if (!now) return
     const next = early.current.reduce<Counted>((sum, [a, b]) => withStretch(sum, a, b), now)

@@ -1,18 +1,8 @@
 import { useState } from 'react'
+import { addressOf, NO_ADDRESS } from '@/lib/page'
 import { Button } from './Button'
 import { Dialog } from './Dialog'
 import { TextField } from './Field'
-
-/** An address as people type it, or null where it is none. */
-function addressOf(typed: string): string | null {
-  const text = typed.trim()
-  try {
-    const url = new URL(/^[a-z]+:/i.test(text) ? text : `https://${text}`)
-    return /^https?:$/.test(url.protocol) && url.hostname.includes('.') ? url.href : null
-  } catch {
-    return null
-  }
-}
 
 /** Where chosen words lead to. */
 export function LinkDialog({
@@ -26,8 +16,7 @@ export function LinkDialog({
 }) {
   const [typed, setTyped] = useState(href)
   const address = addressOf(typed)
-  const fault =
-    typed.trim() !== '' && !address ? 'This is no address of a page, such as tides.example/tables.' : undefined
+  const fault = typed.trim() !== '' && !address ? NO_ADDRESS : undefined
   return (
     <Dialog
       open

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react'
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
+import { CountField } from '@/ui/CountField'
 import { TextField } from '@/ui/Field'
-import { NumberField } from '@/ui/NumberField'
 
 type Piece = Schemas['Piece']
 const MOST = 12
@@ -30,14 +30,12 @@ export function PiecesForm({ pieces, onChange }: { pieces: readonly Piece[]; onC
             />
           </span>
           <span className="w-20">
-            <NumberField
+            <CountField
               label={`How many of piece ${i + 1}`}
               hideLabel
-              value={String(piece.copies)}
-              onChange={(text) => {
-                const copies = Number(text)
-                if (Number.isInteger(copies) && copies >= 1 && copies <= MOST_COPIES) set(i, { copies })
-              }}
+              value={piece.copies}
+              most={MOST_COPIES}
+              onChange={(copies) => set(i, { copies })}
             />
           </span>
           <Button
