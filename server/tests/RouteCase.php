@@ -91,6 +91,11 @@ abstract class RouteCase extends ApiCase
         $paper = $this->get('POST', '/papers', ['paper' => $pictured])->text('id');
         $edition = $this->get('POST', "/papers/$paper/publish", ['version' => 1])->text('editionId');
         $other = $world->handOut([], $edition);
+        // A later edition, to be put in the place of the one that is sat.
+        $number = $world->items['number'];
+        $said = ['item' => ['title' => 'Depth again', 'skill' => null] + $world->itemDocuments()['number'], 'version' => 1];
+        $this->as($world->teacher)->get('PUT', "/items/$number", $said);
+        $this->get('POST', "/papers/$world->paperId/publish", ['version' => 1]);
         $sitting = $this->open($ada, $handout);
 
         $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];

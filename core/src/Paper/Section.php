@@ -101,6 +101,32 @@ final readonly class Section
         }, $questions);
     }
 
+    /**
+     * What a student has of the section, with what they have not: as much as the draw gives, in their order.
+     *
+     * @param list<string> $held entry ids, of this section
+     *
+     * @return list<string>
+     */
+    public function filledUp(array $held, string $seed, bool $mixed): array
+    {
+        $drawable = array_column($this->drawable(), 'id');
+        $room = max(0, ($this->drawing->count ?? 0) - count(array_intersect($drawable, $held)));
+        $all = $held;
+        $before = null;
+        foreach ($this->order($seed, $mixed) as $id) {
+            $isDrawn = in_array($id, $drawable, true);
+            if (!in_array($id, $all, true) && (!$isDrawn || $room > 0)) {
+                $room -= $isDrawn ? 1 : 0;
+                $at = $before === null ? 0 : (int) array_search($before, $all, true) + 1;
+                array_splice($all, $at, 0, [$id]);
+            }
+            $before = in_array($id, $all, true) ? $id : $before;
+        }
+
+        return $mixed ? $all : array_values(array_intersect(array_column($this->entries, 'id'), $all));
+    }
+
     /** @return list<Entry> the questions among which it is drawn; none where every student gets all */
     public function drawable(): array
     {

@@ -184,6 +184,37 @@ final readonly class Walk
     }
 
     /**
+     * The way of somebody at work in another state of the paper. What was left stays walked, with what is gone from the paper, so that
+     * it is there again should the paper be. The open pass loses what is gone from its section and gets what is new in it, and keeps what
+     * a draw gave this student; where nothing is left of it the way leads to the section that followed it.
+     */
+    public function onto(Paper $then, Paper $now, Conditions $conditions, string $seed): self
+    {
+        $open = $this->current();
+        if ($open === null) {
+            return $this;
+        }
+        $left = array_slice($this->visits, 0, -1);
+        $section = $now->section($open->section);
+        $held = $section === null ? [] : array_values(array_intersect($open->entries, array_column($section->entries, 'id')));
+        if ($section !== null && !$this->returns()) {
+            $held = $section->filledUp($held, $seed, $conditions->shuffleQuestions);
+        }
+        if ($held !== []) {
+            return new self([...$left, new Visit($open->section, $open->try, $held, $open->round)], false);
+        }
+        $order = array_column($then->sections, 'id');
+        foreach (array_slice($order, (int) array_search($open->section, $order, true) + 1) as $id) {
+            $next = $now->section($id);
+            if ($next !== null) {
+                return (new self($left, false))->entering($next, $conditions, $seed);
+            }
+        }
+
+        return new self($left, true);
+    }
+
+    /**
      * True when leaving the open pass can lead on, whatever the answers: then hand-in is not the next act.
      */
     public function mayGoOn(Paper $paper, MachineMarked $marked): bool

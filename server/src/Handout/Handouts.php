@@ -15,6 +15,7 @@ use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
 use ChalkLadder\Server\Handout\Repository\HandoutRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Transaction;
@@ -169,6 +170,12 @@ final readonly class Handouts implements WelcomesMembers
         $this->transaction->run(fn () => $this->locked($who->teamId, $id)->reschedule($input->window(), $who->id));
 
         return $this->show($who->teamId, $id);
+    }
+
+    /** Puts another edition of the same paper in the place of the one that was handed out. Held from then on, until the act ends. */
+    public function mend(StaffUser $who, string $id, PublishedPaper $edition): void
+    {
+        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->mend($edition->id, $edition->number, $who->id));
     }
 
     /** Gives one student more time than the others have. */

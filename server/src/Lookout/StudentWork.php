@@ -9,17 +9,21 @@ use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\PlainText;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Server\Bank\Terms;
+use ChalkLadder\Server\Lookout\Api\View\AsideView;
 use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
 use ChalkLadder\Server\Lookout\Api\View\WorkAnswerView;
+use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\ReadModel\GivenAnswers;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
+use ChalkLadder\Server\Sitting\StoredSitting;
 
 /** One student's work, as a teacher reads it. */
 final readonly class StudentWork
 {
-    public function __construct(private SittingReader $sittings, private Students $students, private Terms $terms)
+    public function __construct(private SittingReader $sittings, private Students $students, private Terms $terms, private Editions $editions)
     {
     }
 
@@ -29,7 +33,8 @@ final readonly class StudentWork
         $names = $this->terms->misconceptionNames($teamId);
         $numbers = $sitting->edition->numbers();
         $own = $sitting->walk->numbers($sitting->edition->paper());
-        $all = $this->sittings->answers($sitting);
+        $given = $this->sittings->given([$sittingId])[$sittingId];
+        $all = $given->answers($sitting);
         $byStep = [];
         foreach ($all as $answer) {
             $byStep[$answer->entry][$answer->try] = $answer;
@@ -45,6 +50,7 @@ final readonly class StudentWork
             $sitting->edition->title($entry),
             $answer,
             $names,
+            $sitting,
         );
         foreach ($sitting->walk->steps($sitting->edition->paper()) as ['entry' => $entry, 'try' => $try]) {
             $item = $sitting->own($entry, $try)?->item;
@@ -70,7 +76,23 @@ final readonly class StudentWork
             $sitting->reply,
             $answers,
             $late,
+            $this->aside($sitting, $given),
         );
+    }
+
+    /** @return list<AsideView> */
+    private function aside(StoredSitting $sitting, GivenAnswers $given): array
+    {
+        $views = [];
+        foreach ($given->aside() as ['entry' => $entry, 'try' => $try, 'response' => $response, 'edition' => $edition]) {
+            $then = $this->editions->load($edition);
+            $own = $then->own($entry, $sitting->seed, $try);
+            if ($own !== null) {
+                $views[] = new AsideView($then->title($entry), $own->item->rule->inWords($response));
+            }
+        }
+
+        return $views;
     }
 
     /** @param array<string, string> $names of misconceptions */
@@ -83,6 +105,7 @@ final readonly class StudentWork
         string $title,
         ?Answer $answer,
         array $names,
+        StoredSitting $sitting,
     ): WorkAnswerView {
         $credit = $answer?->credit();
         $byRubric = $item->rule instanceof Rubric && $answer?->handLevels !== null
@@ -113,6 +136,7 @@ final readonly class StudentWork
             $item->writtenFace(),
             $answer?->response->toArray(),
             $answer?->working?->toArray(),
+            $answer !== null && $sitting->isMended($answer),
         );
     }
 }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking;
 
-use ChalkLadder\Core\Marking\Change;
 use ChalkLadder\Server\Marking\Api\View\EffectView;
-use ChalkLadder\Server\Sitting\ReadModel\GivenAnswer;
+use ChalkLadder\Server\Sitting\ReadModel\Remarked;
 
 /** What another key makes of the answers that were given. */
 final readonly class KeyEffect
@@ -17,8 +16,8 @@ final readonly class KeyEffect
      * @param int                               $same     answers whose credit stays
      * @param int                               $byHand   answers that a person has marked, which are left alone
      * @param int                               $returned among the changed, those whose work is back with their students
-     * @param list<array{GivenAnswer, Change}>  $altered  of which anything changes that is stored
-     * @param list<array{GivenAnswer, Change}>  $marked   of which the marks change
+     * @param list<Remarked>  $altered  of which anything changes that is stored
+     * @param list<Remarked>  $marked   of which the marks change
      */
     public function __construct(
         public array $gains,

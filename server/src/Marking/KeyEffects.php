@@ -19,6 +19,7 @@ use ChalkLadder\Server\Marking\Api\View\EffectView;
 use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Sitting\ReadModel\GivenAnswer;
+use ChalkLadder\Server\Sitting\ReadModel\Remarked;
 use ChalkLadder\Server\Sitting\ReadModel\Remarking;
 
 /** Who gains and who loses by another key. Nothing is changed by asking. */
@@ -64,8 +65,9 @@ final readonly class KeyEffects
         $same = $byHand = $returned = 0;
         foreach ($changes as $i => $change) {
             $answer = $answers[$i];
+            $remarked = new Remarked($answer->sittingId, $entry, $answer->try, $change->before, $change->after);
             if ($change->altersAnything()) {
-                $altered[] = [$answer, $change];
+                $altered[] = $remarked;
             }
             if ($change->keptByHand) {
                 ++$byHand;
@@ -75,7 +77,7 @@ final readonly class KeyEffects
                 ++$same;
                 continue;
             }
-            $marked[] = [$answer, $change];
+            $marked[] = $remarked;
             // Like answers share their outcomes, so what a change is worth is reckoned once for all of them.
             [$before, $now, $words] = $known[spl_object_id($change->before).'.'.$answer->try.'.'.$answer->hintsOpened] ??= [
                 self::marks($edition, $item, $change->before, $answer, $step),

@@ -67,7 +67,7 @@ final readonly class Keys
             $after = $this->changed($edition, $entry, $input);
             $effect = $this->effects->of($edition, $entry, $after, $handout->markStep, true);
             $changeId = $this->editions->changeKey($who, $edition->id, $entry, $before, $after->rule(), $input->reason);
-            $this->store($who, $edition, $entry, $effect, $changeId, MarkEvent::KEY_CHANGE, $handout->markStep);
+            $this->store($who, $edition, $effect, $changeId, MarkEvent::KEY_CHANGE, $handout->markStep);
             $this->transaction->note(new Acted(
                 $who->teamId,
                 $who->id,
@@ -99,7 +99,7 @@ final readonly class Keys
             $now = $edition->template($entry) ?? throw Problem::notFound('The question');
             $before = $now->withRule($change->ruleBefore());
             $effect = $this->effects->of($edition, $entry, $before, $step, true);
-            $this->store($who, $edition, $entry, $effect, $changeId, MarkEvent::KEY_UNDO, $step);
+            $this->store($who, $edition, $effect, $changeId, MarkEvent::KEY_UNDO, $step);
             $this->bringHome($who, $edition, $entry, $now->rule(), $before->rule());
             $this->transaction->note(new Acted(
                 $who->teamId,
@@ -155,16 +155,14 @@ final readonly class Keys
     private function store(
         StaffUser $who,
         PublishedPaper $edition,
-        string $entry,
         KeyEffect $effect,
         string $changeId,
         string $kind,
         BigRational $step,
     ): void {
-        $this->remarking->store($entry, array_map(static fn (array $a): array => [$a[0], $a[1]->after], $effect->altered));
-        $this->history->addAll($entry, $kind, $changeId, $who->id, $this->clock->now(), $effect->marked);
-        $sittings = array_map(static fn (array $a): string => $a[0]->sittingId, $effect->marked);
-        $sittings = array_values(array_unique($sittings));
+        $this->remarking->store($effect->altered);
+        $this->history->addAll($kind, $changeId, $who->id, $this->clock->now(), $effect->marked);
+        $sittings = array_values(array_unique(array_column($effect->marked, 'sittingId')));
         $this->remarking->recount($sittings, $edition, $step);
         $this->work->mendWays($who->teamId, $sittings);
     }

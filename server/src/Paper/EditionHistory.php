@@ -40,7 +40,7 @@ final readonly class EditionHistory
     }
 
     /** @return list<DifferenceView> */
-    private static function differences(PublishedPaper $then, PublishedPaper $now): array
+    public static function differences(PublishedPaper $then, PublishedPaper $now): array
     {
         $titles = [];
         foreach ([$then, $now] as $paper) {

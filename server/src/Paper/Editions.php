@@ -60,6 +60,14 @@ final class Editions implements ResetInterface
         return $latest === null ? null : $this->ofTeam($teamId, $latest['id']);
     }
 
+    /** The latest edition of a paper that asks a question; null where none ever did. */
+    public function asking(string $paperId, string $entry): ?PublishedPaper
+    {
+        $id = $this->reader->asking($paperId, $entry);
+
+        return $id === null ? null : $this->load($id);
+    }
+
     /** Whoever changes a key holds the edition until the act ends, and sees it as it is now. */
     public function hold(string $teamId, string $id): PublishedPaper
     {

@@ -77,6 +77,7 @@ final readonly class SittingPage
                         0,
                         null,
                         null,
+                        false,
                     );
                 }
                 $item = $sitting->own($id, $visit->try)?->item;
@@ -110,6 +111,7 @@ final readonly class SittingPage
                     $answer->millis ?? 0,
                     $answer?->confidence,
                     $answer?->working?->toArray(),
+                    $answer !== null && $sitting->isMended($answer),
                 );
             }
         }

@@ -12,6 +12,7 @@ use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Deadlines;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Moment;
@@ -32,6 +33,7 @@ use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Entity\LateResponse;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
+use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -47,6 +49,8 @@ final readonly class Sittings
         private SittingRepository $sittings,
         private SittingReader $reader,
         private Saving $saving,
+        private Aside $aside,
+        private Editions $editions,
         private Playing $playing,
         private WorkList $list,
         private Handouts $handouts,
@@ -307,7 +311,7 @@ final readonly class Sittings
     {
         $answer = self::answer($sitting, $save);
         if ($answer === null) {
-            return 'unknown';
+            return $this->keepAside($sitting, $save) ? 'aside' : 'unknown';
         }
         if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
             return $this->saving->one($sitting->id, $answer, $save->clientId, $this->clock->now()) ? 'kept' : 'older';
@@ -318,6 +322,20 @@ final readonly class Sittings
         $entity->keepLate(new LateResponse($entity, $save->entry, $save->try, $save->counter, $answer->response, $this->clock->now()));
 
         return 'closed';
+    }
+
+    /** What was typed while the question was taken out of the paper is kept with the other answers to it. */
+    private function keepAside(StoredSitting $sitting, SaveInput $save): bool
+    {
+        $asking = $this->editions->asking($sitting->edition->paperId, $save->entry);
+        $answer = $asking === null ? null : self::answer($sitting->onto($asking, $sitting->walk), $save);
+        if ($asking === null || $answer === null) {
+            return false;
+        }
+        $this->saving->one($sitting->id, $answer, $save->clientId, $this->clock->now());
+        $this->aside->move($sitting->handoutId, $asking->id, array_keys($sitting->edition->itemIds));
+
+        return true;
     }
 
     /** Brings stored outcomes in line where checks look back at answers that have changed. */

@@ -40,7 +40,42 @@ final readonly class StoredSitting
         public ?string $handedInAt = null,
         public Support $support = new Support(),
         public int $fewerOptions = 0,
+        /** @var array<string, string> when questions that were answered have changed since, by entry */
+        public array $mended = [],
     ) {
+    }
+
+    /** The same under another state of the paper. */
+    public function onto(PublishedPaper $edition, Walk $walk): self
+    {
+        return new self(
+            $this->id,
+            $this->handoutId,
+            $this->studentId,
+            $this->attempt,
+            $this->state,
+            $this->seed,
+            $walk,
+            $edition,
+            $this->rulesVersion,
+            $this->conditions,
+            $this->markStep,
+            $this->window,
+            $this->veiled,
+            $this->at,
+            $this->message,
+            $this->reply,
+            $this->handedInAt,
+            $this->support,
+            $this->fewerOptions,
+            $this->mended,
+        );
+    }
+
+    /** Whether a question has changed since this answer to it was given. */
+    public function isMended(Answer $answer): bool
+    {
+        return $answer->savedAt < ($this->mended[$answer->entry] ?? '');
     }
 
     /** The question as this sitting's student has it at a try. */

@@ -10,6 +10,9 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
+use ChalkLadder\Server\Sitting\ReadModel\Aside;
+use ChalkLadder\Server\Sitting\ReadModel\Remarked;
+use ChalkLadder\Server\Sitting\ReadModel\Remarking;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Repository\SittingRepository;
 use Symfony\Component\Clock\ClockInterface;
@@ -20,6 +23,8 @@ final readonly class Work implements HandsInWork
     public function __construct(
         private SittingRepository $sittings,
         private SittingReader $reader,
+        private Aside $aside,
+        private Remarking $remarking,
         private Push $push,
         private Transaction $transaction,
         private ClockInterface $clock,
@@ -72,6 +77,36 @@ final readonly class Work implements HandsInWork
             $sitting->reopen();
             $this->push->send(Push::students($sitting->handoutId()), ['kind' => 'reopened']);
         });
+    }
+
+    /** All work of a handout stays as it is until the act ends. */
+    public function hold(string $handoutId): void
+    {
+        $this->sittings->ofHandout($handoutId, SittingState::cases());
+    }
+
+    /**
+     * Another edition has taken the place of the one that was sat. The work is held.
+     *
+     * @param list<MovedSitting> $moved    all sittings of the handout
+     * @param list<Remarked>     $remarked answers that are worth, or read as, something else
+     */
+    public function mend(string $handoutId, array $moved, array $remarked): void
+    {
+        if ($moved !== []) {
+            $edition = $moved[0]->now->edition;
+            $this->aside->move($handoutId, $moved[0]->then->edition->id, array_keys($edition->itemIds));
+            $this->remarking->store($remarked);
+        }
+        $held = [];
+        foreach ($this->sittings->ofHandout($handoutId, SittingState::cases()) as $sitting) {
+            $held[$sitting->id()] = $sitting;
+        }
+        foreach ($moved as $one) {
+            ($held[$one->then->id] ?? null)?->mend($one->now->walk, $one->changed, $one->after, $this->clock->now());
+        }
+        $this->push->send(Push::students($handoutId), ['kind' => 'mended']);
+        $this->push->send(Push::teachers($handoutId), ['kind' => 'mended']);
     }
 
     /**

@@ -106,6 +106,21 @@ class Handout implements Root, TeamOwned
         return $this->conditions;
     }
 
+    public function editionId(): string
+    {
+        return $this->editionId;
+    }
+
+    /** Another edition of its paper from now on, for all that is under way. */
+    public function mend(string $editionId, int $number, string $by): void
+    {
+        if ($this->closedAt !== null) {
+            throw Problem::conflict('This handout is closed.', 'Open it again first, or change the key where only that was wrong.');
+        }
+        $this->note(new Acted($this->teamId, $by, 'mend', 'handout', $this->id, ['from' => $this->editionId, 'edition' => $number]));
+        $this->editionId = $editionId;
+    }
+
     /** Who handed it out answers for what follows from it. */
     public function madeBy(): string
     {

@@ -25,6 +25,7 @@ final readonly class HandoutList extends ReadModel implements TrailSubjects
         JOIN ".RosterTables::CLASSES.' c ON c.id = hc.class_id WHERE hc.handout_id = h.id)';
     private const SELECT = 'SELECT h.*, e.paper_id, e.number AS edition, '.self::CLASS_NAMES.' AS classes, (SELECT count(*)
         FROM handout_student hs WHERE hs.handout_id = h.id) AS expected,
+        (SELECT max(l.number) FROM '.PaperTables::EDITIONS.' l WHERE l.paper_id = e.paper_id) AS latest,
         (SELECT f.title FROM handout f WHERE f.id = h.follows_id) AS follows
         FROM handout h JOIN '.PaperTables::EDITIONS.' e ON e.id = h.edition_id';
     private const MOST = 200;
@@ -82,7 +83,7 @@ final readonly class HandoutList extends ReadModel implements TrailSubjects
      */
     private function views(array $rows, \DateTimeImmutable $now): array
     {
-        /** @var list<array{id: string, title: string, paper_id: string, edition: int, classes: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, made_at: string, expected: int, group_id: string|null, follows: string|null}> $rows as SELECT says */
+        /** @var list<array{id: string, title: string, paper_id: string, edition: int, latest: int, classes: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, made_at: string, expected: int, group_id: string|null, follows: string|null}> $rows as SELECT says */
         $progress = $this->progress->of(array_column($rows, 'id'));
         $groups = $this->groups->of(array_values(array_filter(array_column($rows, 'group_id'), is_string(...))));
 
@@ -94,6 +95,7 @@ final readonly class HandoutList extends ReadModel implements TrailSubjects
                 $r['title'],
                 $r['paper_id'],
                 $r['edition'],
+                $r['latest'],
                 Json::texts($r['classes']),
                 Conditions::fromArray(Json::decode($r['conditions']))->toArray(),
                 $r['visible'],

@@ -7,18 +7,21 @@ namespace ChalkLadder\Server\Marking\Api;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Marking\Api\Input\KeyInput;
 use ChalkLadder\Server\Marking\Api\Input\MarkInput;
+use ChalkLadder\Server\Marking\Api\Input\MendInput;
 use ChalkLadder\Server\Marking\Api\Input\ReturnInput;
 use ChalkLadder\Server\Marking\Api\Input\SecondMarkInput;
 use ChalkLadder\Server\Marking\Api\Input\TakeBackInput;
 use ChalkLadder\Server\Marking\Api\View\DeskView;
 use ChalkLadder\Server\Marking\Api\View\KeyChangeView;
 use ChalkLadder\Server\Marking\Api\View\MarkView;
+use ChalkLadder\Server\Marking\Api\View\MendView;
 use ChalkLadder\Server\Marking\Api\View\OutboxView;
 use ChalkLadder\Server\Marking\Api\View\ReturnedView;
 use ChalkLadder\Server\Marking\Api\View\ReturnStateView;
 use ChalkLadder\Server\Marking\Api\View\WaitingListView;
 use ChalkLadder\Server\Marking\Desk;
 use ChalkLadder\Server\Marking\Keys;
+use ChalkLadder\Server\Marking\Mending;
 use ChalkLadder\Server\Marking\Returning;
 use ChalkLadder\Server\Marking\SecondMarking;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -31,7 +34,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route(requirements: ['id' => Requirement::UUID, 'entry' => '[a-z0-9][a-z0-9-]{0,35}'])]
 final readonly class MarkingController
 {
-    public function __construct(private Desk $desk, private SecondMarking $second, private Keys $keys, private Returning $returning)
+    public function __construct(private Desk $desk, private SecondMarking $second, private Keys $keys, private Mending $mending, private Returning $returning)
     {
     }
 
@@ -86,6 +89,21 @@ final readonly class MarkingController
     public function undoKey(#[CurrentUser] StaffUser $who, string $id): KeyChangeView
     {
         return $this->keys->undo($who, $id);
+    }
+
+    /** What the latest edition would do to work that is under way; nothing is changed by asking. */
+    #[Route('/handouts/{id}/mend', methods: ['GET'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function previewMend(#[CurrentUser] StaffUser $who, string $id): MendView
+    {
+        return $this->mending->preview($who, $id);
+    }
+
+    #[Route('/handouts/{id}/mend', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function mend(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] MendInput $input = new MendInput()): MendView
+    {
+        return $this->mending->apply($who, $id, $input->editionId);
     }
 
     #[Route('/handouts/{id}/return', methods: ['POST'])]

@@ -22,6 +22,7 @@ class MarkEvent
     public const OVERRIDE = 'override';
     public const KEY_CHANGE = 'key change';
     public const KEY_UNDO = 'key undo';
+    public const MENDED_PAPER = 'mended paper';
 
     #[ORM\Id]
     #[ORM\Column(type: 'guid')]

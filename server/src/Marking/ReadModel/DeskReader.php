@@ -13,6 +13,7 @@ use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
+use ChalkLadder\Server\Sitting\ReadModel\GivenAnswers;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 
@@ -92,7 +93,7 @@ final readonly class DeskReader extends ReadModel
             $r['seed'],
             SittingReader::walk($r['walk']),
             $r['state'] === 'returned',
-            SittingReader::answer(
+            GivenAnswers::answer(
                 $r,
                 ResponseReader::fromArray(Json::decode($r['value'])),
                 new Outcome(

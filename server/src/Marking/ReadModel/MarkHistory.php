@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Marking\ReadModel;
 
-use ChalkLadder\Core\Marking\Change;
+use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Marking\Api\View\MarkEventView;
 use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
-use ChalkLadder\Server\Sitting\ReadModel\GivenAnswer;
+use ChalkLadder\Server\Sitting\ReadModel\Remarked;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 
 final readonly class MarkHistory extends ReadModel
@@ -63,25 +63,22 @@ final readonly class MarkHistory extends ReadModel
     }
 
     /**
-     * What a changed key did to marks, written in one statement.
+     * What other rules did to marks, written in one statement.
      *
-     * @param list<array{GivenAnswer, Change}> $changes
+     * @param string|null    $changeId of a key, where it was one
+     * @param list<Remarked> $marked
      */
-    public function addAll(string $entry, string $kind, string $changeId, string $staffId, \DateTimeImmutable $at, array $changes): void
+    public function addAll(string $kind, ?string $changeId, string $staffId, \DateTimeImmutable $at, array $marked): void
     {
-        $rows = array_map(static fn (array $c): array => [
-            'i' => Id::fresh(), 's' => $c[0]->sittingId, 't' => $c[0]->try,
-            'b' => $c[1]->before->credit === null
-                ? null
-                : (string) $c[1]->before->credit, 'a' => $c[1]->after->credit === null
-                ? null
-                : (string) $c[1]->after->credit,
-        ], $changes);
+        $credit = static fn (Outcome $o): ?string => $o->credit === null ? null : (string) $o->credit;
+        $rows = array_map(static fn (Remarked $r): array => [
+            'i' => Id::fresh(), 's' => $r->sittingId, 'e' => $r->entry, 't' => $r->try,
+            'b' => $credit($r->before), 'a' => $credit($r->after),
+        ], $marked);
         $this->run('INSERT INTO mark_event (id, sitting_id, entry, try, kind, before_credit, after_credit, key_change_id, staff_id, at)
-            SELECT n.i, n.s, :entry, n.t, :kind, n.b, n.a, :change, :staff, :at
-            FROM jsonb_to_recordset(:rows::jsonb) AS n (i uuid, s uuid, t int, b text, a text)', [
+            SELECT n.i, n.s, n.e, n.t, :kind, n.b, n.a, :change, :staff, :at
+            FROM jsonb_to_recordset(:rows::jsonb) AS n (i uuid, s uuid, e text, t int, b text, a text)', [
             'rows' => Json::encode($rows),
-            'entry' => $entry,
             'kind' => $kind,
             'change' => $changeId,
             'staff' => $staffId,

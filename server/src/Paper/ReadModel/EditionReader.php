@@ -55,6 +55,16 @@ final readonly class EditionReader extends ReadModel
         );
     }
 
+    /** The latest edition of a paper with this entry. */
+    public function asking(string $paperId, string $entry): ?string
+    {
+        return $this->texts(
+            'SELECT e.id::text FROM edition e JOIN edition_item i ON i.edition_id = e.id
+            WHERE e.paper_id = :id AND i.entry = :entry ORDER BY e.number DESC LIMIT 1',
+            ['id' => $paperId, 'entry' => $entry],
+        )[0] ?? null;
+    }
+
     public function read(string $id): ?PublishedPaper
     {
         /** @var array{paper_id: string, number: int, content: string}|null $row */

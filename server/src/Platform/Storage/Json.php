@@ -25,6 +25,19 @@ final class Json
         return array_values(array_filter(self::decode($json), is_string(...)));
     }
 
+    /** @return array<string, string> the strings of a stored object */
+    public static function named(string $json): array
+    {
+        $named = [];
+        foreach (self::decode($json) as $name => $value) {
+            if (is_string($value)) {
+                $named[(string) $name] = $value;
+            }
+        }
+
+        return $named;
+    }
+
     /** @return list<int|null> the whole numbers of a stored list; null where one is not known */
     public static function numbers(string $json): array
     {

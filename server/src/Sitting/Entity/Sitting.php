@@ -13,6 +13,7 @@ use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
+use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Root;
 use ChalkLadder\Server\Platform\Storage\TeamOwned;
 use ChalkLadder\Server\Sitting\HandMark;
@@ -71,6 +72,10 @@ class Sitting implements Root, TeamOwned
     /** Whether the device knows options by names of its own ({@see \ChalkLadder\Core\Item\Veil}); those begun before do not. */
     #[ORM\Column(type: 'boolean')]
     protected bool $veiled = true;
+
+    /** @var array<array-key, mixed> when questions that were answered have changed since, by entry */
+    #[ORM\Column(type: 'detail')]
+    protected array $mended = [];
 
     /** @var Collection<int, StoredResponse> */
     #[ORM\OneToMany(targetEntity: StoredResponse::class, mappedBy: 'sitting', cascade: ['persist'])]
@@ -200,6 +205,20 @@ class Sitting implements Root, TeamOwned
             $this->at = $entries[0] ?? $this->at;
         }
         $this->changed();
+    }
+
+    /**
+     * The paper is another now.
+     *
+     * @param list<string> $changed entries that were answered and say or ask something else by now
+     */
+    public function mend(Walk $walk, array $changed, Score $score, \DateTimeImmutable $at): void
+    {
+        foreach ($changed as $entry) {
+            $this->mended[$entry] = Moment::iso($at);
+        }
+        $this->takeWay($walk);
+        $this->scored($score);
     }
 
     public function keepLate(LateResponse $late): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\ReadModel;
 
 use Brick\Math\BigRational;
-use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Marking\Score;
@@ -69,19 +68,16 @@ final readonly class Remarking extends ReadModel
         return $responses;
     }
 
-    /** @param list<array{GivenAnswer, Outcome}> $outcomes */
-    public function store(string $entry, array $outcomes): void
+    /** @param list<Remarked> $remarked */
+    public function store(array $remarked): void
     {
         $rows = array_map(
-            static fn (array $o): array => ['s' => $o[0]->sittingId, 't' => $o[0]->try] + OutcomeColumns::of($o[1])->short(),
-            $outcomes,
+            static fn (Remarked $r): array => ['s' => $r->sittingId, 'e' => $r->entry, 't' => $r->try] + OutcomeColumns::of($r->after)->short(),
+            $remarked,
         );
         $this->run('UPDATE response r SET credit = n.c, verdict = n.d, line = n.l, read_as = n.r, misconceptions = n.m::uuid[]
-            FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, t int, c text, d text, l text, r text, m text)
-            WHERE r.sitting_id = n.s AND r.entry = :entry AND r.try = n.t', [
-            'rows' => Json::encode($rows),
-            'entry' => $entry,
-        ]);
+            FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, e text, t int, c text, d text, l text, r text, m text)
+            WHERE r.sitting_id = n.s AND r.entry = n.e AND r.try = n.t', ['rows' => Json::encode($rows)]);
     }
 
     /**

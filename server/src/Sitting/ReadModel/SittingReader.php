@@ -30,7 +30,7 @@ use Psr\Cache\CacheItemPoolInterface;
 /**
  * Sittings and their answers as they are looked at.
  *
- * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string, fewer_options: int, support: string}
+ * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, rules_version: int, mark_step: string, fewer_options: int, support: string, mended: string}
  */
 final readonly class SittingReader extends ReadModel
 {
@@ -69,7 +69,7 @@ final readonly class SittingReader extends ReadModel
     /** @return list<string> ids of the misconceptions that the answers of a sitting show, by machine or by hand */
     public function misconceptions(string $id): array
     {
-        return $this->texts('SELECT DISTINCT unnest(misconceptions)::text FROM response WHERE sitting_id = :id', ['id' => $id]);
+        return $this->texts('SELECT DISTINCT unnest(misconceptions)::text FROM '.SittingTables::RESPONSES.' r WHERE sitting_id = :id', ['id' => $id]);
     }
 
     public function isOf(string $studentId, string $id): bool
@@ -99,8 +99,20 @@ final readonly class SittingReader extends ReadModel
     /** @return list<StoredSitting> of a handout, that are still open */
     public function openOf(string $handoutId): array
     {
+        return $this->of($handoutId, "AND s.state = 'open'");
+    }
+
+    /** @return list<StoredSitting> of a handout, every attempt */
+    public function allOf(string $handoutId): array
+    {
+        return $this->of($handoutId, '');
+    }
+
+    /** @return list<StoredSitting> */
+    private function of(string $handoutId, string $and): array
+    {
         /** @var list<SittingRow> $rows */
-        $rows = $this->rows(self::select()." WHERE s.handout_id = :id AND s.state = 'open' ORDER BY s.id", ['id' => $handoutId]);
+        $rows = $this->rows(self::select()." WHERE s.handout_id = :id $and ORDER BY s.id", ['id' => $handoutId]);
 
         return array_map($this->stored(...), $rows);
     }
@@ -108,21 +120,26 @@ final readonly class SittingReader extends ReadModel
     /** @return list<Answer> checked afresh under the rule that holds now */
     public function answers(StoredSitting $sitting): array
     {
-        $rows = $this->rows('SELECT entry, try, value, counter, settled, hints_opened, hand_credit, hand_levels, comment, saved_at,
-            mark_version, millis, confidence, working
-            FROM response WHERE sitting_id = :id ORDER BY entry, try', ['id' => $sitting->id]);
-        /** @var list<array{entry: string, try: int, value: string, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null}> $rows */
-        $given = [];
+        return $this->given([$sitting->id])[$sitting->id]->answers($sitting);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, GivenAnswers> what was given in these sittings, kept aside or not, by sitting
+     */
+    public function given(array $ids): array
+    {
+        /** @var list<array{sitting_id: string, entry: string, try: int, value: string, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null, aside: string|null}> $rows */
+        $rows = $ids === [] ? [] : $this->rows('SELECT sitting_id, entry, try, value, counter, settled, hints_opened, hand_credit,
+            hand_levels, comment, saved_at, mark_version, millis, confidence, working, aside
+            FROM response WHERE sitting_id IN (:ids) ORDER BY entry, try', ['ids' => $ids]);
+        $given = array_fill_keys($ids, []);
         foreach ($rows as $row) {
-            $given[$row['entry']][$row['try']] = ResponseReader::fromArray(Json::decode($row['value']));
+            $given[$row['sitting_id']][] = $row;
         }
-        $checking = $sitting->checking($given);
 
-        return array_map(static function (array $r) use ($given, $checking): Answer {
-            $response = $given[$r['entry']][$r['try']];
-
-            return self::answer($r, $response, $checking->outcome($r['entry'], $response, $r['try']));
-        }, $rows);
+        return array_map(static fn (array $rows): GivenAnswers => new GivenAnswers($rows), $given);
     }
 
     /** @return list<Answer> what came too late, in the order it came */
@@ -158,30 +175,6 @@ final readonly class SittingReader extends ReadModel
         return $row['counter'] ?? null;
     }
 
-    /**
-     * @param array{entry: string, try: int, counter: int, settled: bool, hints_opened: int, hand_credit: string|null, hand_levels: string|null, comment: string, saved_at: string, mark_version: int, millis: int|null, confidence: int|null, working: string|null, ...} $row
-     */
-    public static function answer(array $row, Response $response, Outcome $outcome): Answer
-    {
-        return new Answer(
-            $row['entry'],
-            $row['try'],
-            $response,
-            $row['counter'],
-            $row['settled'],
-            $outcome,
-            $row['hand_credit'] === null ? null : BigRational::of($row['hand_credit']),
-            $row['hand_levels'] === null ? null : Json::numbers($row['hand_levels']),
-            $row['comment'],
-            $row['hints_opened'],
-            Moment::iso($row['saved_at']),
-            $row['mark_version'],
-            $row['millis'],
-            $row['confidence'],
-            $row['working'] === null ? null : ResponseReader::fromArray(Json::decode($row['working'])),
-        );
-    }
-
     public static function walk(string $stored): Walk
     {
         /** @var array{visits: list<array{section: string, try: int, entries: list<string>, round?: int}>, ended: bool} $walk written by ourselves */
@@ -193,7 +186,7 @@ final readonly class SittingReader extends ReadModel
     private static function select(): string
     {
         return 'SELECT s.id, s.handout_id, s.student_id, s.attempt, s.state, s.seed, s.walk, s.at_entry, s.message, s.reply,
-            s.handed_in_at, s.veiled, s.fewer_options, st.support,
+            s.handed_in_at, s.veiled, s.fewer_options, s.mended, st.support,
                 h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, e.rules_version,
                 '.TeamSettings::markStep('h.team_id').' AS mark_step
             FROM sitting s JOIN '.HandoutTables::GIVEN.' h ON h.id = s.handout_id AND h.student_id = s.student_id
@@ -236,6 +229,7 @@ final readonly class SittingReader extends ReadModel
             Moment::isoOrNull($row['handed_in_at']),
             RosterList::support($row['support']),
             $row['fewer_options'],
+            Json::named($row['mended']),
         );
     }
 

@@ -10,7 +10,8 @@ use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 final class SittingTables
 {
     public const SITTINGS = '(SELECT * FROM sitting)';
-    public const RESPONSES = '(SELECT * FROM response)';
+    /** Without answers that are kept aside, since their question is gone from the paper. */
+    public const RESPONSES = '(SELECT * FROM response WHERE aside IS NULL)';
 
     /** A sitting `s` that has been handed in, and so may count. The rule of {@see \ChalkLadder\Core\Sitting\SittingState::isOver()}. */
     public const OVER = "s.state <> 'open'";

@@ -77,7 +77,7 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
             count(DISTINCT s.student_id) FILTER (WHERE s.state = 'open') AS open,
             count(DISTINCT s.student_id) FILTER (WHERE ".SittingTables::OVER.") AS handed_in,
                 count(DISTINCT s.student_id) FILTER (WHERE s.state = 'returned') AS returned,
-                count(*) FILTER (WHERE ".SittingTables::OVER.' AND EXISTS (SELECT 1 FROM response r
+                count(*) FILTER (WHERE ".SittingTables::OVER.' AND EXISTS (SELECT 1 FROM '.SittingTables::RESPONSES.' r
                 WHERE r.sitting_id = s.id AND '.SittingTables::WAITS.')) AS waiting
             FROM sitting s WHERE s.handout_id IN (:ids) GROUP BY s.handout_id', ['ids' => $handoutIds]);
         $progress = [];

@@ -740,6 +740,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["markingPreviewMend"];
+        put?: never;
+        post: operations["markingMend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/reopen": {
         parameters: {
             query?: never;
@@ -2499,6 +2515,7 @@ export interface components {
             title: string;
             paperId: string;
             edition: number;
+            latest: number;
             classes: string[];
             conditions: components["schemas"]["Conditions"];
             visible: boolean;
@@ -2588,6 +2605,10 @@ export interface components {
             staff: components["schemas"]["IdentityStaffNameView"][];
             older: string | null;
         };
+        LookoutAsideView: {
+            title: string;
+            given: string;
+        };
         LookoutCellView: {
             code: string;
             try: number;
@@ -2638,6 +2659,7 @@ export interface components {
             reply: string | null;
             answers: components["schemas"]["LookoutWorkAnswerView"][];
             late: components["schemas"]["LookoutWorkAnswerView"][];
+            aside: components["schemas"]["LookoutAsideView"][];
         };
         LookoutWorkAnswerView: {
             entry: string;
@@ -2663,6 +2685,7 @@ export interface components {
             face: components["schemas"]["Face"];
             response: components["schemas"]["Response"] | null;
             working: components["schemas"]["WorkingResponse"] | null;
+            mended: boolean;
         };
         MarkingDeskView: {
             handoutId: string;
@@ -2768,6 +2791,28 @@ export interface components {
             hintsOpened: number;
             hintsCost: string;
             working: components["schemas"]["WorkingResponse"] | null;
+        };
+        MarkingMendEffectView: {
+            student: string;
+            before: string;
+            after: string;
+            of: string;
+        };
+        MarkingMendInput: {
+            editionId?: string | null;
+        };
+        MarkingMendView: {
+            from: string;
+            fromNumber: number;
+            to: string;
+            toNumber: number;
+            differences: components["schemas"]["PaperDifferenceView"][];
+            refusals: string[];
+            atWork: number;
+            touched: number;
+            aside: number;
+            returned: number;
+            effects: components["schemas"]["MarkingMendEffectView"][];
         };
         MarkingOutboxLineView: {
             id: string;
@@ -3782,6 +3827,7 @@ export interface components {
             millis: number;
             confidence: number | null;
             working: components["schemas"]["WorkingResponse"] | null;
+            mended: boolean;
         };
         SittingSupportView: {
             readAloud: boolean;
@@ -6745,6 +6791,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markingPreviewMend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingMendView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markingMend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkingMendInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkingMendView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {

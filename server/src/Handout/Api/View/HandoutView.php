@@ -8,6 +8,7 @@ namespace ChalkLadder\Server\Handout\Api\View;
 final readonly class HandoutView
 {
     /**
+     * @param int                  $latest  number of the latest edition of its paper
      * @param list<string>         $classes names
      * @param array<string, mixed> $conditions
      * @param string|null          $follows title of the handout that it follows by itself
@@ -17,6 +18,7 @@ final readonly class HandoutView
         public string $title,
         public string $paperId,
         public int $edition,
+        public int $latest,
         public array $classes,
         #[\ChalkLadder\Server\Platform\OpenApi\Shape('Conditions')]
         public array $conditions,

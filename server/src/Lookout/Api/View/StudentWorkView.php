@@ -9,6 +9,7 @@ final readonly class StudentWorkView
     /**
      * @param list<WorkAnswerView> $answers in the student's order
      * @param list<WorkAnswerView> $late    what arrived after the handout had closed
+     * @param list<AsideView>      $aside   answers to questions that are gone from the paper
      */
     public function __construct(
         public string $sittingId,
@@ -21,6 +22,7 @@ final readonly class StudentWorkView
         public ?string $reply,
         public array $answers,
         public array $late,
+        public array $aside,
     ) {
     }
 }

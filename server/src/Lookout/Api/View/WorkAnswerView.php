@@ -18,6 +18,7 @@ final readonly class WorkAnswerView
      * @param array<string, mixed>      $face     what it was answered with, under the names as they are written
      * @param array<string, mixed>|null $response
      * @param array<string, mixed>|null $working  what was shown beside the answer
+     * @param bool                      $mended   the question has changed since it was answered
      */
     public function __construct(
         public string $entry,
@@ -46,6 +47,7 @@ final readonly class WorkAnswerView
         public ?array $response,
         #[Shape('WorkingResponse')]
         public ?array $working,
+        public bool $mended,
     ) {
     }
 }

@@ -21,6 +21,7 @@ final readonly class StepView
      * @param int                       $millis     how long it has been in front of the student, as far as is stored
      * @param int|null                  $confidence how sure the student said they are, 1 to 3
      * @param array<string, mixed>|null $working    what was shown beside the answer
+     * @param bool                      $mended     the question has changed since it was answered
      */
     public function __construct(
         public string $entry,
@@ -46,6 +47,7 @@ final readonly class StepView
         public ?int $confidence,
         #[Shape('WorkingResponse')]
         public ?array $working,
+        public bool $mended,
     ) {
     }
 }
