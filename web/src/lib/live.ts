@@ -2,9 +2,12 @@ import { useEffect, useRef, useState } from 'react'
 import type { Schemas } from './api/client'
 
 /** What the staff of a handout are told. */
-export type ToStaff = { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
+export type ToStaff =
+  | { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
+  /** another edition of its paper: everything is to be looked at anew */
+  | { n: number; kind: 'mended' }
 /** What its students are told; each is a reason to look anew. */
-export type ToStudents = { n: number; kind: 'closed' | 'reopened' | 'returned' }
+export type ToStudents = { n: number; kind: 'closed' | 'reopened' | 'returned' | 'mended' }
 
 export type LiveState = 'live' | 'asking' | 'lost'
 

@@ -54,6 +54,7 @@ export const step = (number: number, change: Partial<Step> = {}): Step => ({
   millis: 0,
   confidence: null,
   working: null,
+  mended: false,
   ...change,
 })
 

@@ -11,6 +11,7 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
   title: `Paper ${id}`,
   paperId: 'p1',
   edition: 2,
+  latest: 2,
   classes: ['8 Heron'],
   conditions: { attempts: 1, counts: 'best', shuffleQuestions: false, shuffleOptions: false, feedback: 'on return' },
   visible: true,

@@ -51,6 +51,8 @@ const snapshot = (rows: Row[], status = 'open') => ({
     closedAt: null,
     group: null,
     follows: null,
+    edition: 1,
+    latest: 1,
   },
   columns: [
     { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number' },
@@ -158,7 +160,16 @@ describe('The Lookout', () => {
   })
 
   it('opens one student’s work again, and a reply leads straight to its work', async () => {
-    const work = { sittingId: 's-Ada', state: 'handed in', attempt: 1, marks: '0', of: '2', reply: 'Why?', late: [] }
+    const work = {
+      sittingId: 's-Ada',
+      state: 'handed in',
+      attempt: 1,
+      marks: '0',
+      of: '2',
+      reply: 'Why?',
+      late: [],
+      aside: [],
+    }
     const answer = { entry: 'e1', try: 1, number: 4, ownNumber: 3, title: 'Range', given: '3', verdict: 'wrong' }
     const answers = [{ ...answer, key: '', comment: '', misconceptions: [], seconds: null, confidence: null }]
     serve({
@@ -203,6 +214,7 @@ describe('The Lookout', () => {
       message: '',
       reply: null,
       late: [],
+      aside: [],
       answers: [
         {
           entry: 'e1',

@@ -13,6 +13,7 @@ import { Button } from '@/ui/Button'
 import { ClassPicker } from '@/ui/ClassPicker'
 import { Desk, Head } from '@/ui/Desk'
 import { Confirm } from '@/ui/Confirm'
+import { later } from '@/ui/later'
 import { Pick } from '@/ui/Pick'
 import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
@@ -24,6 +25,8 @@ import { Splits } from './Splits'
 import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
+const MendDialog = later(() => import('./MendDialog').then((it) => it.MendDialog))
+
 const LIVE = { live: 'live', asking: 'asking every 2 s', lost: 'connection lost, trying again' }
 
 export default function LookoutDesk() {
@@ -34,10 +37,13 @@ export default function LookoutDesk() {
   const snapshot = useQuery(ask.lookout(id))
   const live = useLive<ToStaff>(
     `/api/handouts/${id}/live`,
-    ({ row }) =>
-      client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
-        old ? { ...old, rows: merged(old.rows, row) } : old,
-      ),
+    (message) => {
+      if (message.kind === 'mended') void client.invalidateQueries({ queryKey: key })
+      else
+        client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
+          old ? { ...old, rows: merged(old.rows, message.row) } : old,
+        )
+    },
     async () => {
       const { data, error } = await snapshot.refetch({ cancelRefetch: true })
       if (error) throw error
@@ -60,6 +66,7 @@ export default function LookoutDesk() {
   )
   const open = chosenId === undefined ? (asked?.studentId ?? null) : chosenId
   const [closing, setClosing] = useState(false)
+  const [mending, setMending] = useState(false)
   const rows = useMemo(
     () =>
       sorted(snapshot.data?.rows ?? [], sort, hidden).filter(
@@ -162,6 +169,16 @@ export default function LookoutDesk() {
         }
       >
         <div className="px-5 py-3">
+          {!closed && handout.latest > handout.edition ? (
+            <p className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded border border-blue px-3 py-2">
+              <span className="flex-1">
+                Edition {handout.latest} of this paper is published; they sit edition {handout.edition}.
+              </span>
+              <Button size="small" onClick={() => setMending(true)}>
+                See what it would change
+              </Button>
+            </p>
+          ) : null}
           <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2 text-[15px]">
             <Pick
               label="Which students"
@@ -244,6 +261,7 @@ export default function LookoutDesk() {
           </div>
         </div>
       </Desk>
+      {mending ? <MendDialog handoutId={id} onClose={() => setMending(false)} /> : null}
       <Confirm
         open={closing}
         onClose={() => setClosing(false)}

@@ -94,6 +94,9 @@ export function WorkPanel({
                       .join(', ')}
                   </p>
                 ) : null}
+                {a.mended ? (
+                  <p className="pl-5 text-sm text-blue">the question has changed since this was given</p>
+                ) : null}
                 {a.verdict !== 'right' && a.key ? <p className="pl-5 text-sm text-quiet">key: {a.key}</p> : null}
                 {a.misconceptions.length > 0 ? (
                   <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p>
@@ -102,6 +105,19 @@ export function WorkPanel({
               </li>
             ))}
           </ol>
+          {work.data.aside.length > 0 ? (
+            <>
+              <h3 className="mt-3">Kept aside</h3>
+              <p className="text-sm text-quiet">Their questions are gone from the paper. They count for nothing.</p>
+              <ul>
+                {work.data.aside.map((a, i) => (
+                  <li key={i} className="text-[15px] break-words">
+                    <span className="text-quiet">{a.title}:</span> {a.given}
+                  </li>
+                ))}
+              </ul>
+            </>
+          ) : null}
           {work.data.late.length > 0 ? (
             <>
               <h3 className="mt-3">Arrived after the close</h3>

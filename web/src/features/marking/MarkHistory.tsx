@@ -7,6 +7,7 @@ const DID: Record<string, string> = {
   override: 'set by hand',
   'key change': 'a new key',
   'key undo': 'the old key again',
+  'mended paper': 'another edition of the paper',
 }
 
 /** Who gave this mark, and what it was before. */

@@ -1,6 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { moment } from '@/lib/format'
+import { moment, plural } from '@/lib/format'
+import { toWhom } from '@/lib/handouts'
+import { ask } from '@/lib/queries'
 import { Dialog } from '@/ui/Dialog'
 import { Failed, Loading } from '@/ui/States'
 
@@ -52,6 +55,7 @@ export function EditionsDialog({
                   {moment(edition.madeAt)}, {edition.madeBy}
                 </span>
               </h3>
+              <SatNow paperId={paperId} edition={edition.number} />
               {edition.differences ? (
                 <Changes of={edition.differences} none="It says the same as the one before." />
               ) : (
@@ -64,6 +68,21 @@ export function EditionsDialog({
       {found.data?.editions.length === 0 ? <p className="text-quiet">Nothing has been published yet.</p> : null}
     </Dialog>
   )
+}
+
+/** Who is at work on an edition now, and where a later one can be given to them. */
+function SatNow({ paperId, edition }: { paperId: string; edition: number }) {
+  const handouts = useQuery(ask.handouts())
+  return (handouts.data?.handouts ?? [])
+    .filter((h) => h.paperId === paperId && h.edition === edition && h.open > 0 && h.closedAt === null)
+    .map((h) => (
+      <p key={h.id} className="text-[15px]">
+        {plural(h.open, 'student')} of {toWhom(h)} at work on it:{' '}
+        <Link to={`/lookout/${h.id}`} className="text-blue underline">
+          Lookout
+        </Link>
+      </p>
+    ))
 }
 
 /** Where it is given, the part of the draft that one is about can be gone to. */

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { problemOf, type Schemas } from '@/lib/api/client'
@@ -31,6 +32,7 @@ import { Outline } from './Outline'
 import { Rehearsal } from './Rehearsal'
 import { PaperSheet } from './PaperSheet'
 import { PaperTalk } from './PaperTalk'
+import { sayPublished } from './published'
 import { SeveralForm } from './SeveralForm'
 import { severalOut } from './several'
 import { useSeveral } from './useSeveral'
@@ -72,6 +74,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
   const [rehearsing, setRehearsing] = useState(false)
   const [drawing, setDrawing] = useState<{ from: string; html: string } | null>(null)
   const [placing, setPlacing] = useState<string | null>(null)
+  const client = useQueryClient()
   const navigate = useNavigate()
   const entries = paper.sections.flatMap((s) => s.entries)
   const entry = entries.find((e) => e.id === selected)
@@ -135,8 +138,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
   }
   const publish = async () => {
     try {
-      const published = await draft.publish()
-      toast(`Edition ${published.edition ?? ''} is published. It can be handed out.`)
+      await sayPublished(client, await draft.publish())
     } catch (thrown) {
       const problem = problemOf(thrown)
       toast(`${problem.message} ${problem.detail}`, { bad: true })

@@ -41,6 +41,15 @@ function Sitting({ view: given }: { view: Driver['view'] }) {
     />
   )
 }
+function Mended({ before, after }: { before: Driver['view']; after: Driver['view'] }) {
+  const [done, setDone] = useState(false)
+  return (
+    <>
+      <Sitting view={done ? after : before} />
+      <button onClick={() => setDone(true)}>Mend it</button>
+    </>
+  )
+}
 const sit = (change: Partial<Driver['view']> = {}) => show(<Sitting view={view(change)} />)
 const button = (name: string | RegExp) => screen.getByRole('button', { name })
 
@@ -52,6 +61,22 @@ beforeEach(() => {
 beforeAll(() => loadInputs(['choice', 'number']))
 
 describe('A student at work', () => {
+  it('stays at the question when the paper is mended around it, and is told that it has changed', async () => {
+    const first = view()
+    const [one, two] = [first.steps[0] as Step, first.steps[1] as Step]
+    const user = show(
+      <Mended
+        before={first}
+        after={{ ...first, steps: [one, { ...one, entry: 'new', number: 2 }, { ...two, number: 3, mended: true }] }}
+      />,
+    )
+    await user.click(button('Leave for now'))
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2')
+    await user.click(button('Mend it'))
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('3')
+    expect(screen.getByText(/has changed this question since you answered it/)).toBeTruthy()
+  })
+
   it('sees one question at a time and may leave it for now', async () => {
     const user = sit()
     expect(screen.getByText('Which buoy?')).toBeTruthy()

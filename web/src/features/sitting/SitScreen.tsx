@@ -75,6 +75,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const [size, setSize] = useState(
     () => Number(localStorage.getItem(STORE)) || (view.support?.largerText ? SIZES.length - 1 : 0),
   )
+  // A paper that is mended meanwhile leaves the student where they are.
+  const keys = here.map((s) => `${s.entry} ${s.try}`)
+  const [known, setKnown] = useState(keys)
+  if (keys.join() !== known.join()) {
+    const same = keys.indexOf(known[at] ?? '')
+    setKnown(keys)
+    setAt(same < 0 ? Math.min(at, Math.max(0, keys.length - 1)) : same)
+  }
   const top = useRef<HTMLHeadingElement>(null)
   const visit = useRef(view.visit)
   useEffect(() => {
@@ -258,6 +266,11 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                         <Rich html={hint} />
                       </div>
                     ))}
+                    {step.mended ? (
+                      <p className="rounded border border-blue p-3">
+                        Your teacher has changed this question since you answered it. Your answer is kept.
+                      </p>
+                    ) : null}
                     {step.told ? <Told step={step} /> : null}
                   </div>
                 ) : null}
