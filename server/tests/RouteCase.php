@@ -98,6 +98,11 @@ abstract class RouteCase extends ApiCase
         $this->get('POST', "/papers/$world->paperId/publish", ['version' => 1]);
         $sitting = $this->open($ada, $handout);
 
+        [$call, $note] = ['0190a0a0-0000-7000-8000-0000000000e1', '0190a0a0-0000-7000-8000-0000000000e2'];
+        $this->get('PUT', "/me/sittings/$sitting/call", ['id' => $call, 'words' => 'SECRET trouble']);
+        $this->as($world->teacher)->get('POST', "/handouts/$handout/notes", ['id' => $note, 'student' => $ada->id, 'words' => 'Look at the log.']);
+        $this->as($ada);
+
         $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];
         $sent = $this->get('POST', "/me/sittings/$sitting/uploads", $announced)->text('id');
         $upload = $this->as($world->teacher)->get('POST', '/uploads', $announced)->text('id');
@@ -119,7 +124,7 @@ abstract class RouteCase extends ApiCase
         $this->as($world->teacher)->get('POST', "/proposals/$asked/show", []);
 
         return [
-            'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
+            'call' => $call, 'note' => $note, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
             'handout' => $handout, 'untouched' => $world->handOut(), 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
@@ -228,6 +233,9 @@ abstract class RouteCase extends ApiCase
             'POST /classes/{class}/roster/preview' => ['text' => 'Dee Fox'], 'POST /classes/{class}/roster' => ['text' => 'Dee Fox'],
             'POST /handouts' => ['editionId' => $world->editionId, 'classes' => [$ids['class']], 'requestId' => $fresh],
             'PUT /handouts/{handout}' => ['visible' => true],
+            'POST /handouts/{handout}/hold' => ['words' => 'Eyes up.'],
+            'POST /handouts/{handout}/notes' => ['id' => '0190a0a0-0000-7000-8000-0000000000e3', 'words' => 'Five more minutes.'],
+            'PUT /me/sittings/{sitting}/call' => ['id' => '0190a0a0-0000-7000-8000-0000000000e4', 'kind' => 'look'],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],
             'PUT /second-marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0]],
             'POST /handouts/{handout}/keys/{entry}/preview' => ['accept' => ['text' => 'Rocks']],

@@ -14,6 +14,8 @@ final readonly class Support
 {
     /** So many at most are left out of a question. */
     public const MOST_FEWER = 2;
+    /** Per cent. */
+    public const MOST_EXTRA_TIME = 100;
 
     /**
      * @param bool $readAloud    the device reads out what is asked
@@ -21,6 +23,7 @@ final readonly class Support
      * @param bool $lineFocus    a band that leaves a few lines light
      * @param bool $wordNotes    words that a source tells stand told beside it, not only where they are pressed
      * @param int  $fewerOptions distractors left out where one option is to be picked
+     * @param int  $extraTime    per cent beyond the time that is set for the work
      */
     public function __construct(
         public bool $readAloud = false,
@@ -28,6 +31,7 @@ final readonly class Support
         public bool $lineFocus = false,
         public bool $wordNotes = false,
         public int $fewerOptions = 0,
+        public int $extraTime = 0,
     ) {
     }
 
@@ -39,6 +43,7 @@ final readonly class Support
             $node->bool('lineFocus', false),
             $node->bool('wordNotes', false),
             $node->int('fewerOptions', 0, self::MOST_FEWER, 0),
+            $node->int('extraTime', 0, self::MOST_EXTRA_TIME, 0),
         );
         $node->rejectUnknown();
 
@@ -59,6 +64,7 @@ final readonly class Support
             'lineFocus' => $this->lineFocus,
             'wordNotes' => $this->wordNotes,
             'fewerOptions' => $this->fewerOptions,
+            'extraTime' => $this->extraTime,
         ], static fn (bool|int $given): bool => $given !== false && $given !== 0);
     }
 }

@@ -26,6 +26,7 @@ final readonly class Deadlines
     #[AsPeriodicTask('5 seconds', schedule: 'clock')]
     public function keep(): int
     {
+        $this->work->handInOverdue();
         $closed = 0;
         foreach ($this->reader->due($this->clock->now()) as ['team' => $team, 'id' => $id]) {
             $closed += $this->transaction->run(function () use ($team, $id): int {

@@ -20,6 +20,8 @@ final readonly class HandedOut
         public Conditions $conditions,
         public BigRational $markStep,
         public Window $window,
+        /** beyond what the others have; of a student who was given it */
+        public int $extraMinutes = 0,
     ) {
     }
 }

@@ -181,7 +181,37 @@ final readonly class Handouts implements WelcomesMembers
     /** Gives one student more time than the others have. */
     public function giveExtra(StaffUser $who, string $id, string $studentId, int $minutes): void
     {
-        $this->transaction->run(fn () => $this->locked($who->teamId, $id)->giveExtra($studentId, $minutes, $who->id));
+        $this->transaction->run(function () use ($who, $id, $studentId, $minutes): void {
+            $more = $this->locked($who->teamId, $id)->giveExtra($studentId, $minutes, $who->id);
+            $this->work->moveEnd($id, [$studentId => 60 * $more]);
+            $this->work->tell($id);
+        });
+    }
+
+    /**
+     * Students stop and look up, until they are released.
+     *
+     * @param list<string>|null $students ids; null for all
+     */
+    public function hold(StaffUser $who, string $id, ?array $students, string $words): void
+    {
+        $this->transaction->run(function () use ($who, $id, $students, $words): void {
+            $this->locked($who->teamId, $id)->hold($students, $words, $who->id, $this->clock->now());
+            $this->work->tell($id);
+        });
+    }
+
+    /**
+     * They go on, with as much time as they had.
+     *
+     * @param list<string>|null $students ids; null for all
+     */
+    public function release(StaffUser $who, string $id, ?array $students): void
+    {
+        $this->transaction->run(function () use ($who, $id, $students): void {
+            $this->work->moveEnd($id, $this->locked($who->teamId, $id)->release($students, $who->id, $this->clock->now()));
+            $this->work->tell($id);
+        });
     }
 
     /** Closes the handout; what students have entered is handed in as it is. Closing twice is harmless. */

@@ -14,6 +14,19 @@ interface HandsInWork
      */
     public function handIn(string $handoutId, array $but = []): void;
 
+    /** Hands in what is there of those whose own time is over, in whatever handout. */
+    public function handInOverdue(): void;
+
+    /**
+     * Moves the end of the time that students have of their own.
+     *
+     * @param array<string, int> $seconds by student
+     */
+    public function moveEnd(string $handoutId, array $seconds): void;
+
+    /** Everybody who watches or sits looks anew. */
+    public function tell(string $handoutId): void;
+
     /** Gives work back to those from whom closing took it. */
     public function giveBack(string $handoutId): void;
 }

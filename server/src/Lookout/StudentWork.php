@@ -23,8 +23,12 @@ use ChalkLadder\Server\Sitting\StoredSitting;
 /** One student's work, as a teacher reads it. */
 final readonly class StudentWork
 {
-    public function __construct(private SittingReader $sittings, private Students $students, private Terms $terms, private Editions $editions)
-    {
+    public function __construct(
+        private SittingReader $sittings,
+        private Students $students,
+        private Terms $terms,
+        private Editions $editions,
+    ) {
     }
 
     public function show(string $teamId, string $sittingId): StudentWorkView

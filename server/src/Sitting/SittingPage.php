@@ -14,11 +14,14 @@ use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
+use ChalkLadder\Server\Sitting\Api\View\CallView;
+use ChalkLadder\Server\Sitting\Api\View\NoteView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\SkillView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\Api\View\SupportView;
 use ChalkLadder\Server\Sitting\Api\View\ToldView;
+use Symfony\Component\Clock\ClockInterface;
 
 /**
  * Draws a sitting for its student. This is the one place where questions cross to a student's device, and it lets out
@@ -26,16 +29,23 @@ use ChalkLadder\Server\Sitting\Api\View\ToldView;
  */
 final readonly class SittingPage
 {
-    public function __construct(private Terms $terms)
+    public function __construct(private Terms $terms, private ClockInterface $clock)
     {
     }
 
     /**
-     * @param list<Answer> $answers
-     * @param int          $live    the last message that this holds, where it is known
+     * @param list<Answer>   $answers
+     * @param int            $live    the last message that this holds, where it is known
+     * @param list<NoteView> $notes   what the teacher has written to the student
      */
-    public function draw(string $teamId, StoredSitting $sitting, array $answers, int $live = 0): SittingView
-    {
+    public function draw(
+        string $teamId,
+        StoredSitting $sitting,
+        array $answers,
+        int $live = 0,
+        ?CallView $call = null,
+        array $notes = [],
+    ): SittingView {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
         $walk = $sitting->walk;
@@ -141,6 +151,10 @@ final readonly class SittingPage
             $sitting->handedInAt,
             $this->skills($teamId, $sitting, $answers),
             SupportView::of($sitting->support),
+            $state === SittingState::Open ? $sitting->hold : null,
+            $state === SittingState::Open ? $sitting->secondsLeft($this->clock->now()) : null,
+            $call,
+            $notes,
             $live,
         );
     }

@@ -37,6 +37,7 @@ use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\Talk;
 use ChalkLadder\Server\Sitting\ReadModel\WorkList;
 use ChalkLadder\Server\Sitting\Repository\SittingRepository;
 use Psr\EventDispatcher\EventDispatcherInterface;
@@ -52,6 +53,7 @@ final readonly class Sittings
         private Aside $aside,
         private Editions $editions,
         private Playing $playing,
+        private Talk $talk,
         private WorkList $list,
         private Handouts $handouts,
         private Students $students,
@@ -94,6 +96,8 @@ final readonly class Sittings
                 throw Problem::conflict('You have used every attempt.', 'Your teacher can see what you handed in.');
             }
             $seed = bin2hex(random_bytes(8));
+            $support = $this->students->supportOf($who->teamId, $who->id);
+            $seconds = $handout->conditions->secondsFor($support);
             $sitting = new Sitting(
                 $handout->teamId,
                 $handoutId,
@@ -102,7 +106,8 @@ final readonly class Sittings
                 $seed,
                 Walk::start($handout->edition->paper(), $handout->conditions, $seed),
                 $now,
-                $this->students->supportOf($who->teamId, $who->id)->fewerOptions,
+                $support->fewerOptions,
+                $seconds === null ? null : $now->setTimestamp($now->getTimestamp() + $seconds + 60 * $handout->extraMinutes),
             );
             $this->sittings->add($sitting);
 
@@ -356,6 +361,9 @@ final readonly class Sittings
             $entity = $this->held($who, $id);
             $sitting = $this->reader->ofStudent($who->id, $id);
             if ($sitting->state === SittingState::Open) {
+                if ($sitting->hold !== null) {
+                    throw Problem::conflict('Your teacher has asked you to stop.', 'Look up; you can go on in a moment.');
+                }
                 $act($entity, $sitting);
             }
         });
@@ -365,15 +373,22 @@ final readonly class Sittings
 
     private function held(StudentUser $who, string $id): Sitting
     {
-        $sitting = $this->sittings->findLocked($who->teamId, $id);
-
-        return $sitting !== null && $sitting->studentId() === $who->id ? $sitting : throw Problem::notFound('The sitting');
+        return $this->sittings->ofStudentLocked($who, $id);
     }
 
     private function seen(StudentUser $who, string $id, int $live = 0): SittingView
     {
         $sitting = $this->reader->ofStudent($who->id, $id);
 
-        return $this->page->draw($who->teamId, $sitting, $this->reader->answers($sitting), $live);
+        $working = $sitting->state === SittingState::Open;
+
+        return $this->page->draw(
+            $who->teamId,
+            $sitting,
+            $this->reader->answers($sitting),
+            $live,
+            $working ? $this->talk->call($id) : null,
+            $working ? $this->talk->notes($id) : [],
+        );
     }
 }

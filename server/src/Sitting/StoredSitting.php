@@ -42,6 +42,9 @@ final readonly class StoredSitting
         public int $fewerOptions = 0,
         /** @var array<string, string> when questions that were answered have changed since, by entry */
         public array $mended = [],
+        /** words on the screen of a student who is to stop; null where they may go on */
+        public ?string $hold = null,
+        public ?\DateTimeImmutable $dueAt = null,
     ) {
     }
 
@@ -69,7 +72,15 @@ final readonly class StoredSitting
             $this->support,
             $this->fewerOptions,
             $this->mended,
+            $this->hold,
+            $this->dueAt,
         );
+    }
+
+    /** Whole seconds, 0 at its end, while the student may go on; null where no time is set or it stands still. */
+    public function secondsLeft(\DateTimeImmutable $now): ?int
+    {
+        return $this->dueAt === null || $this->hold !== null ? null : max(0, $this->dueAt->getTimestamp() - $now->getTimestamp());
     }
 
     /** Whether a question has changed since this answer to it was given. */

@@ -14,6 +14,7 @@ use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\Remarked;
 use ChalkLadder\Server\Sitting\ReadModel\Remarking;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\WorkList;
 use ChalkLadder\Server\Sitting\Repository\SittingRepository;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -23,6 +24,7 @@ final readonly class Work implements HandsInWork
     public function __construct(
         private SittingRepository $sittings,
         private SittingReader $reader,
+        private WorkList $list,
         private Aside $aside,
         private Remarking $remarking,
         private Push $push,
@@ -33,24 +35,69 @@ final readonly class Work implements HandsInWork
 
     public function handIn(string $handoutId, array $but = []): void
     {
-        $open = [];
-        foreach ($this->sittings->ofHandout($handoutId, [SittingState::Open]) as $sitting) {
-            if (!in_array($sitting->studentId(), $but, true)) {
-                $open[$sitting->id()] = $sitting;
-            }
-        }
-        // Read under the lock: what a student has sent until now is in it.
-        foreach ($this->reader->openOf($handoutId) as $sitting) {
-            ($open[$sitting->id] ?? null)?->handIn(
-                Sitting::BY_CLOSING,
-                Sittings::score($sitting, $this->reader->answers($sitting)),
-                $this->clock->now(),
-            );
-        }
+        $open = array_filter(
+            $this->sittings->ofHandout($handoutId, [SittingState::Open]),
+            static fn (Sitting $s): bool => !in_array($s->studentId(), $but, true),
+        );
+        $this->takeIn($handoutId, $open, Sitting::BY_CLOSING);
         // By the clock this comes round again and again until the last student's time is over.
         if ($open !== [] || $but === []) {
             $this->push->send(Push::students($handoutId), ['kind' => 'closed']);
         }
+    }
+
+    public function handInOverdue(): void
+    {
+        // Asked at every look: mostly there are none, and then nothing is begun.
+        foreach ($this->list->overdue($this->clock->now()) as $handoutId => $ids) {
+            $this->transaction->run(function () use ($handoutId, $ids): void {
+                $this->takeIn($handoutId, $this->sittings->openAmong($ids), Sitting::BY_TIME);
+                $this->push->send(Push::students($handoutId), ['kind' => 'closed']);
+            });
+        }
+    }
+
+    /** Takes in what is there of one student, who is still at it. */
+    public function takeOneIn(string $teamId, string $sittingId): void
+    {
+        $this->transaction->run(function () use ($teamId, $sittingId): void {
+            $sitting = $this->held($teamId, $sittingId);
+            if ($sitting->state() !== SittingState::Open) {
+                throw Problem::conflict('This work is handed in already.', 'Nothing was altered.');
+            }
+            $this->takeIn($sitting->handoutId(), [$sitting], Sitting::BY_TEACHER);
+            $this->push->send(Push::students($sitting->handoutId()), ['kind' => 'closed']);
+        });
+    }
+
+    /** @param iterable<Sitting> $open of the handout, held */
+    private function takeIn(string $handoutId, iterable $open, string $by): void
+    {
+        $held = [];
+        foreach ($open as $sitting) {
+            $held[$sitting->id()] = $sitting;
+        }
+        // Read under the lock: what a student has sent until now is in it.
+        foreach ($held === [] ? [] : $this->reader->openOf($handoutId) as $sitting) {
+            ($held[$sitting->id] ?? null)?->handIn(
+                $by,
+                Sittings::score($sitting, $this->reader->answers($sitting)),
+                $this->clock->now(),
+            );
+        }
+    }
+
+    public function moveEnd(string $handoutId, array $seconds): void
+    {
+        foreach ($this->sittings->ofHandout($handoutId, [SittingState::Open], array_keys($seconds)) as $sitting) {
+            $sitting->moveEnd($seconds[$sitting->studentId()] ?? 0);
+        }
+    }
+
+    public function tell(string $handoutId): void
+    {
+        $this->push->send(Push::students($handoutId), ['kind' => 'look']);
+        $this->push->send(Push::teachers($handoutId), ['kind' => 'look']);
     }
 
     public function giveBack(string $handoutId): void
@@ -105,8 +152,7 @@ final readonly class Work implements HandsInWork
         foreach ($moved as $one) {
             ($held[$one->then->id] ?? null)?->mend($one->now->walk, $one->changed, $one->after, $this->clock->now());
         }
-        $this->push->send(Push::students($handoutId), ['kind' => 'mended']);
-        $this->push->send(Push::teachers($handoutId), ['kind' => 'mended']);
+        $this->tell($handoutId);
     }
 
     /**

@@ -72,12 +72,7 @@ final class MendingTest extends ApiCase
         $sitting = $this->open('Benoît Larsen');
         $this->save('Benoît Larsen', $sitting, 'e-text', ['text' => 'Skerry']);
         self::assertSame(1, $this->waiting());
-        $this->publish(static function (array $paper): array {
-            $paper['sections'][0]['entries'] = [$paper['sections'][0]['entries'][0]];
-            $paper['sections'][1]['entries'] = [$paper['sections'][1]['entries'][0]];
-
-            return $paper;
-        });
+        $this->publish(['s1' => ['e-choice' => 'choice'], 's2' => ['e-number' => 'number']]);
         $done = $this->as($this->world->teacher)->get('POST', "/handouts/$this->handout/mend");
         self::assertSame(3, $done->int('aside'));
         self::assertSame(0, $this->waiting(), 'nobody waits for a mark of what is not asked');
@@ -99,17 +94,11 @@ final class MendingTest extends ApiCase
     public function testAnotherQuestionInThePlaceOfOneThatWasAnsweredIsRefused(): void
     {
         $sitting = $this->open('Ada Okafor');
-        $swap = function (array $paper): array {
-            $paper['sections'][0]['entries'][1]['item'] = $this->world->items['number'];
-            $paper['sections'][1]['entries'] = [$paper['sections'][1]['entries'][1]];
-
-            return $paper;
-        };
-        $this->publish($swap);
+        $this->publish(['s1' => ['e-choice' => 'choice', 'e-text' => 'number'], 's2' => ['e-open' => 'open']]);
         self::assertSame([], $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/mend")->at('refusals'), 'nobody has answered it');
         $this->save('Ada Okafor', $sitting, 'e-text', ['text' => 'Skerry']);
         $preview = $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/mend");
-        self::assertStringContainsString('another question stood', $preview->list('refusals') === [] ? '' : (string) $preview->at('refusals.0'));
+        self::assertStringContainsString('another question stood', $preview->text('refusals.0'));
         $this->refused(409, 'POST', "/handouts/$this->handout/mend");
         self::assertSame('Skerry', $this->sitting($sitting)->text('steps.1.value.text'));
     }
@@ -166,16 +155,25 @@ final class MendingTest extends ApiCase
     {
         $id = $this->world->items[$type];
         $now = $this->as($this->world->teacher)->get('GET', "/items/$id");
-        $this->get('PUT', "/items/$id", ['item' => $change($now->map('item')), 'version' => $now->int('version')]);
+        $this->get('PUT', "/items/$id", ['item' => $change($this->world->itemDocuments()[$type]), 'version' => $now->int('version')]);
     }
 
-    /** @param (\Closure(array<string, mixed>): array<string, mixed>)|null $change of the paper */
-    private function publish(?\Closure $change = null): void
+    /** @param array<string, array<string, string>>|null $sections types of questions by entry, by section; null leaves the draft as it is */
+    private function publish(?array $sections = null): void
     {
         $paper = $this->world->paperId;
         $version = $this->as($this->world->teacher)->get('GET', "/papers/$paper")->int('version');
-        if ($change !== null) {
-            $version = $this->get('PUT', "/papers/$paper", ['paper' => $change($this->world->paperDocument()), 'version' => $version])->int('version');
+        if ($sections !== null) {
+            $written = [];
+            foreach ($sections as $id => $entries) {
+                $questions = [];
+                foreach ($entries as $entry => $type) {
+                    $questions[] = ['id' => $entry, 'kind' => 'question', 'item' => $this->world->items[$type], 'points' => '1'];
+                }
+                $written[] = ['id' => $id, 'title' => $id, 'route' => null, 'entries' => $questions];
+            }
+            $draft = ['paper' => ['sections' => $written] + $this->world->paperDocument(), 'version' => $version];
+            $version = $this->get('PUT', "/papers/$paper", $draft)->int('version');
         }
         $this->get('POST', "/papers/$paper/publish", ['version' => $version]);
     }

@@ -58,6 +58,8 @@ final class SittingTest extends ApiCase
         $see('PUT', '/me/sittings/{id}/played', $id, [
             'file' => $this->world->items['choice'], 'device' => $this->world->items['text'], 'millis' => 900, 'times' => [1],
         ]);
+        $see('PUT', '/me/sittings/{id}/call', $id, ['id' => '0190a0a0-0000-7000-8000-0000000000f4', 'entry' => 'e-text']);
+        $see('DELETE', '/me/sittings/{id}/call', $id);
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
                 $see(

@@ -7,6 +7,8 @@ namespace ChalkLadder\Server\Handout\Api;
 use ChalkLadder\Server\Handout\Api\Input\ExtraTimeInput;
 use ChalkLadder\Server\Handout\Api\Input\HandoutChangeInput;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
+use ChalkLadder\Server\Handout\Api\Input\HoldInput;
+use ChalkLadder\Server\Handout\Api\Input\ReleaseInput;
 use ChalkLadder\Server\Handout\Api\View\HandoutListView;
 use ChalkLadder\Server\Handout\Api\View\HandoutView;
 use ChalkLadder\Server\Handout\Handouts;
@@ -63,6 +65,18 @@ final readonly class HandoutController
         #[MapRequestPayload] ExtraTimeInput $input,
     ): void {
         $this->handouts->giveExtra($who, $id, $student, $input->minutes);
+    }
+
+    #[Route('/{id}/hold', methods: ['POST'])]
+    public function hold(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] HoldInput $input = new HoldInput()): void
+    {
+        $this->handouts->hold($who, $id, $input->students, $input->words);
+    }
+
+    #[Route('/{id}/release', methods: ['POST'])]
+    public function release(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] ReleaseInput $input = new ReleaseInput()): void
+    {
+        $this->handouts->release($who, $id, $input->students);
     }
 
     #[Route('/{id}/close', methods: ['POST'])]

@@ -165,13 +165,66 @@ class Handout implements Root, TeamOwned
         return true;
     }
 
-    /** More time than the others have, beyond the closing time; 0 takes it back. */
-    public function giveExtra(string $studentId, int $minutes, string $by): void
+    /**
+     * More time than the others have; 0 takes it back.
+     *
+     * @return int minutes by which it is more than before
+     */
+    public function giveExtra(string $studentId, int $minutes, string $by): int
     {
         $student = $this->students->findFirst(static fn (int $i, HandoutStudent $s): bool => $s->is($studentId))
             ?? throw Problem::notFound('The student');
+        $before = $student->extraMinutes();
         $student->setExtraMinutes($minutes);
         $this->note(new Acted($this->teamId, $by, 'give time', 'handout', $this->id, ['minutes' => $minutes, 'student' => $studentId]));
+
+        return $minutes - $before;
+    }
+
+    /**
+     * Some or all are to stop and look up. What they are writing stays as it is.
+     *
+     * @param list<string>|null $students ids; null for all
+     */
+    public function hold(?array $students, string $words, string $by, \DateTimeImmutable $at): void
+    {
+        $held = $this->among($students);
+        foreach ($held as $student) {
+            $student->hold($words, $at);
+        }
+        $this->note(new Acted($this->teamId, $by, 'hold', 'handout', $this->id, ['students' => count($held)]));
+    }
+
+    /**
+     * They go on.
+     *
+     * @param list<string>|null $students ids; null for all
+     *
+     * @return array<string, int> seconds that each was held, by student; without those who were not
+     */
+    public function release(?array $students, string $by, \DateTimeImmutable $at): array
+    {
+        $seconds = [];
+        foreach ($this->among($students) as $student) {
+            if ($student->isHeld()) {
+                $seconds[$student->id()] = $student->release($at);
+            }
+        }
+        $this->note(new Acted($this->teamId, $by, 'release', 'handout', $this->id, ['students' => count($seconds)]));
+
+        return $seconds;
+    }
+
+    /**
+     * @param list<string>|null $students ids; null for all
+     *
+     * @return list<HandoutStudent>
+     */
+    private function among(?array $students): array
+    {
+        return array_values($this->students->filter(
+            static fn (HandoutStudent $s): bool => $students === null || in_array($s->id(), $students, true),
+        )->toArray());
     }
 
     /** @return list<string> ids of students who still have time of their own when that of the others is over */

@@ -11,6 +11,13 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Table(name: 'handout_student')]
 class HandoutStudent
 {
+    /** Since when this student is to do nothing; null where they may go on. */
+    #[ORM\Column(name: 'held_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $heldAt = null;
+
+    #[ORM\Column(name: 'held_words', type: 'text')]
+    protected string $heldWords = '';
+
     public function __construct(
         #[ORM\Id]
         #[ORM\ManyToOne(inversedBy: 'students')]
@@ -22,6 +29,28 @@ class HandoutStudent
         #[ORM\Column(name: 'extra_minutes', type: 'integer')]
         protected int $extraMinutes = 0,
     ) {
+    }
+
+    public function isHeld(): bool
+    {
+        return $this->heldAt !== null;
+    }
+
+    /** Who is held already is told other words, and is held as long as they have been. */
+    public function hold(string $words, \DateTimeImmutable $at): void
+    {
+        $this->heldAt ??= $at;
+        $this->heldWords = $words;
+    }
+
+    /** @return int seconds that they were held */
+    public function release(\DateTimeImmutable $at): int
+    {
+        $held = $this->heldAt === null ? 0 : max(0, $at->getTimestamp() - $this->heldAt->getTimestamp());
+        $this->heldAt = null;
+        $this->heldWords = '';
+
+        return $held;
     }
 
     public function id(): string

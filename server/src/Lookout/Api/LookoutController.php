@@ -61,6 +61,16 @@ final readonly class LookoutController
         return $this->work->show($who->teamId, $id);
     }
 
+    /** Takes in what is there of one student, before the others. */
+    #[Route('/sittings/{id}/take-in', methods: ['POST'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function takeIn(#[CurrentUser] StaffUser $who, string $id): StudentWorkView
+    {
+        $this->sittings->takeOneIn($who->teamId, $id);
+
+        return $this->work->show($who->teamId, $id);
+    }
+
     /** An event stream: authorised here, then held by nginx, so that no PHP worker waits on it. */
     #[Route('/handouts/{id}/live', methods: ['GET'])]
     #[IsGranted('ROLE_TEACHER')]

@@ -13,19 +13,23 @@ use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Lookout\Api\View\CellView;
 use ChalkLadder\Server\Lookout\Api\View\RowView;
 use ChalkLadder\Server\Platform\Storage\Json;
+use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
+use ChalkLadder\Server\Sitting\Api\View\CallView;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
+use ChalkLadder\Server\Sitting\ReadModel\Talk;
 
 /**
  * A student each, with their newest attempt: what the Lookout shows.
  *
- * @phpstan-type Row array{student_id: string, extra_minutes: int, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
+ * @phpstan-type Row array{student_id: string, extra_minutes: int, held: bool, due_at: string|null, saved_at: string|null, opened_at: string|null, call: string|null, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
  */
 final readonly class LookoutRows extends ReadModel
 {
-    private const ROWS = "SELECT hs.student_id, hs.extra_minutes, st.name, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
+    private const ROWS = 'SELECT hs.student_id, hs.extra_minutes, hs.held_at IS NOT NULL AS held, st.name, s.due_at,
+        (SELECT max(r.saved_at) FROM '.SittingTables::RESPONSES.' r WHERE r.sitting_id = s.id) AS saved_at, s.opened_at, '.Talk::OPEN_CALL." AS call, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
         coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
             (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.",
             r.hand_credit IS NOT NULL, r.hints_opened) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
@@ -55,6 +59,17 @@ final readonly class LookoutRows extends ReadModel
     public function team(string $handoutId): ?string
     {
         return $this->texts('SELECT team_id FROM '.HandoutTables::HANDOUTS.' h WHERE id = :id', ['id' => $handoutId])[0] ?? null;
+    }
+
+    private static function call(?string $stored): ?CallView
+    {
+        if ($stored === null) {
+            return null;
+        }
+        /** @var array{id: string, kind: string, entry: string, words: string, madeAt: string} $call as the query builds it */
+        $call = Json::decode($stored);
+
+        return new CallView($call['id'], $call['kind'], $call['entry'], $call['words'], Moment::iso($call['madeAt']));
     }
 
     /** @param Row $r */
@@ -106,6 +121,10 @@ final readonly class LookoutRows extends ReadModel
             $possible,
             $possible > 0.0 ? $rungs->reached($marks / $possible) : 0,
             $r['extra_minutes'],
+            $r['held'],
+            Moment::isoOrNull($r['due_at']),
+            self::call($r['call']),
+            Moment::isoOrNull($r['saved_at'] ?? $r['opened_at']),
         );
     }
 }

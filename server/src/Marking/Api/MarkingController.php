@@ -34,8 +34,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route(requirements: ['id' => Requirement::UUID, 'entry' => '[a-z0-9][a-z0-9-]{0,35}'])]
 final readonly class MarkingController
 {
-    public function __construct(private Desk $desk, private SecondMarking $second, private Keys $keys, private Mending $mending, private Returning $returning)
-    {
+    public function __construct(
+        private Desk $desk,
+        private SecondMarking $second,
+        private Keys $keys,
+        private Mending $mending,
+        private Returning $returning,
+    ) {
     }
 
     #[Route('/marking', methods: ['GET'])]

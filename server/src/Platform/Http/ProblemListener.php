@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Platform\Http;
 
 use ChalkLadder\Core\Document\DocumentInvalid;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -53,6 +54,9 @@ final readonly class ProblemListener
         for ($cause = $e; $cause !== null; $cause = $cause->getPrevious()) {
             if ($cause instanceof Problem) {
                 return $cause;
+            }
+            if ($cause instanceof UniqueConstraintViolationException) {
+                return Problem::conflict('Somebody was there before you.', 'Nothing was altered. Look again, then try once more.');
             }
             if ($cause instanceof DocumentInvalid) {
                 return Problem::document($cause);

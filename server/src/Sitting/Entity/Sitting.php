@@ -33,6 +33,10 @@ class Sitting implements Root, TeamOwned
     public const BY_STUDENT = 'student';
     /** The handout closed, by a teacher or by the clock. */
     public const BY_CLOSING = 'close';
+    /** The time that the student had of their own was over. */
+    public const BY_TIME = 'time';
+    /** A teacher took this one in. */
+    public const BY_TEACHER = 'teacher';
 
     #[ORM\Id]
     #[ORM\Column(type: 'guid')]
@@ -103,6 +107,9 @@ class Sitting implements Root, TeamOwned
         /** as the student's support was at its beginning, so that a question keeps its options */
         #[ORM\Column(name: 'fewer_options', type: 'smallint')]
         protected int $fewerOptions = 0,
+        /** the end of the time that is set from the beginning; null where none is */
+        #[ORM\Column(name: 'due_at', type: 'moment', nullable: true)]
+        protected ?\DateTimeImmutable $dueAt = null,
     ) {
         $this->id = Id::fresh();
         $this->at = $walk->current()->entries[0] ?? null;
@@ -246,9 +253,20 @@ class Sitting implements Root, TeamOwned
             );
         }
         $this->state = SittingState::Open;
+        // Whoever gets it back has as long as the handout is open.
+        $this->dueAt = null;
         $this->handedInAt = null;
         $this->handedInBy = null;
         $this->changed();
+    }
+
+    /** More time, or less, of their own. */
+    public function moveEnd(int $seconds): void
+    {
+        if ($this->dueAt !== null && $this->state === SittingState::Open) {
+            $this->dueAt = $this->dueAt->modify(sprintf('%+d seconds', $seconds));
+            $this->changed();
+        }
     }
 
     public function wasTakenByClosing(): bool

@@ -72,7 +72,8 @@ final readonly class Remarking extends ReadModel
     public function store(array $remarked): void
     {
         $rows = array_map(
-            static fn (Remarked $r): array => ['s' => $r->sittingId, 'e' => $r->entry, 't' => $r->try] + OutcomeColumns::of($r->after)->short(),
+            static fn (Remarked $r): array => ['s' => $r->sittingId, 'e' => $r->entry, 't' => $r->try]
+                + OutcomeColumns::of($r->after)->short(),
             $remarked,
         );
         $this->run('UPDATE response r SET credit = n.c, verdict = n.d, line = n.l, read_as = n.r, misconceptions = n.m::uuid[]

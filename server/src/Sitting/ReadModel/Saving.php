@@ -48,7 +48,7 @@ final readonly class Saving extends ReadModel
                 JOIN '.PaperTables::RULES." e ON e.id = h.edition_id
                 WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id
                 AND h.student_id = s.student_id
-                AND ".HandoutTables::TAKES_ANSWERS.'
+                AND ".HandoutTables::TAKES_ANSWERS.' AND NOT '.SittingTables::OVERDUE.'
                     AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
             ), kept AS ('.self::INSERT.") SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]')
             FROM kept) AS kept", [

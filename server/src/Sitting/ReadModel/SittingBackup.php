@@ -19,6 +19,8 @@ final readonly class SittingBackup implements TeamTables
             'sitting' => 't.team_id = :team',
             'response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
             'played' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
+            'student_call' => 't.team_id = :team',
+            'lesson_note' => 't.team_id = :team',
             'late_response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\ReadModel;
 
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
+use ChalkLadder\Server\Handout\Window;
 
 /** What the statements of other rooms may know of sittings. The first three stand where a table stands; the others are rules. */
 final class SittingTables
@@ -30,6 +31,12 @@ final class SittingTables
      * \ChalkLadder\Server\Sitting\Answer::says()}.
      */
     public const SAYS = "(r.verdict <> 'none' OR r.hand_credit IS NOT NULL)";
+
+    /**
+     * Whether the time that the student of an open sitting `s` has of their own is over, with the grace of the closing time. While they
+     * are held, as `h` ({@see HandoutTables::GIVEN}) says, it is not. Parameter: now.
+     */
+    public const OVERDUE = "(h.held_at IS NULL AND coalesce(s.due_at + interval '".Window::GRACE." seconds' <= :now, false))";
 
     /** A response `r` that a person marks. */
     public const BY_HAND = "r.verdict = 'by hand'";

@@ -14,6 +14,8 @@ use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Roster\ReadModel\RosterList;
+use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkRowView;
 
 /** Work as it is listed: a student's own, and how far that of whole handouts is. */
@@ -24,10 +26,10 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     /** @return list<OwnWorkRowView> */
     public function own(string $studentId, \DateTimeImmutable $now): array
     {
-        /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, sitting_id: string|null, state: string|null, attempt: int}> $rows */
+        /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, extra_minutes: int, support: string, sitting_id: string|null, state: string|null, attempt: int}> $rows */
         $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at,
-            s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
-            FROM '.HandoutTables::GIVEN.' h
+            h.extra_minutes, st.support, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
+            FROM '.HandoutTables::GIVEN.' h JOIN '.RosterTables::SUPPORT.' st ON st.id = h.student_id
             LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = h.student_id
             ORDER BY attempt DESC LIMIT 1) s ON true
             WHERE h.student_id = :who AND h.visible ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
@@ -35,6 +37,7 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
         return array_map(static function (array $r) use ($now): OwnWorkRowView {
             $conditions = Conditions::fromArray(Json::decode($r['conditions']));
             $window = HandoutReader::window($r);
+            $seconds = $conditions->secondsFor(RosterList::support($r['support']));
             $state = $r['state'] === null ? SittingState::Expected : SittingState::from($r['state']);
 
             return new OwnWorkRowView(
@@ -47,6 +50,7 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
                 $r['attempt'],
                 $conditions->attempts,
                 $window->isOpenAt($now) && ($state === SittingState::Open || $r['attempt'] < $conditions->attempts),
+                $seconds === null ? null : (int) ceil($seconds / 60) + $r['extra_minutes'],
             );
         }, $rows);
     }
@@ -62,6 +66,23 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
         );
 
         return [$row['open'], $row['attempts']];
+    }
+
+    /** @return array<string, list<string>> open sittings whose own time is over, by handout */
+    public function overdue(\DateTimeImmutable $now): array
+    {
+        /** @var list<array{handout_id: string, id: string}> $rows */
+        $rows = $this->rows('SELECT s.handout_id, s.id FROM sitting s
+            JOIN '.HandoutTables::GIVEN." h ON h.id = s.handout_id AND h.student_id = s.student_id
+            WHERE s.state = 'open' AND s.due_at IS NOT NULL AND ".SittingTables::OVERDUE.' ORDER BY s.due_at LIMIT 200', [
+            'now' => Moment::stored($now),
+        ]);
+        $overdue = [];
+        foreach ($rows as $row) {
+            $overdue[$row['handout_id']][] = $row['id'];
+        }
+
+        return $overdue;
     }
 
     /** Two devices of one student that begin at once do so one after the other. */

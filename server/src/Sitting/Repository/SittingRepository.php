@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Repository;
 
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Repository;
+use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
 use Doctrine\DBAL\LockMode;
 
@@ -53,6 +55,14 @@ final readonly class SittingRepository extends Repository
             ->setHint(\Doctrine\ORM\Query::HINT_REFRESH, true)->getResult();
 
         return $sittings;
+    }
+
+    /** A student's own sitting, locked; anybody else's is not found. */
+    public function ofStudentLocked(StudentUser $who, string $id): Sitting
+    {
+        $sitting = $this->findLocked($who->teamId, $id);
+
+        return $sitting?->studentId() === $who->id ? $sitting : throw Problem::notFound('The sitting');
     }
 
     protected function kind(): string

@@ -644,6 +644,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handoutHold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/keys/{entry}": {
         parameters: {
             query?: never;
@@ -750,6 +766,38 @@ export interface paths {
         get: operations["markingPreviewMend"];
         put?: never;
         post: operations["markingMend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["talkWrite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handoutRelease"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1524,6 +1572,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/sittings/{id}/call": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["talkCall"];
+        post?: never;
+        delete: operations["talkNeverMind"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/sittings/{id}/go-on": {
         parameters: {
             query?: never;
@@ -1695,6 +1759,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["talkTakeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2116,6 +2196,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{id}/calls/{call}/settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["talkSettle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{id}/calls/{call}/unsettle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["talkUnsettle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{id}/reopen": {
         parameters: {
             query?: never;
@@ -2126,6 +2238,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["lookoutReopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{id}/take-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lookoutTakeIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2532,6 +2660,13 @@ export interface components {
             group: string | null;
             follows: string | null;
         };
+        HandoutHoldInput: {
+            students?: string[] | null;
+            words?: string;
+        };
+        HandoutReleaseInput: {
+            students?: string[] | null;
+        };
         IdentityAccountView: {
             sessions: components["schemas"]["IdentitySessionLineView"][];
             colleagues: components["schemas"]["IdentityColleagueView"][];
@@ -2631,6 +2766,12 @@ export interface components {
                 [key: string]: string;
             };
         };
+        LookoutNoteInput: {
+            id?: string;
+            student?: string | null;
+            entry?: string | null;
+            words?: string;
+        };
         LookoutRowView: {
             studentId: string;
             name: string;
@@ -2647,6 +2788,10 @@ export interface components {
             of: number;
             rung: number;
             extraMinutes: number;
+            held: boolean;
+            dueAt: string | null;
+            call: components["schemas"]["SittingCallView"] | null;
+            stirredAt: string | null;
         };
         LookoutStudentWorkView: {
             sittingId: string;
@@ -3689,6 +3834,7 @@ export interface components {
             lineFocus?: boolean;
             wordNotes?: boolean;
             fewerOptions?: number;
+            extraTime?: number;
         };
         RosterSupportView: {
             readAloud: boolean;
@@ -3696,6 +3842,7 @@ export interface components {
             lineFocus: boolean;
             wordNotes: boolean;
             fewerOptions: number;
+            extraTime: number;
         };
         RosterSupportedStudentView: {
             id: string;
@@ -3711,6 +3858,19 @@ export interface components {
             state: string;
             at: string;
         };
+        SittingCallInput: {
+            id?: string;
+            kind?: string;
+            entry?: string;
+            words?: string;
+        };
+        SittingCallView: {
+            id: string;
+            kind: string;
+            entry: string;
+            words: string;
+            madeAt: string;
+        };
         SittingHintInput: {
             entry?: string;
             try?: number;
@@ -3722,6 +3882,12 @@ export interface components {
             counter: number;
             fate: string;
         };
+        SittingNoteView: {
+            id: string;
+            entry: string | null;
+            words: string;
+            madeAt: string;
+        };
         SittingOwnWorkRowView: {
             handoutId: string;
             title: string;
@@ -3732,6 +3898,7 @@ export interface components {
             attempt: number;
             attempts: number;
             mayOpen: boolean;
+            minutes: number | null;
         };
         SittingOwnWorkView: {
             name: string;
@@ -3795,6 +3962,10 @@ export interface components {
             handedInAt: string | null;
             skills: components["schemas"]["SittingSkillView"][];
             support: components["schemas"]["SittingSupportView"] | null;
+            hold: string | null;
+            secondsLeft: number | null;
+            call: components["schemas"]["SittingCallView"] | null;
+            notes: components["schemas"]["SittingNoteView"][];
             live: number;
         };
         SittingSkillView: {
@@ -4523,6 +4694,7 @@ export interface components {
             shuffleOptions: boolean;
             /** @enum {unknown} */
             feedback: "on return" | "nothing" | "at once" | "after hand-in";
+            minutes: number | null;
         };
         Picture: {
             file: string;
@@ -6608,6 +6780,39 @@ export interface operations {
             };
         };
     };
+    handoutHold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoutHoldInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markingChangeKey: {
         parameters: {
             query?: never;
@@ -6857,6 +7062,72 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MarkingMendView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkWrite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutNoteInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handoutRelease: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoutReleaseInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -8625,6 +8896,72 @@ export interface operations {
             };
         };
     };
+    talkCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingCallInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingSittingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkNeverMind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingSittingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sittingGoOn: {
         parameters: {
             query?: never;
@@ -9047,6 +9384,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SittingOwnWorkView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkTakeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -10112,7 +10478,98 @@ export interface operations {
             };
         };
     };
+    talkSettle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkUnsettle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                call: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lookoutReopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutStudentWorkView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookoutTakeIn: {
         parameters: {
             query?: never;
             header?: never;

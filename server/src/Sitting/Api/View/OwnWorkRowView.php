@@ -7,7 +7,10 @@ namespace ChalkLadder\Server\Sitting\Api\View;
 /** One handout in a student's own list. */
 final readonly class OwnWorkRowView
 {
-    /** @param string $status due, scheduled, open, handed in, returned, missed */
+    /**
+     * @param string   $status  due, scheduled, open, handed in, returned, missed
+     * @param int|null $minutes that the student has from when they begin; null where no time is set
+     */
     public function __construct(
         public string $handoutId,
         public string $title,
@@ -18,6 +21,7 @@ final readonly class OwnWorkRowView
         public int $attempt,
         public int $attempts,
         public bool $mayOpen,
+        public ?int $minutes,
     ) {
     }
 }

@@ -16,6 +16,10 @@ final readonly class SittingView
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
      * @param string         $rules    the mastery rule in one sentence, or ''
      * @param list<SkillView> $skills  how the student stands with each, where the mastery rule counts skills
+     * @param string|null    $hold     words on the screen of a student who is to stop; null where they may go on
+     * @param int|null       $secondsLeft of the time that is set for the work; null where none is
+     * @param CallView|null  $call     what the student asks of the teacher, while it waits
+     * @param list<NoteView> $notes    what the teacher has written, the latest first
      * @param int            $live     the last message of the channel that this holds; 0 in the answer to an act
      */
     public function __construct(
@@ -41,6 +45,10 @@ final readonly class SittingView
         public ?string $handedInAt,
         public array $skills,
         public ?SupportView $support,
+        public ?string $hold = null,
+        public ?int $secondsLeft = null,
+        public ?CallView $call = null,
+        public array $notes = [],
         public int $live = 0,
     ) {
     }

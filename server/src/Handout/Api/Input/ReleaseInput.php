@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Handout\Api\Input;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** Who may go on. */
+final readonly class ReleaseInput
+{
+    /** @param list<string>|null $students ids; null for all */
+    public function __construct(
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
+        #[Assert\Count(min: 1, max: 500)]
+        public ?array $students = null,
+    ) {
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api\Input;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** Words to one student, or to all. */
+final readonly class NoteInput
+{
+    /**
+     * @param string      $id      made by the client, so that one sent twice is written once
+     * @param string|null $student id; null for all
+     * @param string|null $entry   the question that it is about
+     */
+    public function __construct(
+        #[Assert\NotBlank]
+        #[Assert\Uuid]
+        public string $id = '',
+        #[Assert\NotBlank(allowNull: true)]
+        #[Assert\Uuid]
+        public ?string $student = null,
+        #[Assert\Length(max: 36)]
+        public ?string $entry = null,
+        #[Assert\NotBlank(message: 'Write something first.', normalizer: 'trim')]
+        #[Assert\Length(max: 500, maxMessage: 'Keep it to {{ limit }} letters.')]
+        public string $words = '',
+    ) {
+    }
+
+    public function student(): ?string
+    {
+        return $this->student === null ? null : strtolower($this->student);
+    }
+}
