@@ -7,6 +7,9 @@ namespace ChalkLadder\Core\Marking;
 use ChalkLadder\Core\Item\ContentWords;
 use ChalkLadder\Core\Item\EditDistance;
 use ChalkLadder\Core\Item\Folding;
+use ChalkLadder\Core\Item\Outcome;
+use ChalkLadder\Core\Item\Response;
+use ChalkLadder\Core\Item\Rule;
 
 /**
  * Puts answers that say the same beside each other, so that they are marked alike.
@@ -18,6 +21,32 @@ final class LookAlike
 {
     private const LONG = 6;
     private const NEAR_ENOUGH = 0.34;
+
+    /**
+     * Answers to one question that look alike. Where a machine marks them, only those of the same credit: a near miss is to be seen
+     * beside what it missed, not inside it.
+     *
+     * @param list<array{Response, Outcome, string}> $answers each with the credit that counts, in whatever words
+     *
+     * @return list<non-empty-list<int>> places in the list, the largest set first
+     */
+    public static function answers(Rule $rule, array $answers): array
+    {
+        $byCredit = [];
+        foreach ($answers as $place => [$response, $outcome, $credit]) {
+            $byCredit[$rule->waitsForMarker() ? '' : 'c'.$credit]['a'.$place] = $rule->comparedBy($response, $outcome);
+        }
+        $sets = [];
+        foreach ($byCredit as $texts) {
+            foreach (self::sets($texts) as $ids) {
+                $sets[] = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
+            }
+        }
+        $sets = array_values(array_filter($sets, static fn (array $set): bool => $set !== []));
+        usort($sets, static fn (array $a, array $b): int => count($b) <=> count($a));
+
+        return $sets;
+    }
 
     /**
      * @param array<array-key, string> $answers text by id

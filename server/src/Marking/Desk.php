@@ -137,7 +137,11 @@ final readonly class Desk
                     mb_strimwidth($views[$places[0]]->given ?? '', 0, 90, '…'),
                     $places,
                 ),
-                self::alike($item, $answers, $views),
+                LookAlike::answers($item->rule, array_map(
+                    static fn (DeskAnswer $a, MarkedAnswerView $v): array => [$a->answer->response, $a->answer->outcome, (string) $v->credit],
+                    $answers,
+                    $views,
+                )),
             ),
             $second ? [] : $this->reader->shelf($who->teamId, $edition->id, $entry),
             $tabs,
@@ -227,34 +231,6 @@ final readonly class Desk
         usort($answers, static fn (DeskAnswer $a, DeskAnswer $b): int => $place[$a->studentId] <=> $place[$b->studentId]);
 
         return [$answers, array_map(static fn (int $n): string => 'Student '.($n + 1), $place)];
-    }
-
-    /**
-     * Answers that look alike. Where a machine has marked them, only those of the same credit: a near miss is to be seen
-     * beside what it missed, not inside it.
-     *
-     * @param list<DeskAnswer>       $answers
-     * @param list<MarkedAnswerView> $views   of the same
-     *
-     * @return list<non-empty-list<int>> places in the list, the largest set first
-     */
-    private static function alike(Item $item, array $answers, array $views): array
-    {
-        $byCredit = [];
-        foreach ($answers as $place => $a) {
-            $credit = $item->rule->waitsForMarker() ? '' : 'c'.$views[$place]->credit;
-            $byCredit[$credit]['a'.$place] = $item->rule->comparedBy($a->answer->response, $a->answer->outcome);
-        }
-        $sets = [];
-        foreach ($byCredit as $texts) {
-            foreach (LookAlike::sets($texts) as $ids) {
-                $sets[] = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
-            }
-        }
-        $sets = array_values(array_filter($sets, static fn (array $set): bool => $set !== []));
-        usort($sets, static fn (array $a, array $b): int => count($b) <=> count($a));
-
-        return $sets;
     }
 
     /** An answer as if nobody but the reader had marked it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Results;
 
+use ChalkLadder\Core\Item\Picks;
 use ChalkLadder\Core\Item\Response;
 
 /** One student's answer to one question in one attempt, over its tries. */
@@ -31,7 +32,7 @@ final readonly class CountedAnswer
     }
 
     /**
-     * What was picked of these: options by their ids, places by the line of the rule that they fired.
+     * What was picked of these.
      *
      * @param list<string> $ids
      *
@@ -39,6 +40,6 @@ final readonly class CountedAnswer
      */
     public function picksOf(array $ids): array
     {
-        return $this->options !== [] ? $this->options : array_values(array_intersect(explode('+', $this->line), $ids));
+        return Picks::among($this->options, $this->line, $ids);
     }
 }

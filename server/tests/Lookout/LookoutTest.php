@@ -104,6 +104,30 @@ final class LookoutTest extends ApiCase
         $this->as($this->world->students['Benoît Larsen'])->refused(404, 'GET', "/me/sittings/$id/live");
     }
 
+    public function testOneQuestionIsSplitOverItsOptionsByWhoPickedThem(): void
+    {
+        foreach (['Ada Okafor' => 'a', 'Benoît Larsen' => 'b'] as $name => $option) {
+            $id = $this->open($name);
+            $this->save($name, $id, 'e-choice', ['options' => [$this->shown($id, $option)]]);
+        }
+        $one = $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout/e-choice");
+        $student = fn (string $name): string => $this->world->students[$name]->id;
+        self::assertSame(
+            [['A', 'right', [$student('Ada Okafor')]], ['B', 'wrong', [$student('Benoît Larsen')]]],
+            array_slice(array_map(static fn (Json $g): array => [$g->at('letter'), $g->at('code'), $g->at('students')], $one->list('groups')), 0, 2),
+        );
+        self::assertSame(['right', 'wrong'], $one->column('answers', 'code'));
+    }
+
+    public function testWordsThatAreAlikeStandTogetherAndBlankOnesNowhere(): void
+    {
+        foreach (['Ada Okafor' => 'the reef', 'Benoît Larsen' => 'The Reef ', 'Cleo Marsh' => ''] as $name => $text) {
+            $this->save($name, $this->open($name), 'e-text', ['text' => $text]);
+        }
+        $groups = $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout/e-text")->list('groups');
+        self::assertSame([2], array_map(static fn (Json $g): int => count((array) $g->at('students')), $groups));
+    }
+
     private function lookout(): Json
     {
         return $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout");

@@ -101,6 +101,7 @@ final class AccessTest extends RouteCase
         'PUT /second-marks' => [401, 401, 401, 404, 'ok', 'ok', 409],
         'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM,
         'POST /key-changes/{change}/undo' => self::TEAM,
+        'GET /handouts/{handout}/lookout/{entry}' => self::TEAM,
         'GET /handouts/{handout}/mend' => self::TEAM, 'POST /handouts/{handout}/mend' => self::TEAM,
         'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM,
         'POST /handouts/{handout}/take-back' => self::TEAM,

@@ -23,4 +23,5 @@ export const PLAIN_CONDITIONS: Schemas['Conditions'] = {
   shuffleQuestions: false,
   shuffleOptions: true,
   feedback: 'on return',
+  minutes: null,
 }

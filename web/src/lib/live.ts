@@ -4,10 +4,10 @@ import type { Schemas } from './api/client'
 /** What the staff of a handout are told. */
 export type ToStaff =
   | { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
-  /** another edition of its paper: everything is to be looked at anew */
-  | { n: number; kind: 'mended' }
+  /** something that concerns many: everything is to be looked at anew */
+  | { n: number; kind: 'look' }
 /** What its students are told; each is a reason to look anew. */
-export type ToStudents = { n: number; kind: 'closed' | 'reopened' | 'returned' | 'mended' }
+export type ToStudents = { n: number; kind: 'closed' | 'reopened' | 'returned' | 'look' }
 
 export type LiveState = 'live' | 'asking' | 'lost'
 

@@ -9,7 +9,9 @@ use ChalkLadder\Server\Identity\Cookies;
 use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Lookout\Api\View\LookoutView;
+use ChalkLadder\Server\Lookout\Api\View\OneQuestionView;
 use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
+use ChalkLadder\Server\Lookout\OneQuestion;
 use ChalkLadder\Server\Lookout\Snapshots;
 use ChalkLadder\Server\Lookout\StudentWork;
 use ChalkLadder\Server\Platform\Http\Returns;
@@ -29,6 +31,7 @@ final readonly class LookoutController
 {
     public function __construct(
         private Snapshots $snapshots,
+        private OneQuestion $one,
         private StudentWork $work,
         private Work $sittings,
         private Handouts $handouts,
@@ -42,6 +45,13 @@ final readonly class LookoutController
     public function snapshot(#[CurrentUser] StaffUser $who, string $id): LookoutView
     {
         return $this->snapshots->take($who->teamId, $id);
+    }
+
+    #[Route('/handouts/{id}/lookout/{entry}', methods: ['GET'], requirements: ['entry' => '[a-z0-9][a-z0-9-]{0,35}'])]
+    #[IsGranted('ROLE_TEACHER')]
+    public function question(#[CurrentUser] StaffUser $who, string $id, string $entry): OneQuestionView
+    {
+        return $this->one->show($who->teamId, $id, $entry);
     }
 
     #[Route('/sittings/{id}', methods: ['GET'])]

@@ -6,12 +6,12 @@ namespace ChalkLadder\Server\Lookout\ReadModel;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
-use ChalkLadder\Core\Item\Verdict;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Lookout\Api\View\CellView;
 use ChalkLadder\Server\Lookout\Api\View\RowView;
+use ChalkLadder\Server\Lookout\OneQuestion;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
@@ -81,12 +81,7 @@ final readonly class LookoutRows extends ReadModel
         foreach ($answers as [$entry, $try, $verdict, $credit, $byHand, $hints]) {
             $value = $credit === null ? null : BigRational::of($credit);
             $credits[$entry][$try] = $handout->edition->afterHints($entry, $value, $hints);
-            $cells[$entry][$try] = match (true) {
-                $value === null => 'waits',
-                $verdict === Verdict::None->value && !$byHand => 'blank',
-                $verdict === Verdict::Said->value => Verdict::Said->value,
-                default => Verdict::ofCredit($value)->value,
-            };
+            $cells[$entry][$try] = OneQuestion::code($verdict, $value, $byHand);
         }
         $marks = $possible = 0.0;
         $shown = $route = [];

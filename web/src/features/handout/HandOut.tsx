@@ -19,6 +19,7 @@ import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { OneStudent } from './OneStudent'
 import { TellingRail } from './TellingRail'
+import { TimeField } from './TimeField'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, windowShape } from './WindowFields'
 
@@ -219,6 +220,7 @@ export default function HandOut() {
                 ]}
               />
             </div>
+            <TimeField minutes={conditions.minutes} onChange={(minutes) => setConditions({ ...conditions, minutes })} />
             <div>
               <Tick
                 label="Questions in a different order for each student"

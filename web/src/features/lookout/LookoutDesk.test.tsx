@@ -36,6 +36,10 @@ const row = (name: string, change: Partial<Row> = {}): Row => ({
   of: 0,
   rung: 0,
   extraMinutes: 0,
+  held: false,
+  dueAt: null,
+  call: null,
+  stirredAt: null,
   ...change,
 })
 const snapshot = (rows: Row[], status = 'open') => ({

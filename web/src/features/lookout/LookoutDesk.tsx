@@ -6,7 +6,6 @@ import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useLive, type ToStaff } from '@/lib/live'
-import { roving } from '@/lib/roving'
 import { useSaid } from '@/lib/say'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
@@ -17,17 +16,23 @@ import { later } from '@/ui/later'
 import { Pick } from '@/ui/Pick'
 import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
-import { Tip } from '@/ui/Tip'
 import { toast } from '@/ui/toast'
-import { Word } from '@/ui/Word'
-import { aliases, merged, silent, sorted, type Row, type Sort } from './rows'
+import { Calls } from './Calls'
+import { NoteForm } from './NoteForm'
+import { Picture } from './Picture'
+import { useRoom } from './room'
+import { aliases, calling, merged, silent, sorted, type Row, type Sort } from './rows'
 import { Splits } from './Splits'
-import { StudentRow } from './StudentRow'
 import { WorkPanel } from './WorkPanel'
 
 const MendDialog = later(() => import('./MendDialog').then((it) => it.MendDialog))
 
+const HoldDialog = later(() => import('./HoldDialog').then((it) => it.HoldDialog))
+
 const LIVE = { live: 'live', asking: 'asking every 2 s', lost: 'connection lost, trying again' }
+
+const KEEPS = { all: () => true, calls: calling, silent }
+type Only = keyof typeof KEEPS
 
 export default function LookoutDesk() {
   const { id = '' } = useParams()
@@ -38,7 +43,7 @@ export default function LookoutDesk() {
   const live = useLive<ToStaff>(
     `/api/handouts/${id}/live`,
     (message) => {
-      if (message.kind === 'mended') void client.invalidateQueries({ queryKey: key })
+      if (message.kind === 'look') void client.invalidateQueries({ queryKey: key })
       else
         client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
           old ? { ...old, rows: merged(old.rows, message.row) } : old,
@@ -55,7 +60,9 @@ export default function LookoutDesk() {
   const [hidden, setHidden] = useState<ReadonlyMap<string, number> | null>(null)
   const turnNames = () => setHidden(hidden ? null : aliases(snapshot.data?.rows ?? []))
   const [sort, setSort] = useState<Sort>('name')
-  const [only, setOnly] = useState<'all' | 'silent'>('all')
+  const [only, setOnly] = useState<Only>('all')
+  const room = useRoom(id)
+  const [holding, setHolding] = useState(false)
   const [chosenId, setOpen] = useState<string | null | undefined>(undefined)
   // A reply in the marking list leads to its sitting.
   const [params, setParams] = useSearchParams()
@@ -70,22 +77,24 @@ export default function LookoutDesk() {
   const rows = useMemo(
     () =>
       sorted(snapshot.data?.rows ?? [], sort, hidden).filter(
-        (row) => (only === 'all' || silent(row)) && (group === '' || classes?.[row.studentId] === group),
+        (row) => KEEPS[only](row) && (group === '' || classes?.[row.studentId] === group),
       ),
     [snapshot.data, sort, only, hidden, group, classes],
   )
+  const held = (snapshot.data?.rows ?? []).some((r) => r.held)
+  const turnHold = () => {
+    if (held) void room.release(null, 'Everybody')
+    else if (snapshot.data?.handout.status === 'open') setHolding(true)
+  }
   const at = rows.findIndex((r) => r.studentId === open)
   const step = (by: number) => setOpen(rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.studentId ?? null)
-  const rove = roving(
-    rows.map((r) => r.studentId),
-    open,
-    setOpen,
-  )
   useKeys({
     n: { label: 'Hide or show names', run: turnNames },
     '1': { label: 'Sort by name', run: () => setSort('name') },
     '2': { label: 'Sort by credit', run: () => setSort('credit') },
     '3': { label: 'Sort by progress', run: () => setSort('progress') },
+    '4': { label: 'Sort by silence', run: () => setSort('silence') },
+    h: { label: 'Hold all, or release them', run: () => turnHold() },
     j: { label: 'Next student', run: () => step(1) },
     k: { label: 'Previous student', run: () => step(-1) },
     Escape: { label: 'Put the student’s work away', run: () => setOpen(null) },
@@ -139,6 +148,11 @@ export default function LookoutDesk() {
         <Button hint="n" aria-pressed={hidden !== null} onClick={turnNames}>
           {hidden ? 'Show names' : 'Hide names'}
         </Button>
+        {closed ? null : (
+          <Button hint="h" aria-pressed={held} onClick={turnHold}>
+            {held ? 'Release all' : 'Hold all'}
+          </Button>
+        )}
         {closed ? (
           <>
             <Button onClick={() => void reopen()}>Open again</Button>
@@ -161,10 +175,26 @@ export default function LookoutDesk() {
               row={chosen}
               name={alias(chosen)}
               handout={handout}
+              room={room}
+              columns={columns}
               onClose={() => setOpen(null)}
             />
           ) : (
-            <Splits columns={columns} rows={all} />
+            <>
+              <Calls
+                rows={all}
+                columns={columns}
+                nameOf={alias}
+                onOpen={setOpen}
+                onSettle={(row) => void room.settle(row, alias(row))}
+              />
+              <Splits columns={columns} rows={all} />
+              {closed ? null : (
+                <div className="mt-5">
+                  <NoteForm label="A note to all" onSend={(words) => room.write(null, words, 'Everybody')} />
+                </div>
+              )}
+            </>
           )
         }
       >
@@ -186,6 +216,7 @@ export default function LookoutDesk() {
               onChange={setOnly}
               options={[
                 { value: 'all', label: `All ${all.length}` },
+                { value: 'calls', label: `Calls ${all.filter(calling).length}` },
                 { value: 'silent', label: `Silent ${all.filter(silent).length}` },
               ]}
             />
@@ -202,65 +233,19 @@ export default function LookoutDesk() {
                 { value: 'name', label: hidden ? 'by number' : 'by name' },
                 { value: 'credit', label: 'by credit' },
                 { value: 'progress', label: 'by progress' },
+                { value: 'silence', label: 'by silence' },
               ]}
             />
           </div>
-          <div className="relative overflow-x-auto">
-            {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
-            <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
-              <caption className="sr-only">Students and their answers, as it happens</caption>
-              <colgroup>
-                <col className="w-[15rem]" />
-                <col className="w-14" />
-                {columns.map((c) => (
-                  <col key={c.entry} />
-                ))}
-                <col className="w-28" />
-              </colgroup>
-              <thead>
-                <tr className="border-b text-left text-sm text-quiet">
-                  <th scope="col" className="py-1.5 pl-4 font-medium">
-                    Student
-                  </th>
-                  <th scope="col" className="px-2 font-medium">
-                    <Word of="rung">Level</Word>
-                  </th>
-                  {columns.map((c) => (
-                    <th scope="col" key={c.entry} className="px-1 text-center font-medium">
-                      <Tip says={`${c.title} · ${c.section}`}>
-                        <span>
-                          {c.number}
-                          <span className="sr-only">, {c.title}</span>
-                        </span>
-                      </Tip>
-                    </th>
-                  ))}
-                  <th scope="col" className="px-2 text-right font-medium">
-                    Marks so far
-                  </th>
-                </tr>
-              </thead>
-              <tbody {...rove.list}>
-                {rows.map((row) => (
-                  <StudentRow
-                    key={row.studentId}
-                    row={row}
-                    name={alias(row)}
-                    columns={columns}
-                    rungs={rungs}
-                    open={open === row.studentId}
-                    onOpen={setOpen}
-                    stop={rove.item(row.studentId).tabIndex === 0}
-                  />
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <Picture rows={rows} columns={columns} rungs={rungs} nameOf={alias} open={open} onOpen={setOpen} />
           <div className="pt-3">
             <BarLegend />
           </div>
         </div>
       </Desk>
+      {holding ? (
+        <HoldDialog whom="all" onHold={(words) => room.hold(null, words, 'All')} onClose={() => setHolding(false)} />
+      ) : null}
       {mending ? <MendDialog handoutId={id} onClose={() => setMending(false)} /> : null}
       <Confirm
         open={closing}

@@ -29,12 +29,15 @@ export function MoreTime({ row, name, handout }: { row: Row; name: string; hando
       return client.invalidateQueries({ queryKey: ['lookout'] })
     },
   })
-  if (handout.closesAt === null || handout.closedAt !== null) return null
+  // Of the time from the beginning and the closing time, whichever comes first.
+  const closes = handout.closesAt === null ? null : later(handout.closesAt, row.extraMinutes)
+  const until = [row.dueAt, closes].filter((at) => at !== null).sort()[0]
+  if (until === undefined || handout.closedAt !== null) return null
   return (
     <div className="mb-1 text-[15px]">
       <p className="text-quiet">
-        Has until {moment(later(handout.closesAt, row.extraMinutes))}
-        {row.extraMinutes > 0 ? `, ${row.extraMinutes} minutes after the others` : ''}
+        Has until {moment(until)}
+        {row.extraMinutes > 0 ? `, ${row.extraMinutes} minutes beyond the others` : ''}
       </p>
       <p className="flex flex-wrap gap-2 pt-1">
         <Button size="small" disabled={give.isPending} onClick={() => give.mutate(row.extraMinutes + STEP)}>

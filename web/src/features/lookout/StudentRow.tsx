@@ -35,6 +35,10 @@ export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, 
         >
           {name}
         </button>
+        {row.call ? (
+          <span className="ml-2 text-sm font-semibold text-rust">{row.call.kind === 'look' ? 'look' : 'stuck'}</span>
+        ) : null}
+        {row.held ? <span className="ml-2 text-sm font-semibold text-blue">held</span> : null}
         {row.state === 'expected' ? (
           <span className="ml-2 text-sm text-quiet">not here</span>
         ) : row.state !== 'open' ? (

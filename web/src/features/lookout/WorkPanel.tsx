@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { Given } from '@/answers/Answer'
 import { WorkingGiven } from '@/answers/Working'
 import { isDrawn } from '@/answers/registry'
@@ -8,7 +9,11 @@ import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
+import { said } from './Calls'
+import { HoldDialog } from './HoldDialog'
 import { MoreTime } from './MoreTime'
+import { NoteForm } from './NoteForm'
+import type { Room } from './room'
 import type { Row } from './rows'
 
 /** One student's work, as it stands now. */
@@ -16,11 +21,15 @@ export function WorkPanel({
   row,
   name,
   handout,
+  room,
+  columns,
   onClose,
 }: {
   row: Row
   name: string
   handout: Schemas['HandoutHandoutView']
+  room: Room
+  columns: Schemas['LookoutColumnView'][]
   onClose: () => void
 }) {
   const id = row.sittingId ?? ''
@@ -31,6 +40,14 @@ export function WorkPanel({
     placeholderData: (old) => old,
   })
   const client = useQueryClient()
+  const [holding, setHolding] = useState(false)
+  const takeIn = useMutation({
+    mutationFn: () => take(api.POST('/api/sittings/{id}/take-in', { params: { path: { id } } })),
+    onSuccess: async () => {
+      toast(`What ${name} has entered is handed in.`, { undo: () => reopen.mutate() })
+      await Promise.all(['lookout', 'handouts', 'marking'].map((key) => client.invalidateQueries({ queryKey: [key] })))
+    },
+  })
   const reopen = useMutation({
     mutationFn: () => take(api.POST('/api/sittings/{id}/reopen', { params: { path: { id } } })),
     onSuccess: async (next) => {
@@ -47,6 +64,46 @@ export function WorkPanel({
           Put away
         </Button>
       </div>
+      {row.call ? (
+        <div className="mb-2 border-b pb-2 text-[15px]">
+          <p>
+            <b className="text-rust">{said(row, columns)}</b>
+            {row.call.words ? <span className="block break-words">“{row.call.words}”</span> : null}
+          </p>
+          <Button className="mt-1" size="small" onClick={() => void room.settle(row, name)}>
+            Seen to
+          </Button>
+        </div>
+      ) : null}
+      {row.state === 'open' && handout.status === 'open' ? (
+        <div className="mb-3">
+          <NoteForm
+            key={row.studentId}
+            label={`A note to ${name}`}
+            onSend={(words) => room.write(row.studentId, words, name, row.at)}
+          />
+          <p className="flex flex-wrap gap-2 pt-2">
+            <Button
+              size="small"
+              aria-pressed={row.held}
+              onClick={() => (row.held ? void room.release([row.studentId], name) : setHolding(true))}
+            >
+              {row.held ? 'Release' : 'Hold'}
+            </Button>
+            <Button size="small" disabled={takeIn.isPending} onClick={() => takeIn.mutate()}>
+              Take the work in
+            </Button>
+          </p>
+          <FaultLine error={takeIn.error} />
+        </div>
+      ) : null}
+      {holding ? (
+        <HoldDialog
+          whom={name}
+          onHold={(words) => room.hold([row.studentId], words, name)}
+          onClose={() => setHolding(false)}
+        />
+      ) : null}
       <MoreTime row={row} name={name} handout={handout} />
       {id === '' ? <p className="text-quiet">Has not joined.</p> : null}
       {work.isPending && id ? <Loading /> : null}

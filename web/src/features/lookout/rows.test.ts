@@ -15,6 +15,10 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   of: 1,
   rung: 3,
   extraMinutes: 0,
+  held: false,
+  dueAt: null,
+  call: null,
+  stirredAt: null,
   ...change,
 })
 

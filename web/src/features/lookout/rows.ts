@@ -2,7 +2,7 @@ import type { Schemas } from '@/lib/api/client'
 import type { BarCode } from '@/ui/Bar'
 
 export type Row = Schemas['LookoutRowView']
-export type Sort = 'name' | 'credit' | 'progress'
+export type Sort = 'name' | 'credit' | 'progress' | 'silence'
 
 /** Puts a changed row into the picture; an older message than what is shown changes nothing. */
 export function merged(rows: Row[], next: Row): Row[] {
@@ -32,6 +32,8 @@ export function sorted(rows: Row[], by: Sort, hidden: ReadonlyMap<string, number
   const order: Record<Sort, (a: Row, b: Row) => number> = {
     name: () => 0,
     credit: (a, b) => share(b) - share(a),
+    // Whoever has entered nothing for longest first; those who are done have nothing to enter.
+    silence: (a, b) => still(a).localeCompare(still(b)),
     progress: (a, b) => answered(b) - answered(a) || Number(b.state !== 'expected') - Number(a.state !== 'expected'),
   }
   const start = hidden ? [...rows].sort((a, b) => place(a) - place(b)) : [...rows]
@@ -47,6 +49,12 @@ export function codeAt(row: Row, entry: string): BarCode {
 
 /** Whether an open sitting is at this question now. */
 export const isHere = (row: Row, entry: string) => row.state === 'open' && row.at === entry
+
+/** Asks for the teacher. */
+export const calling = (row: Row) => row.call !== null
+
+/** Since when nothing has been entered, as text that sorts; at the end whoever is not at work. */
+const still = (row: Row) => (row.state === 'open' && row.stirredAt ? row.stirredAt : '~')
 
 /** "Silent": expected and not here, or here with nothing answered. */
 export const silent = (row: Row) => row.state === 'expected' || (row.state === 'open' && answered(row) === 0)

@@ -9,7 +9,14 @@ import { toast } from '@/ui/toast'
 
 type Student = Schemas['RosterRosterStudentView']
 type Support = Schemas['RosterSupportView']
-const NONE: Support = { readAloud: false, largerText: false, lineFocus: false, wordNotes: false, fewerOptions: 0 }
+const NONE: Support = {
+  readAloud: false,
+  largerText: false,
+  lineFocus: false,
+  wordNotes: false,
+  fewerOptions: 0,
+  extraTime: 0,
+}
 const TICKS = [
   { name: 'readAloud', says: 'Reads out what is asked, and the sources, with the device’s own voice' },
   { name: 'largerText', says: 'Begins with the largest letters' },
@@ -83,6 +90,19 @@ export function SupportDialog({
               { value: '0', label: 'all of them' },
               { value: '1', label: 'one wrong one less' },
               { value: '2', label: 'two wrong ones less' },
+            ]}
+          />
+        </div>
+        <div className="max-w-xs">
+          <SelectField
+            label="Where work has a time"
+            value={String(support.extraTime)}
+            onChange={(n) => setSupport({ ...support, extraTime: Number(n) })}
+            options={[
+              { value: '0', label: 'as long as the others' },
+              { value: '25', label: 'a quarter longer' },
+              { value: '50', label: 'half as long again' },
+              { value: '100', label: 'twice as long' },
             ]}
           />
         </div>

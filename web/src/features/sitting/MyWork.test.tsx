@@ -17,6 +17,7 @@ const row = (id: string, status: string, change: Partial<Schemas['SittingOwnWork
   attempt: 0,
   attempts: 1,
   mayOpen: status === 'due' || status === 'open',
+  minutes: null,
   ...change,
 })
 const work = (...handouts: Schemas['SittingOwnWorkRowView'][]) => ({ name: 'Ada Okafor', handouts })

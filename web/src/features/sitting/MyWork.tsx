@@ -87,6 +87,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
                       <span className="block text-[15px] text-quiet">
                         {r.closesAt && r.mayOpen ? `until ${moment(r.closesAt)} ` : ''}
                         {r.opensAt && r.status === 'scheduled' ? `opens ${moment(r.opensAt)} ` : ''}
+                        {r.minutes !== null && r.status === 'due' ? `${r.minutes} minutes from when you begin ` : ''}
                         {r.attempts > 1 ? `attempt ${Math.max(1, r.attempt)} of ${r.attempts}` : ''}
                       </span>
                     </span>

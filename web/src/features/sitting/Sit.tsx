@@ -164,6 +164,17 @@ export default function Sit() {
       ),
     goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
     handIn: () => handIn(view.visit),
+    call: (step, asked) =>
+      act(() =>
+        take(
+          asked
+            ? api.PUT('/api/me/sittings/{id}/call', {
+                ...path,
+                body: { id: crypto.randomUUID(), entry: step.entry, ...asked },
+              })
+            : api.DELETE('/api/me/sittings/{id}/call', path),
+        ),
+      ),
   }
   return (
     <>

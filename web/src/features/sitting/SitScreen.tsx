@@ -20,6 +20,8 @@ const source = () => import('@/media/SourcePage').then((it) => it.SourcePage)
 const lookOver = () => import('./LookOver').then((it) => it.LookOver)
 const howSure = () => import('./HowSure').then((it) => it.HowSure)
 const told = () => import('@/answers/Told').then((it) => it.Told)
+const InTheRoom = later(() => import('./InTheRoom').then((it) => it.InTheRoom))
+const AskDialog = later(() => import('./AskDialog').then((it) => it.AskDialog))
 const LookOver = later(lookOver)
 const HowSure = later(howSure)
 const Told = later(told)
@@ -52,6 +54,8 @@ export type Driver = {
   hint: (step: Step) => Promise<void>
   goOn: () => Promise<void>
   handIn: () => Promise<void>
+  /** Asks for the teacher at a question; without words, lets it be. In a preview there is nobody to ask. */
+  call?: (step: Step, asked: { kind: 'stuck' | 'look'; words: string } | null) => Promise<void>
 }
 
 const SIZES = [18, 21, 25]
@@ -71,6 +75,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     ),
   )
   const [over, setOver] = useState(false)
+  const [asking, setAsking] = useState(false)
   const [wanted, setWanted] = useState(0)
   const [size, setSize] = useState(
     () => Number(localStorage.getItem(STORE)) || (view.support?.largerText ? SIZES.length - 1 : 0),
@@ -163,6 +168,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             A{size === SIZES.length - 1 ? '−' : '+'}
           </button>
         </header>
+        {view.hold !== null || view.secondsLeft !== null || view.notes.length > 0 ? (
+          <InTheRoom view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
+        ) : null}
         {view.support ? (
           <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
         ) : null}
@@ -292,6 +300,11 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                   {nextHint === '0' ? '' : `, costs ${nextHint} ${nextHint === '1' ? 'mark' : 'marks'}`}
                 </Button>
               ) : null}
+              {driver.call ? (
+                <Button className="min-h-12" onClick={() => setAsking(true)}>
+                  {view.call ? 'Asked' : 'I’m stuck'}
+                </Button>
+              ) : null}
               <span className="flex-1" />
               {mustSettle ? (
                 <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
@@ -323,6 +336,16 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             </div>
           </footer>
         )}
+        {asking && driver.call && step ? (
+          <AskDialog
+            number={step.number}
+            call={view.call}
+            busy={driver.busy}
+            onAsk={(kind, words) => driver.call?.(step, { kind, words }) ?? Promise.resolve()}
+            onNeverMind={() => driver.call?.(step, null) ?? Promise.resolve()}
+            onClose={() => setAsking(false)}
+          />
+        ) : null}
       </div>
     </MediaProvider>
   )

@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/lookout/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lookoutQuestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/marking/{entry}": {
         parameters: {
             query?: never;
@@ -2740,6 +2756,13 @@ export interface components {
             staff: components["schemas"]["IdentityStaffNameView"][];
             older: string | null;
         };
+        LookoutAnswerGroupView: {
+            letter: string;
+            label: string;
+            code: string;
+            students: string[];
+            misconception: string;
+        };
         LookoutAsideView: {
             title: string;
             given: string;
@@ -2771,6 +2794,21 @@ export interface components {
             student?: string | null;
             entry?: string | null;
             words?: string;
+        };
+        LookoutOneAnswerView: {
+            studentId: string;
+            code: string;
+            given: string;
+            savedAt: string;
+            response: components["schemas"]["Response"] | null;
+        };
+        LookoutOneQuestionView: {
+            entry: string;
+            number: number;
+            title: string;
+            face: components["schemas"]["Face"];
+            answers: components["schemas"]["LookoutOneAnswerView"][];
+            groups: components["schemas"]["LookoutAnswerGroupView"][];
         };
         LookoutRowView: {
             studentId: string;
@@ -6932,6 +6970,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookoutLookoutView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookoutQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutOneQuestionView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Lookout\Api\View;
+
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
+/** One question of a running handout: what was given to it so far, and by whom. */
+final readonly class OneQuestionView
+{
+    /**
+     * @param array<string, mixed>  $face    under the names as they are written
+     * @param list<OneAnswerView>   $answers by name of their students
+     * @param list<AnswerGroupView> $groups  options in their order, or like answers, the largest group first
+     */
+    public function __construct(
+        public string $entry,
+        public int $number,
+        public string $title,
+        #[Shape('Face')]
+        public array $face,
+        public array $answers,
+        public array $groups,
+    ) {
+    }
+}

@@ -1,0 +1,82 @@
+import type { Schemas } from '@/lib/api/client'
+import { roving } from '@/lib/roving'
+import { Tip } from '@/ui/Tip'
+import { Word } from '@/ui/Word'
+import type { Row } from './rows'
+import { StudentRow } from './StudentRow'
+
+/** Students by questions, as it happens. */
+export function Picture({
+  rows,
+  columns,
+  rungs,
+  nameOf,
+  open,
+  onOpen,
+}: {
+  rows: Row[]
+  columns: Schemas['LookoutColumnView'][]
+  rungs: string[]
+  nameOf: (row: Row) => string
+  open: string | null
+  onOpen: (studentId: string) => void
+}) {
+  const rove = roving(
+    rows.map((r) => r.studentId),
+    open,
+    onOpen,
+  )
+  return (
+    <div className="relative overflow-x-auto">
+      {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
+      <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
+        <caption className="sr-only">Students and their answers, as it happens</caption>
+        <colgroup>
+          <col className="w-[15rem]" />
+          <col className="w-14" />
+          {columns.map((c) => (
+            <col key={c.entry} />
+          ))}
+          <col className="w-28" />
+        </colgroup>
+        <thead>
+          <tr className="border-b text-left text-sm text-quiet">
+            <th scope="col" className="py-1.5 pl-4 font-medium">
+              Student
+            </th>
+            <th scope="col" className="px-2 font-medium">
+              <Word of="rung">Level</Word>
+            </th>
+            {columns.map((c) => (
+              <th scope="col" key={c.entry} className="px-1 text-center font-medium">
+                <Tip says={`${c.title} · ${c.section}`}>
+                  <span>
+                    {c.number}
+                    <span className="sr-only">, {c.title}</span>
+                  </span>
+                </Tip>
+              </th>
+            ))}
+            <th scope="col" className="px-2 text-right font-medium">
+              Marks so far
+            </th>
+          </tr>
+        </thead>
+        <tbody {...rove.list}>
+          {rows.map((row) => (
+            <StudentRow
+              key={row.studentId}
+              row={row}
+              name={nameOf(row)}
+              columns={columns}
+              rungs={rungs}
+              open={open === row.studentId}
+              onOpen={onOpen}
+              stop={rove.item(row.studentId).tabIndex === 0}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

@@ -1,0 +1,61 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { api, problemOf, take } from '@/lib/api/client'
+import { toast } from '@/ui/toast'
+import type { Row } from './rows'
+
+/** What a teacher does in the room while students are at work; each act can be taken back. */
+export function useRoom(handoutId: string) {
+  const client = useQueryClient()
+  const path = { id: handoutId }
+  const anew = () => client.invalidateQueries({ queryKey: ['lookout', handoutId] })
+  const sorry = (thrown: unknown) => {
+    const problem = problemOf(thrown)
+    toast(`${problem.message} ${problem.detail}`, { bad: true })
+  }
+  const release = async (students: string[] | null, whom: string) => {
+    try {
+      await take(api.POST('/api/handouts/{id}/release', { params: { path }, body: { students } }))
+      toast(`${whom} can go on.`)
+      await anew()
+    } catch (thrown) {
+      sorry(thrown)
+    }
+  }
+  return {
+    /** @param students ids; null for all */
+    async hold(students: string[] | null, words: string, whom: string) {
+      await take(api.POST('/api/handouts/{id}/hold', { params: { path }, body: { students, words } }))
+      toast(`${whom} ${students?.length === 1 ? 'is' : 'are'} held.`, { undo: () => void release(students, whom) })
+      await anew()
+    },
+    release,
+    /** @param student id; null for all */
+    async write(student: string | null, words: string, whom: string, entry: string | null = null) {
+      const id = crypto.randomUUID()
+      await take(api.POST('/api/handouts/{id}/notes', { params: { path }, body: { id, student, words, entry } }))
+      toast(`${whom} can read it now.`, {
+        undo: () => void take(api.DELETE('/api/notes/{id}', { params: { path: { id } } })).catch(sorry),
+      })
+    },
+    /** Their call has been seen to. */
+    async settle(row: Row, name: string) {
+      if (!row.sittingId || !row.call) return
+      const call = { id: row.sittingId, call: row.call.id }
+      try {
+        await take(api.POST('/api/sittings/{id}/calls/{call}/settle', { params: { path: call } }))
+        toast(`The call of ${name} is seen to.`, {
+          undo: () =>
+            void take(api.POST('/api/sittings/{id}/calls/{call}/unsettle', { params: { path: call } })).then(
+              anew,
+              sorry,
+            ),
+        })
+        await anew()
+      } catch (thrown) {
+        sorry(thrown)
+      }
+    },
+  }
+}
+
+export type Room = ReturnType<typeof useRoom>
