@@ -55,7 +55,8 @@ final readonly class OneQuestion
                 $response->isBlank() ? null : $response->toArray(),
             );
             if ($code !== 'blank') {
-                $given[] = [$response, new Outcome($credit, Verdict::from($row['verdict']), $row['line'], ''), (string) $credit, $row['student_id'], $words, $code];
+                $outcome = new Outcome($credit, Verdict::from($row['verdict']), $row['line'], '');
+                $given[] = [$response, $outcome, (string) $credit, $row['student_id'], $words, $code];
             }
         }
 

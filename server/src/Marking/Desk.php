@@ -138,7 +138,11 @@ final readonly class Desk
                     $places,
                 ),
                 LookAlike::answers($item->rule, array_map(
-                    static fn (DeskAnswer $a, MarkedAnswerView $v): array => [$a->answer->response, $a->answer->outcome, (string) $v->credit],
+                    static fn (DeskAnswer $a, MarkedAnswerView $v): array => [
+                        $a->answer->response,
+                        $a->answer->outcome,
+                        (string) $v->credit,
+                    ],
                     $answers,
                     $views,
                 )),

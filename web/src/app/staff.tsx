@@ -121,6 +121,11 @@ const router = createBrowserRouter([
             ({ id = '' }) => [ask.lookout(id)],
           ),
           route(
+            'lookout/:id/:entry',
+            () => import('@/features/lookout/QuestionDesk'),
+            ({ id = '' }) => [ask.lookout(id)],
+          ),
+          route(
             'marking',
             () => import('@/features/marking/MarkingList'),
             () => [ask.marking()],

@@ -6,6 +6,8 @@ import { useEffect, useRef, type RefObject } from 'react'
  */
 const CONTROLS =
   'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [contenteditable=true], [tabindex]:not([tabindex="-1"])'
+/** Where keys write: whoever pressed a button does not find the next key in a field. */
+const WRITING = 'input:not([type=checkbox]):not([type=radio]), textarea, [contenteditable=true]'
 /** How long a control that was greyed is waited for: a save takes so long at most. */
 const PATIENCE = 4000
 
@@ -32,7 +34,9 @@ function heirOf(place: Place): HTMLElement | null {
   const at = place.above.findIndex((el) => el.isConnected && el.closest('[aria-hidden=true], [inert]') === null)
   for (let i = at; i >= 0 && i < place.above.length; i++) {
     const controls = controlsIn(place.above[i]!)
-    const heir = controls[Math.max(0, Math.min(place.ranks[i] ?? 0, controls.length - 1))]
+    const rank = Math.max(0, place.ranks[i] ?? 0)
+    const fits = (el: HTMLElement) => place.element.matches(WRITING) || !el.matches(WRITING)
+    const heir = controls.slice(rank).find(fits) ?? controls.slice(0, rank).findLast(fits)
     if (heir) return heir
     if (place.above[i]!.tagName === 'MAIN') break
   }

@@ -23,7 +23,7 @@ export function Calls({
   if (waiting.length === 0) return null
   return (
     <section className="mb-5">
-      <h2 className="text-base">Calls</h2>
+      <h2 className="text-lg">Calls</h2>
       <ul className="mt-1 border-t">
         {waiting.map((row) => (
           <li key={row.studentId} className="flex items-start gap-2 border-b py-2 text-[15px]">

@@ -1,9 +1,9 @@
 import { act, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { show } from '@/testing/page'
-import { sent, serve } from '@/testing/server'
+import { bodies, sent, serve, serveAlso } from '@/testing/server'
 import LookoutDesk from './LookoutDesk'
-import type { Row } from './rows'
+import { row, snapshot } from './testing'
 
 class Stream {
   static open: Stream[] = []
@@ -22,49 +22,6 @@ class Stream {
   }
 }
 
-const row = (name: string, change: Partial<Row> = {}): Row => ({
-  studentId: name,
-  name,
-  sittingId: `s-${name}`,
-  state: 'open',
-  attempt: 1,
-  revision: 1,
-  at: 'e1',
-  cells: {},
-  route: ['e1', 'e2'],
-  marks: 0,
-  of: 0,
-  rung: 0,
-  extraMinutes: 0,
-  held: false,
-  dueAt: null,
-  call: null,
-  stirredAt: null,
-  ...change,
-})
-const snapshot = (rows: Row[], status = 'open') => ({
-  live: 40,
-  handout: {
-    id: 'h1',
-    title: 'Tides',
-    classes: ['8 Kestrel'],
-    status,
-    madeAt: '2026-11-02T09:00:00Z',
-    opensAt: null,
-    closesAt: null as string | null,
-    closedAt: null,
-    group: null,
-    follows: null,
-    edition: 1,
-    latest: 1,
-  },
-  columns: [
-    { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number' },
-    { entry: 'e2', number: 2, title: 'Buoy', section: 'First look', points: 1, type: 'choice' },
-  ],
-  rows,
-  rungs: ['footing', 'climbing', 'clear'],
-})
 const rows = [
   row('Ada', { cells: { e1: { code: 'wrong', try: 1 } }, marks: 0, of: 1, rung: 1, at: 'e2' }),
   row('Benoît', { cells: { e1: { code: 'right', try: 1 }, e2: { code: 'right', try: 1 } }, marks: 2, of: 2, rung: 3 }),
@@ -80,6 +37,60 @@ beforeEach(() => {
 })
 
 describe('The Lookout', () => {
+  it('lists calls in the order they came, and sees to one with a way back', async () => {
+    const call = (id: string, madeAt: string, words = '') => ({ id, kind: 'stuck', entry: 'e2', words, madeAt })
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot([
+        row('Ada', { call: call('c2', '2026-11-27T10:05:00Z', 'Which side?') }),
+        row('Benoît', { call: call('c1', '2026-11-27T10:01:00Z') }),
+        row('Cleo'),
+      ]),
+      'POST /api/sittings/s-Ada/calls/c2/settle': {},
+      'POST /api/sittings/s-Ada/calls/c2/unsettle': {},
+    })
+    const user = open()
+    const calls = within((await screen.findByRole('heading', { name: 'Calls' })).parentElement as HTMLElement)
+    expect(
+      calls.getAllByRole('listitem').map((li) => li.textContent?.match(/^(Ada|Benoît) stuck · question 2/)?.[1]),
+    ).toEqual(['Benoît', 'Ada'])
+    await user.click(screen.getByRole('radio', { name: 'Calls 2' }))
+    expect(screen.getAllByRole('rowheader')).toHaveLength(2)
+    await user.click(calls.getByRole('button', { name: /^Seen to.*Ada/ }))
+    await user.click(await screen.findByRole('button', { name: 'Undo' }))
+    await waitFor(() => expect(sent('POST', '/api/sittings/s-Ada/calls/c2/unsettle')).toHaveLength(1))
+  })
+
+  it('holds all with words by one key, and releases them by it', async () => {
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot(rows),
+      'POST /api/handouts/h1/hold': {},
+      'POST /api/handouts/h1/release': {},
+    })
+    const user = open()
+    await screen.findByText('Ada')
+    await user.keyboard('h')
+    serveAlso({ 'GET /api/handouts/h1/lookout': snapshot(rows.map((r) => ({ ...r, held: true }))) })
+    await user.type(await screen.findByLabelText(/^Words on their screens/), 'Eyes up{Enter}')
+    expect(await screen.findByRole('button', { name: /^Release all/ })).toBeTruthy()
+    expect(bodies('POST', '/api/handouts/h1/hold')).toEqual([{ students: null, words: 'Eyes up' }])
+    await user.keyboard('h')
+    await waitFor(() => expect(bodies('POST', '/api/handouts/h1/release')).toEqual([{ students: null }]))
+  })
+
+  it('sorts by silence: whoever has entered nothing for longest comes first', async () => {
+    serve({
+      'GET /api/handouts/h1/lookout': snapshot([
+        row('Ada', { stirredAt: '2026-11-27T10:05:00.000Z' }),
+        row('Benoît', { state: 'handed in', stirredAt: '2026-11-27T09:00:00.000Z' }),
+        row('Cleo', { stirredAt: '2026-11-27T10:01:00.000Z' }),
+      ]),
+    })
+    const user = open()
+    await screen.findByText('Ada')
+    await user.keyboard('4')
+    expect(names().map((n) => n.replace(/handed in$/, ''))).toEqual(['Cleo', 'Ada', 'Benoît'])
+  })
+
   it('counts who is here, and sorts by credit and progress', async () => {
     const user = open()
     expect(await screen.findByText('2 joined of 3 · 0 handed in')).toBeTruthy()
@@ -99,6 +110,8 @@ describe('The Lookout', () => {
     // Cleo, the last by name, is the one who is not here.
     expect(screen.getByRole('row', { name: /Student 1/ }).textContent).toContain('not here')
     expect(document.body.textContent).not.toMatch(/Ada|Benoît|Cleo/)
+    await user.keyboard('n')
+    expect(names()).toEqual(['Ada', 'Benoît', 'Cleo'])
   })
 
   it('shows an answer as it comes, and nothing older than what is shown', async () => {
@@ -198,7 +211,7 @@ describe('The Lookout', () => {
     })
     const user = open()
     await user.click(await screen.findByText('Cleo'))
-    expect(await screen.findByText(/10 minutes after the others/)).toBeTruthy()
+    expect(await screen.findByText(/10 minutes beyond the others/)).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Ten more minutes' }))
     await user.click(screen.getByRole('button', { name: 'No extra time' }))
     expect(sent('PUT', '/api/handouts/h1/students/Cleo/extra-time').map((s) => s.body)).toEqual([

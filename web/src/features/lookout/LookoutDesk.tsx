@@ -1,11 +1,9 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
-import { useLive, type ToStaff } from '@/lib/live'
 import { useSaid } from '@/lib/say'
 import { BarLegend } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
@@ -20,8 +18,10 @@ import { toast } from '@/ui/toast'
 import { Calls } from './Calls'
 import { NoteForm } from './NoteForm'
 import { Picture } from './Picture'
+import { useLookout } from './useLookout'
 import { useRoom } from './room'
-import { aliases, calling, merged, silent, sorted, type Row, type Sort } from './rows'
+import { useNames } from './names'
+import { calling, silent, sorted, type Row, type Sort } from './rows'
 import { Splits } from './Splits'
 import { WorkPanel } from './WorkPanel'
 
@@ -31,6 +31,7 @@ const HoldDialog = later(() => import('./HoldDialog').then((it) => it.HoldDialog
 
 const LIVE = { live: 'live', asking: 'asking every 2 s', lost: 'connection lost, trying again' }
 
+const NOBODY: Row[] = []
 const KEEPS = { all: () => true, calls: calling, silent }
 type Only = keyof typeof KEEPS
 
@@ -38,27 +39,9 @@ export default function LookoutDesk() {
   const { id = '' } = useParams()
   const client = useQueryClient()
   const navigate = useNavigate()
-  const { queryKey: key } = useMemo(() => ask.lookout(id), [id])
-  const snapshot = useQuery(ask.lookout(id))
-  const live = useLive<ToStaff>(
-    `/api/handouts/${id}/live`,
-    (message) => {
-      if (message.kind === 'look') void client.invalidateQueries({ queryKey: key })
-      else
-        client.setQueryData<Schemas['LookoutLookoutView']>(key, (old) =>
-          old ? { ...old, rows: merged(old.rows, message.row) } : old,
-        )
-    },
-    async () => {
-      const { data, error } = await snapshot.refetch({ cancelRefetch: true })
-      if (error) throw error
-      return data?.live ?? 0
-    },
-  )
+  const { snapshot, live, anew } = useLookout(id)
   useSaid(live === 'lost' ? 'The picture stands still: no connection.' : 'The picture moves again.')
-  // While names are hidden: who is which number, drawn anew each time they are.
-  const [hidden, setHidden] = useState<ReadonlyMap<string, number> | null>(null)
-  const turnNames = () => setHidden(hidden ? null : aliases(snapshot.data?.rows ?? []))
+  const { hidden, turn: turnNames, nameOf } = useNames(id, snapshot.data?.rows ?? NOBODY)
   const [sort, setSort] = useState<Sort>('name')
   const [only, setOnly] = useState<Only>('all')
   const room = useRoom(id)
@@ -113,7 +96,7 @@ export default function LookoutDesk() {
     setClosing(false)
     try {
       const closed = await take(api.POST('/api/handouts/{id}/close', { params: { path: { id } } }))
-      await client.invalidateQueries({ queryKey: key })
+      await anew()
       void client.invalidateQueries({ queryKey: ['handouts'] })
       toast(
         closed.handedIn === 0
@@ -126,11 +109,10 @@ export default function LookoutDesk() {
   }
   const reopen = async () => {
     await take(api.POST('/api/handouts/{id}/reopen', { params: { path: { id } } }))
-    await client.invalidateQueries({ queryKey: key })
+    await anew()
     toast('Open again for who has not handed in.')
   }
   const chosen = all.find((r) => r.studentId === open)
-  const alias = (row: Row) => (hidden ? `Student ${hidden.get(row.studentId) ?? '?'}` : row.name)
   return (
     <>
       <Head
@@ -173,7 +155,7 @@ export default function LookoutDesk() {
             <WorkPanel
               key={chosen.studentId}
               row={chosen}
-              name={alias(chosen)}
+              name={nameOf(chosen)}
               handout={handout}
               room={room}
               columns={columns}
@@ -184,11 +166,11 @@ export default function LookoutDesk() {
               <Calls
                 rows={all}
                 columns={columns}
-                nameOf={alias}
+                nameOf={nameOf}
                 onOpen={setOpen}
-                onSettle={(row) => void room.settle(row, alias(row))}
+                onSettle={(row) => void room.settle(row, nameOf(row))}
               />
-              <Splits columns={columns} rows={all} />
+              <Splits handoutId={id} columns={columns} rows={all} />
               {closed ? null : (
                 <div className="mt-5">
                   <NoteForm label="A note to all" onSend={(words) => room.write(null, words, 'Everybody')} />
@@ -237,7 +219,15 @@ export default function LookoutDesk() {
               ]}
             />
           </div>
-          <Picture rows={rows} columns={columns} rungs={rungs} nameOf={alias} open={open} onOpen={setOpen} />
+          <Picture
+            handoutId={id}
+            rows={rows}
+            columns={columns}
+            rungs={rungs}
+            nameOf={nameOf}
+            open={open}
+            onOpen={setOpen}
+          />
           <div className="pt-3">
             <BarLegend />
           </div>

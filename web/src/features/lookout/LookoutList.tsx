@@ -35,7 +35,9 @@ function Running({ handout }: { handout: Handout }) {
       way="Look out"
     >
       {snapshot.isPending ? <Loading what="Looking out" /> : null}
-      {snapshot.data ? <Splits columns={snapshot.data.columns} rows={snapshot.data.rows} /> : null}
+      {snapshot.data ? (
+        <Splits handoutId={handout.id} columns={snapshot.data.columns} rows={snapshot.data.rows} />
+      ) : null}
     </Aside>
   )
 }

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { roving } from '@/lib/roving'
 import { Tip } from '@/ui/Tip'
@@ -7,6 +8,7 @@ import { StudentRow } from './StudentRow'
 
 /** Students by questions, as it happens. */
 export function Picture({
+  handoutId,
   rows,
   columns,
   rungs,
@@ -14,6 +16,7 @@ export function Picture({
   open,
   onOpen,
 }: {
+  handoutId: string
   rows: Row[]
   columns: Schemas['LookoutColumnView'][]
   rungs: string[]
@@ -50,10 +53,13 @@ export function Picture({
             {columns.map((c) => (
               <th scope="col" key={c.entry} className="px-1 text-center font-medium">
                 <Tip says={`${c.title} · ${c.section}`}>
-                  <span>
+                  <Link
+                    to={`/lookout/${handoutId}/${c.entry}`}
+                    className="inline-block min-w-6 hover:text-ink hover:underline"
+                  >
                     {c.number}
                     <span className="sr-only">, {c.title}</span>
-                  </span>
+                  </Link>
                 </Tip>
               </th>
             ))}

@@ -1,9 +1,18 @@
+import { Link } from 'react-router'
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
 import type { Row } from './rows'
 
 /** Which questions go wrong now? Shares of the answers so far, the lowest first. */
-export function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'][]; rows: Row[] }) {
+export function Splits({
+  handoutId,
+  columns,
+  rows,
+}: {
+  handoutId: string
+  columns: Schemas['LookoutColumnView'][]
+  rows: Row[]
+}) {
   const shares = columns
     .map((c) => {
       const cells = rows
@@ -23,7 +32,9 @@ export function Splits({ columns, rows }: { columns: Schemas['LookoutColumnView'
           <li key={c.entry}>
             <p className="flex items-baseline gap-2 text-[15px]">
               <b className="tabular-nums">{c.number}</b>
-              <span className="min-w-0 flex-1 truncate">{c.title}</span>
+              <Link to={`/lookout/${handoutId}/${c.entry}`} className="min-w-0 flex-1 truncate hover:underline">
+                {c.title}
+              </Link>
               <span className="whitespace-nowrap tabular-nums">
                 {percent(c.share)} of {c.n}
               </span>

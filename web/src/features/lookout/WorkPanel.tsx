@@ -76,7 +76,7 @@ export function WorkPanel({
         </div>
       ) : null}
       {row.state === 'open' && handout.status === 'open' ? (
-        <div className="mb-3">
+        <div className="mt-2 mb-3">
           <NoteForm
             key={row.studentId}
             label={`A note to ${name}`}

@@ -37,6 +37,17 @@ export function useRoom(handoutId: string) {
         undo: () => void take(api.DELETE('/api/notes/{id}', { params: { path: { id } } })).catch(sorry),
       })
     },
+    /** The same words to some, each for themselves. */
+    async writeEach(students: string[], words: string, whom: string, entry: string | null) {
+      const notes = students.map((student) => ({ id: crypto.randomUUID(), student, words, entry }))
+      await Promise.all(notes.map((body) => take(api.POST('/api/handouts/{id}/notes', { params: { path }, body }))))
+      toast(`${whom} can read it now.`, {
+        undo: () =>
+          void Promise.all(
+            notes.map(({ id }) => take(api.DELETE('/api/notes/{id}', { params: { path: { id } } }))),
+          ).catch(sorry),
+      })
+    },
     /** Their call has been seen to. */
     async settle(row: Row, name: string) {
       if (!row.sittingId || !row.call) return

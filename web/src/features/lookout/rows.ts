@@ -33,7 +33,7 @@ export function sorted(rows: Row[], by: Sort, hidden: ReadonlyMap<string, number
     name: () => 0,
     credit: (a, b) => share(b) - share(a),
     // Whoever has entered nothing for longest first; those who are done have nothing to enter.
-    silence: (a, b) => still(a).localeCompare(still(b)),
+    silence: (a, b) => still(a) - still(b),
     progress: (a, b) => answered(b) - answered(a) || Number(b.state !== 'expected') - Number(a.state !== 'expected'),
   }
   const start = hidden ? [...rows].sort((a, b) => place(a) - place(b)) : [...rows]
@@ -53,8 +53,9 @@ export const isHere = (row: Row, entry: string) => row.state === 'open' && row.a
 /** Asks for the teacher. */
 export const calling = (row: Row) => row.call !== null
 
-/** Since when nothing has been entered, as text that sorts; at the end whoever is not at work. */
-const still = (row: Row) => (row.state === 'open' && row.stirredAt ? row.stirredAt : '~')
+/** Since when nothing has been entered; at the end whoever is not at work. */
+const still = (row: Row) =>
+  row.state === 'open' && row.stirredAt ? Date.parse(row.stirredAt) : Number.MAX_SAFE_INTEGER
 
 /** "Silent": expected and not here, or here with nothing answered. */
 export const silent = (row: Row) => row.state === 'expected' || (row.state === 'open' && answered(row) === 0)

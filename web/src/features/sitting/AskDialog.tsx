@@ -49,7 +49,7 @@ export function AskDialog({
     <Dialog
       open
       onClose={onClose}
-      title={`Ask your teacher, question ${number}`}
+      title="Ask your teacher"
       foot={
         <Button kind="do" size="large" disabled={busy} onClick={() => void onAsk(kind, words.trim()).then(onClose)}>
           Ask
@@ -64,7 +64,7 @@ export function AskDialog({
         }}
       >
         <Radios
-          label="What for"
+          label={`What for, at question ${number}`}
           value={kind}
           onChange={setKind}
           options={[

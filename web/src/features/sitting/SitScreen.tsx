@@ -21,6 +21,7 @@ const lookOver = () => import('./LookOver').then((it) => it.LookOver)
 const howSure = () => import('./HowSure').then((it) => it.HowSure)
 const told = () => import('@/answers/Told').then((it) => it.Told)
 const InTheRoom = later(() => import('./InTheRoom').then((it) => it.InTheRoom))
+const Notes = later(() => import('./Notes').then((it) => it.Notes))
 const AskDialog = later(() => import('./AskDialog').then((it) => it.AskDialog))
 const LookOver = later(lookOver)
 const HowSure = later(howSure)
@@ -168,9 +169,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             A{size === SIZES.length - 1 ? '−' : '+'}
           </button>
         </header>
-        {view.hold !== null || view.secondsLeft !== null || view.notes.length > 0 ? (
-          <InTheRoom view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
-        ) : null}
+        {view.hold !== null || view.secondsLeft !== null ? <InTheRoom view={view} /> : null}
         {view.support ? (
           <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
         ) : null}
@@ -286,56 +285,63 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
             )}
           </div>
         </main>
-        {looking ? null : (
-          <footer className="sticky bottom-0 border-t bg-sheet">
-            <div
-              className={`mx-auto flex flex-wrap items-center gap-2 px-4 py-3 ${beside.length > 0 ? 'max-w-6xl' : 'max-w-2xl'}`}
-            >
-              <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
-                Back
-              </Button>
-              {nextHint !== undefined ? (
-                <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
-                  {step.hints.length > 0 ? 'Another hint' : 'Hint'}
-                  {nextHint === '0' ? '' : `, costs ${nextHint} ${nextHint === '1' ? 'mark' : 'marks'}`}
+        {/* What is written to a student comes from below, so that the question does not move. */}
+        <div className="sticky bottom-0">
+          {view.notes.length > 0 ? (
+            <Notes view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
+          ) : null}
+          {looking ? null : (
+            <footer className="border-t bg-sheet">
+              <div
+                className={`mx-auto flex flex-wrap items-center gap-2 px-4 py-3 ${beside.length > 0 ? 'max-w-6xl' : 'max-w-2xl'}`}
+              >
+                <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
+                  Back
                 </Button>
-              ) : null}
-              {driver.call ? (
-                <Button className="min-h-12" onClick={() => setAsking(true)}>
-                  {view.call ? 'Asked' : 'I’m stuck'}
-                </Button>
-              ) : null}
-              <span className="flex-1" />
-              {mustSettle ? (
-                <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
-                  Check
-                </Button>
-              ) : !last ? (
-                <Button
-                  kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
-                  size="large"
-                  onClick={() => turn(at + 1)}
-                >
-                  {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
-                </Button>
-              ) : view.mayGoOn ? (
-                <Button
-                  kind="do"
-                  size="large"
-                  disabled={driver.busy}
-                  // Whoever goes on cannot come back: where anything could still be changed, that is said first.
-                  onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
-                >
-                  Go on
-                </Button>
-              ) : (
-                <Button kind="do" size="large" onClick={() => setOver(true)}>
-                  Look over
-                </Button>
-              )}
-            </div>
-          </footer>
-        )}
+                {nextHint !== undefined ? (
+                  <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
+                    {step.hints.length > 0 ? 'Another hint' : 'Hint'}
+                    {nextHint === '0' ? '' : `, costs ${nextHint} ${nextHint === '1' ? 'mark' : 'marks'}`}
+                  </Button>
+                ) : null}
+                {driver.call ? (
+                  <Button className="min-h-12" onClick={() => setAsking(true)}>
+                    {view.call ? 'Asked' : 'Ask'}
+                    <span className="sr-only"> your teacher</span>
+                  </Button>
+                ) : null}
+                <span className="flex-1" />
+                {mustSettle ? (
+                  <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
+                    Check
+                  </Button>
+                ) : !last ? (
+                  <Button
+                    kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
+                    size="large"
+                    onClick={() => turn(at + 1)}
+                  >
+                    {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
+                  </Button>
+                ) : view.mayGoOn ? (
+                  <Button
+                    kind="do"
+                    size="large"
+                    disabled={driver.busy}
+                    // Whoever goes on cannot come back: where anything could still be changed, that is said first.
+                    onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
+                  >
+                    Go on
+                  </Button>
+                ) : (
+                  <Button kind="do" size="large" onClick={() => setOver(true)}>
+                    Look over
+                  </Button>
+                )}
+              </div>
+            </footer>
+          )}
+        </div>
         {asking && driver.call && step ? (
           <AskDialog
             number={step.number}

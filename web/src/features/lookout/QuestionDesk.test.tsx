@@ -1,0 +1,95 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Schemas } from '@/lib/api/client'
+import { show } from '@/testing/page'
+import { bodies, serve } from '@/testing/server'
+import QuestionDesk from './QuestionDesk'
+import { row, snapshot } from './testing'
+
+vi.stubGlobal(
+  'EventSource',
+  class {
+    close() {}
+  },
+)
+const one: Schemas['LookoutOneQuestionView'] = {
+  entry: 'e2',
+  number: 2,
+  title: 'Buoy',
+  face: {
+    type: 'choice',
+    prompt: '<p>Which buoy?</p>',
+    hints: [],
+    asksConfidence: false,
+    asksWorking: false,
+    goBack: null,
+    several: false,
+    options: [
+      { id: 'a', text: '<p>red</p>' },
+      { id: 'b', text: '<p>green</p>' },
+    ],
+  },
+  answers: [
+    { studentId: 'Ada', code: 'right', given: 'A red', savedAt: '2026-11-27T10:00:00Z', response: { options: ['a'] } },
+    {
+      studentId: 'Benoît',
+      code: 'wrong',
+      given: 'B green',
+      savedAt: '2026-11-27T10:01:00Z',
+      response: { options: ['b'] },
+    },
+  ],
+  groups: [
+    { letter: 'A', label: 'red', code: 'right', students: ['Ada'], misconception: '' },
+    { letter: 'B', label: 'green', code: 'wrong', students: ['Benoît'], misconception: 'Mixes up the sides' },
+  ],
+}
+const open = () => show(<QuestionDesk />, '/lookout/h1/e2', '/lookout/:id/:entry')
+
+beforeEach(() =>
+  serve({
+    'GET /api/handouts/h1/lookout': snapshot([
+      row('Ada'),
+      row('Benoît'),
+      row('Cleo', { state: 'expected', sittingId: null }),
+    ]),
+    'GET /api/handouts/h1/lookout/e2': one,
+    'POST /api/handouts/h1/notes': {},
+    'POST /api/handouts/h1/hold': {},
+  }),
+)
+
+describe('One question of a running handout', () => {
+  it('shows what each of those here has given, and how it splits and why', async () => {
+    open()
+    expect(await screen.findByText(/answered by 2 of 2 here/)).toBeTruthy()
+    const split = screen.getByRole('heading', { name: 'Which options are picked?' }).parentElement as HTMLElement
+    expect(within(split).getByText('Mixes up the sides')).toBeTruthy()
+    expect(screen.queryByText('Cleo')).toBeNull()
+  })
+
+  it('opens a group to who gave it, and writes to each of them', async () => {
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: /^B.*green/ }))
+    await user.type(screen.getByLabelText('A note to the 1'), 'Think of the side.{Enter}')
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts/h1/notes')).toMatchObject([
+        { student: 'Benoît', entry: 'e2', words: 'Think of the side.' },
+      ]),
+    )
+  })
+
+  it('hides names here and stays so, and holds all by a key', async () => {
+    const user = open()
+    await screen.findByText('Ada')
+    await user.keyboard('n')
+    expect(document.body.textContent).not.toMatch(/Ada|Benoît/)
+    await user.click(screen.getByRole('button', { name: /^B.*green/ }))
+    expect(document.body.textContent).not.toMatch(/Ada|Benoît/)
+    await user.keyboard('n')
+    expect(screen.getAllByText('Ada')).toBeTruthy()
+    await user.keyboard('h')
+    await user.type(await screen.findByLabelText(/^Words on their screens/), 'Stop{Enter}')
+    await waitFor(() => expect(bodies('POST', '/api/handouts/h1/hold')).toEqual([{ students: null, words: 'Stop' }]))
+  })
+})
