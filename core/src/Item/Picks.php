@@ -8,6 +8,20 @@ namespace ChalkLadder\Core\Item;
 final class Picks
 {
     /**
+     * {@see among()} for a response that is at hand.
+     *
+     * @param list<string> $ids of the alternatives
+     *
+     * @return list<string>
+     */
+    public static function of(Response $response, string $line, array $ids): array
+    {
+        $options = $response->toArray()['options'] ?? [];
+
+        return self::among(is_array($options) ? array_values(array_filter($options, is_string(...))) : [], $line, $ids);
+    }
+
+    /**
      * Options by their ids, places by the line of the rule that they fired.
      *
      * @param list<string> $options that the response names

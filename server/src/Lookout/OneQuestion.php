@@ -17,6 +17,7 @@ use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Lookout\Api\View\AnswerGroupView;
 use ChalkLadder\Server\Lookout\Api\View\OneAnswerView;
 use ChalkLadder\Server\Lookout\Api\View\OneQuestionView;
+use ChalkLadder\Server\Lookout\Api\View\ShiftView;
 use ChalkLadder\Server\Lookout\ReadModel\OneQuestionRows;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Json;
@@ -32,15 +33,17 @@ final readonly class OneQuestion
     /** Characters of an answer that stand for a group of them. */
     private const LABEL = 90;
 
-    public function __construct(private Handouts $handouts, private OneQuestionRows $rows, private Terms $terms)
+    public function __construct(private Handouts $handouts, private OneQuestionRows $rows, private Walls $walls, private Terms $terms)
     {
     }
 
     public function show(string $teamId, string $handoutId, string $entry): OneQuestionView
     {
-        $edition = $this->handouts->find($teamId, $handoutId)->edition;
+        $handout = $this->handouts->find($teamId, $handoutId);
+        $edition = $handout->edition;
         $item = $edition->item($entry) ?? throw Problem::notFound('The question');
         $given = $views = [];
+        $shift = $this->walls->shift($teamId, $handout, $entry, $item);
         foreach ($this->rows->of($handoutId, $entry) as $row) {
             $own = $edition->own($entry, $row['seed'], $row['try'])->item ?? $item;
             $response = ResponseReader::fromArray(Json::decode($row['value']));
@@ -67,6 +70,7 @@ final readonly class OneQuestion
             $item->writtenFace(),
             $views,
             $item->rule->alternatives() === [] ? self::alike($item, $given) : $this->split($teamId, $item, $given),
+            $shift === null ? null : ShiftView::of($shift),
         );
     }
 
@@ -93,9 +97,7 @@ final readonly class OneQuestion
         $ids = array_column($alternatives, 'id');
         $picked = [];
         foreach ($given as [$response, $outcome, , $student]) {
-            $options = $response->toArray()['options'] ?? [];
-            $options = is_array($options) ? array_values(array_filter($options, is_string(...))) : [];
-            foreach (Picks::among($options, $outcome->line, $ids) as $id) {
+            foreach (Picks::of($response, $outcome->line, $ids) as $id) {
                 $picked[$id][] = $student;
             }
         }

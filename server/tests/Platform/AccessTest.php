@@ -102,6 +102,10 @@ final class AccessTest extends RouteCase
         'POST /handouts/{handout}/keys/{entry}/preview' => self::TEAM, 'POST /handouts/{handout}/keys/{entry}' => self::TEAM,
         'POST /key-changes/{change}/undo' => self::TEAM,
         'GET /handouts/{handout}/lookout/{entry}' => self::TEAM,
+        'GET /handouts/{handout}/wall' => self::TEAM, 'PUT /handouts/{handout}/wall' => self::TEAM,
+        // Nothing is picked from in the question that the table names.
+        'POST /handouts/{handout}/counts/{entry}' => [401, 401, 401, 404, 403, 409, 409],
+        'DELETE /handouts/{handout}/counts/{entry}' => self::TEAM,
         'GET /handouts/{handout}/mend' => self::TEAM, 'POST /handouts/{handout}/mend' => self::TEAM,
         'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM,
         'POST /handouts/{handout}/take-back' => self::TEAM,

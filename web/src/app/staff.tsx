@@ -38,6 +38,12 @@ applyTheme()
 tellFaults()
 
 const router = createBrowserRouter([
+  // For a projector: no ladder, no names.
+  {
+    ...route('/wall/:id', () => import('@/features/lookout/Wall')),
+    errorElement: <NotFetched />,
+    HydrateFallback: Loading,
+  },
   {
     path: '/',
     element: <Shell />,

@@ -7,6 +7,9 @@ namespace ChalkLadder\Server\Roster\ReadModel;
 /** What the statements of other rooms may know of rosters; each stands where a table stands. */
 final class RosterTables
 {
+    /** Classes with the code that students join with: id, name, code. */
+    public const CODES = '(SELECT id, name, code FROM class)';
+
     /** Students by id: name, and the name they are ordered by. */
     public const STUDENTS = '(SELECT id, name, name_folded FROM student)';
 

@@ -65,6 +65,7 @@ export default function LookoutDesk() {
     [snapshot.data, sort, only, hidden, group, classes],
   )
   const held = (snapshot.data?.rows ?? []).some((r) => r.held)
+  const openWall = () => void window.open(`/wall/${id}`, 'chalk-wall')
   const turnHold = () => {
     if (held) void room.release(null, 'Everybody')
     else if (snapshot.data?.handout.status === 'open') setHolding(true)
@@ -77,6 +78,7 @@ export default function LookoutDesk() {
     '2': { label: 'Sort by credit', run: () => setSort('credit') },
     '3': { label: 'Sort by progress', run: () => setSort('progress') },
     '4': { label: 'Sort by silence', run: () => setSort('silence') },
+    w: { label: 'Open the wall', run: () => openWall() },
     h: { label: 'Hold all, or release them', run: () => turnHold() },
     j: { label: 'Next student', run: () => step(1) },
     k: { label: 'Previous student', run: () => step(-1) },
@@ -130,6 +132,11 @@ export default function LookoutDesk() {
         <Button hint="n" aria-pressed={hidden !== null} onClick={turnNames}>
           {hidden ? 'Show names' : 'Hide names'}
         </Button>
+        {closed ? null : (
+          <Button hint="w" onClick={openWall}>
+            Wall
+          </Button>
+        )}
         {closed ? null : (
           <Button hint="h" aria-pressed={held} onClick={turnHold}>
             {held ? 'Release all' : 'Hold all'}

@@ -4,7 +4,7 @@ import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
 import { bodies, serve } from '@/testing/server'
 import QuestionDesk from './QuestionDesk'
-import { row, snapshot } from './testing'
+import { row, snapshot, wall } from './testing'
 
 vi.stubGlobal(
   'EventSource',
@@ -39,6 +39,7 @@ const one: Schemas['LookoutOneQuestionView'] = {
       response: { options: ['b'] },
     },
   ],
+  shift: { toKey: 9, fromKey: 1, keptKey: 12, keptOther: 3 },
   groups: [
     { letter: 'A', label: 'red', code: 'right', students: ['Ada'], misconception: '' },
     { letter: 'B', label: 'green', code: 'wrong', students: ['Benoît'], misconception: 'Mixes up the sides' },
@@ -56,6 +57,9 @@ beforeEach(() =>
     'GET /api/handouts/h1/lookout/e2': one,
     'POST /api/handouts/h1/notes': {},
     'POST /api/handouts/h1/hold': {},
+    'GET /api/handouts/h1/wall': wall(),
+    'PUT /api/handouts/h1/wall': wall({ entry: 'e2' }),
+    'POST /api/handouts/h1/counts/e2': wall({ entry: 'e2' }),
   }),
 )
 
@@ -77,6 +81,21 @@ describe('One question of a running handout', () => {
         { student: 'Benoît', entry: 'e2', words: 'Think of the side.' },
       ]),
     )
+  })
+
+  it('puts the question on the wall, shows the key by a second act, and says what moved since the first count', async () => {
+    const user = open()
+    expect(await screen.findByText(/went to the key/)).toBeTruthy()
+    expect(document.body.textContent).toContain('Since the first count 9 went to the key, 1 left it')
+    expect(screen.queryByRole('button', { name: 'Show the key' })).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'Show this question' }))
+    await user.click(await screen.findByRole('button', { name: 'Show the key' }))
+    expect(bodies('PUT', '/api/handouts/h1/wall')).toEqual([
+      { entry: 'e2', key: false },
+      { entry: 'e2', key: true },
+    ])
+    await user.click(screen.getByRole('button', { name: 'Count anew' }))
+    expect(bodies('POST', '/api/handouts/h1/counts/e2')).toHaveLength(1)
   })
 
   it('hides names here and stays so, and holds all by a key', async () => {

@@ -12,6 +12,7 @@ import { Failed, Loading } from '@/ui/States'
 import { later } from '@/ui/later'
 import { AnswerCard } from './AnswerCard'
 import { Groups } from './Groups'
+import { OnTheWall } from './OnTheWall'
 import { useNames } from './names'
 import { useRoom } from './room'
 import type { Row } from './rows'
@@ -122,6 +123,7 @@ export default function QuestionDesk() {
                 }
               />
             )}
+            <OnTheWall handoutId={id} one={one.data} />
           </>
         }
       >

@@ -1,3 +1,4 @@
+import type { Schemas } from '@/lib/api/client'
 import type { Row } from './rows'
 
 /** What the tests of this room begin with. */
@@ -43,4 +44,22 @@ export const snapshot = (rows: Row[], status = 'open') => ({
   ],
   rows,
   rungs: ['footing', 'climbing', 'clear'],
+})
+
+export const wall = (change: Partial<Schemas['LookoutWallView']> = {}): Schemas['LookoutWallView'] => ({
+  live: 40,
+  title: 'Tides',
+  classes: ['8 Kestrel'],
+  codes: ['NBZXJ'],
+  expected: 28,
+  joined: 26,
+  done: 3,
+  entry: null,
+  number: 0,
+  prompt: '',
+  options: [],
+  answered: 0,
+  answeredFirst: null,
+  keyShown: false,
+  ...change,
 })

@@ -612,6 +612,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/counts/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["wallCount"];
+        delete: operations["wallForget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/groupings": {
         parameters: {
             query?: never;
@@ -1006,6 +1022,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["markingTakeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/wall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wallShow"];
+        put: operations["wallPut"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2809,6 +2841,7 @@ export interface components {
             face: components["schemas"]["Face"];
             answers: components["schemas"]["LookoutOneAnswerView"][];
             groups: components["schemas"]["LookoutAnswerGroupView"][];
+            shift: components["schemas"]["LookoutShiftView"] | null;
         };
         LookoutRowView: {
             studentId: string;
@@ -2831,6 +2864,12 @@ export interface components {
             call: components["schemas"]["SittingCallView"] | null;
             stirredAt: string | null;
         };
+        LookoutShiftView: {
+            toKey: number;
+            fromKey: number;
+            keptKey: number;
+            keptOther: number;
+        };
         LookoutStudentWorkView: {
             sittingId: string;
             student: string;
@@ -2843,6 +2882,33 @@ export interface components {
             answers: components["schemas"]["LookoutWorkAnswerView"][];
             late: components["schemas"]["LookoutWorkAnswerView"][];
             aside: components["schemas"]["LookoutAsideView"][];
+        };
+        LookoutWallInput: {
+            entry?: string | null;
+            key?: boolean;
+        };
+        LookoutWallOptionView: {
+            letter: string;
+            text: string;
+            first: number | null;
+            now: number;
+            key: boolean | null;
+        };
+        LookoutWallView: {
+            live: number;
+            title: string;
+            classes: string[];
+            codes: string[];
+            expected: number;
+            joined: number;
+            done: number;
+            entry: string | null;
+            number: number;
+            prompt: string;
+            options: components["schemas"]["LookoutWallOptionView"][];
+            answered: number;
+            answeredFirst: number | null;
+            keyShown: boolean;
         };
         LookoutWorkAnswerView: {
             entry: string;
@@ -6714,6 +6780,70 @@ export interface operations {
             };
         };
     };
+    wallCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wallForget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     regroupKeep: {
         parameters: {
             query?: never;
@@ -7617,6 +7747,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MarkingReturnedView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wallShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    wallPut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutWallInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

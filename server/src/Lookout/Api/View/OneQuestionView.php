@@ -12,6 +12,7 @@ final readonly class OneQuestionView
     /**
      * @param array<string, mixed>  $face    under the names as they are written
      * @param list<OneAnswerView>   $answers by name of their students
+     * @param ShiftView|null        $shift   what moved since the first count, where there was one
      * @param list<AnswerGroupView> $groups  options in their order, or like answers, the largest group first
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class OneQuestionView
         public array $face,
         public array $answers,
         public array $groups,
+        public ?ShiftView $shift,
     ) {
     }
 }
