@@ -6,6 +6,7 @@ import { useLive, type ToStaff } from '@/lib/live'
 import { Rich } from '@/lib/Rich'
 import { applyTheme } from '@/lib/theme'
 import { Failed, Loading } from '@/ui/States'
+import './wall.css'
 
 type Option = Schemas['LookoutWallOptionView']
 /** Thirty students who answer at once are drawn together. */
@@ -57,47 +58,47 @@ export default function Wall() {
   if (!wall.data) return <Failed error={wall.error} retry={() => void wall.refetch()} />
   const w = wall.data
   return (
-    <div className="flex min-h-dvh bg-ground text-ink">
-      <span aria-hidden className="w-6 shrink-0 border-r-2" />
-      <main className="flex min-w-0 flex-1 flex-col gap-8 px-10 py-8 text-[32px] leading-snug">
-        <header className="flex flex-wrap items-baseline gap-x-10 gap-y-2">
-          <span className="min-w-0 flex-1 text-quiet">
+    <div className="wall">
+      <span aria-hidden className="wall-rail" />
+      <main className="wall-board">
+        <header className="wall-line">
+          <span className="wall-quiet wall-wide">
             {w.title}
             {w.classes.length > 0 ? ` · ${w.classes.join(', ')}` : ''}
           </span>
           {w.codes.length > 0 ? (
-            <span className="text-quiet">
-              join with <b className="ml-2 font-head text-[48px] tracking-[0.14em] text-ink">{w.codes.join(' · ')}</b>
+            <span className="wall-quiet">
+              join with <b className="wall-code">{w.codes.join(' · ')}</b>
             </span>
           ) : null}
         </header>
         {w.entry === null ? (
-          <div className="flex flex-1 flex-col items-center justify-center gap-4">
-            <p className="font-head text-[96px] leading-none font-semibold tabular-nums">
-              {w.joined} <span className="text-[48px] text-quiet">of {w.expected} here</span>
+          <div className="wall-here">
+            <p className="wall-big">
+              {w.joined} <span className="wall-quiet">of {w.expected} here</span>
             </p>
-            <p className="text-quiet tabular-nums">{w.done} handed in</p>
+            <p className="wall-quiet">{w.done} handed in</p>
           </div>
         ) : (
           <>
-            <h1 className="font-head text-[44px] leading-tight font-semibold">
+            <h1 className="wall-asks">
               <Rich html={w.prompt} />
             </h1>
             {w.options.length > 0 ? <Split options={w.options} /> : null}
-            <footer className="mt-auto flex flex-wrap items-baseline gap-x-10">
+            <footer className="wall-line wall-foot">
               {w.answeredFirst !== null ? (
                 <>
-                  <span className="flex items-center gap-4">
-                    <span aria-hidden className="h-5 w-16 border-2 border-dashed border-ink" />
+                  <span>
+                    <span aria-hidden className="wall-before" />
                     first count
                   </span>
-                  <span className="flex items-center gap-4">
-                    <span aria-hidden className="h-5 w-16 bg-ink" />
+                  <span>
+                    <span aria-hidden className="wall-after" />
                     after the talk
                   </span>
                 </>
               ) : null}
-              <span className="ml-auto tabular-nums">
+              <span className="wall-last">
                 <b>{w.answered}</b> of {w.expected} answered
               </span>
             </footer>
@@ -105,7 +106,7 @@ export default function Wall() {
         )}
         {live === 'lost' ? <p role="status">The wall stands still: no connection.</p> : null}
       </main>
-      <span aria-hidden className="w-6 shrink-0 border-l-2" />
+      <span aria-hidden className="wall-rail wall-right" />
     </div>
   )
 }
@@ -114,38 +115,38 @@ export default function Wall() {
 function Split({ options }: { options: Option[] }) {
   const most = Math.max(1, ...options.flatMap((o) => [o.now, o.first ?? 0]))
   return (
-    <table className="w-full border-t-2">
+    <table className="wall-split">
       <caption className="sr-only">How many picked each option</caption>
       <tbody>
         {options.map((o) => (
-          <tr key={o.letter} className="border-b-2">
-            <th scope="row" className="w-[45%] py-4 pr-6 text-left align-middle font-normal">
-              <span className="flex items-baseline gap-8">
-                <b className="font-head">{o.letter}</b>
-                <span className="min-w-0">
+          <tr key={o.letter}>
+            <th scope="row">
+              <span className="wall-option">
+                <b>{o.letter}</b>
+                <span>
                   <Rich html={o.text} />
                 </span>
-                {o.key ? <span className="font-semibold whitespace-nowrap">✓ key</span> : null}
+                {o.key ? <span className="wall-key">✓ key</span> : null}
               </span>
             </th>
-            <td className="py-4 align-middle">
+            <td>
               {o.first !== null ? (
                 <span
                   aria-hidden
-                  className="mb-1 block h-5 border-2 border-dashed border-ink"
+                  className="wall-before"
                   style={{ width: `${(100 * o.first) / most}%`, opacity: o.first > 0 ? 1 : 0 }}
                 />
               ) : null}
-              <span aria-hidden className="block h-6 bg-ink" style={{ width: `${(100 * o.now) / most}%` }} />
+              <span aria-hidden className="wall-after" style={{ width: `${(100 * o.now) / most}%` }} />
             </td>
-            <td className="w-40 py-4 pl-6 text-right align-middle whitespace-nowrap tabular-nums">
+            <td className="wall-n">
               {o.first !== null ? (
-                <span className="mr-5 text-quiet">
+                <span className="wall-quiet">
                   {o.first}
                   <span className="sr-only"> at the first count, now</span>
                 </span>
               ) : null}
-              <b className="text-[44px]">{o.now}</b>
+              <b>{o.now}</b>
             </td>
           </tr>
         ))}

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
-import { plural, timeOfDay } from '@/lib/format'
+import { timeOfDay } from '@/lib/format'
 import { useLive, type ToStudents } from '@/lib/live'
 import { useSessionEnded } from '@/lib/session'
 import { placeOf, MediaProvider } from '@/media/place'
@@ -109,16 +109,8 @@ export default function Sit() {
   }
   // Answers are kept by themselves; a file that has not arrived belongs to no answer yet.
   const handIn = async (visit: number) => {
-    const { waiting } = await import('@/media/waiting')
-    const left = await waiting()
-      .count(id)
-      .catch(() => 0)
-    if (left > 0) {
-      toast(`${plural(left, 'file')} not sent yet. Go back to the question: it is sent there, or can be given up.`, {
-        bad: true,
-      })
-      return
-    }
+    const { someAreNotSent } = await import('./notSent')
+    if (await someAreNotSent(id)) return
     await act(() => take(api.POST('/api/me/sittings/{id}/hand-in', { ...path, body: { visit } })))
   }
   const driver: Driver = {
@@ -164,17 +156,7 @@ export default function Sit() {
       ),
     goOn: () => act(() => take(api.POST('/api/me/sittings/{id}/go-on', { ...path, body: { visit: view.visit } }))),
     handIn: () => handIn(view.visit),
-    call: (step, asked) =>
-      act(() =>
-        take(
-          asked
-            ? api.PUT('/api/me/sittings/{id}/call', {
-                ...path,
-                body: { id: crypto.randomUUID(), entry: step.entry, ...asked },
-              })
-            : api.DELETE('/api/me/sittings/{id}/call', path),
-        ),
-      ),
+    call: (step, asked) => act(async () => (await import('./atWork')).call(id, step.entry, asked)),
   }
   return (
     <>

@@ -74,7 +74,7 @@ describe('A student at work', () => {
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2')
     await user.click(button('Mend it'))
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('3')
-    expect(screen.getByText(/has changed this question since you answered it/)).toBeTruthy()
+    expect(await screen.findByText(/has changed this question since you answered it/)).toBeTruthy()
   })
 
   it('sees one question at a time and may leave it for now', async () => {

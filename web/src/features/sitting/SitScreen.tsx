@@ -20,9 +20,11 @@ const source = () => import('@/media/SourcePage').then((it) => it.SourcePage)
 const lookOver = () => import('./LookOver').then((it) => it.LookOver)
 const howSure = () => import('./HowSure').then((it) => it.HowSure)
 const told = () => import('@/answers/Told').then((it) => it.Told)
-const InTheRoom = later(() => import('./InTheRoom').then((it) => it.InTheRoom))
-const Notes = later(() => import('./Notes').then((it) => it.Notes))
-const AskDialog = later(() => import('./AskDialog').then((it) => it.AskDialog))
+const atWork = () => import('./atWork')
+const InTheRoom = later(() => atWork().then((it) => it.InTheRoom))
+const Notes = later(() => atWork().then((it) => it.Notes))
+const AskDialog = later(() => atWork().then((it) => it.AskDialog))
+const Mended = later(() => atWork().then((it) => it.Mended))
 const LookOver = later(lookOver)
 const HowSure = later(howSure)
 const Told = later(told)
@@ -273,11 +275,7 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
                         <Rich html={hint} />
                       </div>
                     ))}
-                    {step.mended ? (
-                      <p className="rounded border border-blue p-3">
-                        Your teacher has changed this question since you answered it. Your answer is kept.
-                      </p>
-                    ) : null}
+                    {step.mended ? <Mended /> : null}
                     {step.told ? <Told step={step} /> : null}
                   </div>
                 ) : null}
