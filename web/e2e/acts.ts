@@ -47,14 +47,27 @@ export async function pickFrom(field: Locator, label: string | RegExp) {
   await expect(field.page().getByRole('listbox')).toHaveCount(0)
 }
 
-/** A class of one, with what stands on the slip: made by the program where a journey is about other screens. */
+/** What the program does where a journey is about other screens. */
+export async function called(page: Page, method: string, path: string, data?: object) {
+  const answer = await page.request.fetch(`/api${path}`, { method, data, headers: { 'X-Chalk-Ladder': '1' } })
+  expect(answer.ok(), `${method} ${path}: ${await answer.text()}`).toBe(true)
+  return answer.json()
+}
+
+/** A class, with what stands on its slips. */
+export async function classOf(page: Page, className: string, names: string[]) {
+  const { id } = await called(page, 'POST', '/classes', { name: className })
+  await called(page, 'POST', `/classes/${id}/roster`, { text: names.join('\n') })
+  const { code, students } = await called(page, 'GET', `/classes/${id}`)
+  const pins: Record<string, string> = {}
+  for (const student of students)
+    pins[student.name] = (await called(page, 'POST', `/classes/${id}/students/${student.id}/pin`)).pin
+  return { id, code, pins }
+}
+
 export async function classOfOne(page: Page, className: string, student: string) {
-  const headers = { 'X-Chalk-Ladder': '1' }
-  const { id } = await (await page.request.post('/api/classes', { data: { name: className }, headers })).json()
-  await page.request.post(`/api/classes/${id}/roster`, { data: { text: student }, headers })
-  const { code, students } = await (await page.request.get(`/api/classes/${id}`)).json()
-  const fresh = await page.request.post(`/api/classes/${id}/students/${students[0].id}/pin`, { headers })
-  return { id, code, pin: (await fresh.json()).pin }
+  const { id, code, pins } = await classOf(page, className, [student])
+  return { id, code, pin: pins[student] ?? '' }
 }
 
 /** A paper of the demo's, handed to a class of one by the program; the handout's id. */

@@ -1,0 +1,144 @@
+import { expect, test, type Page } from '@playwright/test'
+import { axeClean, called, classOf, handTo, join, kept, onPhone, signIn } from './acts'
+
+const NAMES = ['Ada Lind', 'Ben Roe', 'Cleo Mar']
+
+test('a lesson: three students at work, a call, a note, a hold, two counts on the wall', async ({ browser, page }) => {
+  await signIn(page, 'Maren Ostrander')
+  const room = await classOf(page, '8 Dunlin', NAMES)
+  const handout = await handTo(page, room.id, 'Heights of tide')
+  const students: Page[] = []
+  for (const name of NAMES) {
+    const phone = await onPhone(browser)
+    await join(phone, room.code, name, room.pins[name] ?? '')
+    await phone.getByRole('button', { name: 'Begin' }).click()
+    await expect(phone.getByRole('radio').first()).toBeVisible()
+    students.push(phone)
+  }
+  const [ada, ben, cleo] = students as [Page, Page, Page]
+
+  // A call reaches the Lookout; a note goes back and the question stays where it is.
+  await ada.getByRole('button', { name: 'Ask your teacher' }).click()
+  await ada.getByLabel(/^A line of words/).fill('from high or from low?')
+  await axeClean(ada)
+  await ada.getByRole('button', { name: 'Ask', exact: true }).click()
+  await page.goto(`/lookout/${handout}`)
+  const calls = page.getByRole('heading', { name: 'Calls' }).locator('..')
+  await expect(calls).toContainText('from high or from low?')
+  await axeClean(page)
+  await calls.getByRole('button', { name: /^Ada Lind/ }).click()
+  const before = await ada.getByText('What is the range of the tide?').boundingBox()
+  await page.getByLabel('A note to Ada Lind').fill('Take low from high.')
+  await page.keyboard.press('Enter')
+  await expect(ada.getByText('Take low from high.')).toBeVisible()
+  expect(await ada.getByText('What is the range of the tide?').boundingBox()).toEqual(before)
+  await expect(ben.getByText('Take low from high.')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Seen to' }).click()
+  await expect(ada.getByRole('button', { name: 'Ask your teacher' })).toBeVisible()
+
+  // All are held by one key; what was picked is kept.
+  await ben.getByText('3.8 m').click()
+  await kept(ben)
+  await page.getByRole('button', { name: 'Put away' }).first().click()
+  await page.getByRole('button', { name: 'Hold all' }).click()
+  await page.getByLabel(/^Words on their screens/).fill('Eyes to the front')
+  await page.keyboard.press('Enter')
+  for (const phone of students)
+    await expect(phone.getByRole('alertdialog', { name: 'Stop and look up' })).toContainText('Eyes to the front')
+  await axeClean(cleo)
+  await page.getByRole('button', { name: 'Release all' }).click()
+  for (const phone of students) await expect(phone.getByRole('alertdialog')).toHaveCount(0)
+
+  // On the wall: a question, counted before the talk and after it; no name, and the key by an act of its own.
+  await cleo.getByText('5.4 m').click()
+  await kept(cleo)
+  const wall = await page.context().newPage()
+  await wall.goto(`/wall/${handout}`)
+  await expect(wall.getByText('3 of 3 here')).toBeVisible()
+  await page
+    .getByRole('columnheader', { name: /Range of the tide/ })
+    .getByRole('link')
+    .click()
+  await page.getByRole('button', { name: 'Show this question' }).click()
+  await expect(wall.getByRole('row', { name: /3\.8 m/ })).toContainText('1')
+  await page.getByRole('button', { name: 'Count, then let them talk' }).click()
+  await expect(wall.getByText('first count', { exact: true })).toBeVisible()
+  await cleo.getByText('3.8 m').click()
+  await kept(cleo)
+  await expect(page.getByText(/Since the first count 1 went to the key/)).toBeVisible()
+  await expect(wall.getByRole('row', { name: /3\.8 m/ })).toContainText('2')
+  for (const name of NAMES) await expect(wall.locator('body')).not.toContainText(name)
+  await expect(wall.getByText('✓ key')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Show the key' }).click()
+  await expect(wall.getByText('✓ key')).toBeVisible()
+  await axeClean(wall)
+  await axeClean(page)
+
+  // One is taken in before the others.
+  await page.goto(`/lookout/${handout}?student=`)
+  await page.getByRole('button', { name: 'Ben Roe' }).click()
+  await page.getByRole('button', { name: 'Take the work in' }).click()
+  await expect(ben.getByRole('heading', { name: 'Handed in' })).toBeVisible()
+  await expect(ada.getByRole('radio').first()).toBeVisible()
+})
+
+test('a question that is mended while it is sat reaches who has answered it, and comes back', async ({
+  browser,
+  page,
+}) => {
+  await signIn(page, 'Maren Ostrander')
+  const room = await classOf(page, '8 Sanderling', ['Ada Lind'])
+  const depth = {
+    version: 1,
+    type: 'choice',
+    title: 'The mended one',
+    prompt: '<p>How far does the tide fall?</p>',
+    points: '1',
+    skill: null,
+    hint: '',
+    explanation: '',
+    rule: {
+      options: [
+        { id: 'a', text: '<p>3.8 m</p>', key: true, feedback: '', misconception: null },
+        { id: 'b', text: '<p>5.4 m</p>', key: false, feedback: '', misconception: null },
+      ],
+    },
+  }
+  const item = await called(page, 'POST', '/items', { item: depth })
+  const paper = await called(page, 'POST', '/papers', {
+    paper: {
+      version: 1,
+      title: 'A paper that is mended',
+      mastery: null,
+      sections: [
+        {
+          id: 's1',
+          title: 'All',
+          route: null,
+          entries: [{ id: 'e1', kind: 'question', item: item.id, points: '1' }],
+        },
+      ],
+    },
+  })
+  await called(page, 'POST', `/papers/${paper.id}/publish`, { version: paper.version })
+  const handout = await handTo(page, room.id, 'A paper that is mended')
+  const phone = await onPhone(browser)
+  await join(phone, room.code, 'Ada Lind', room.pins['Ada Lind'] ?? '')
+  await phone.getByRole('button', { name: 'Begin' }).click()
+  await phone.getByText('3.8 m').click()
+  await kept(phone)
+  const prompt = '<p>How far does the tide fall? Look at the tide pole.</p>'
+  await called(page, 'PUT', `/items/${item.id}`, { item: { ...depth, prompt }, version: item.version })
+  await called(page, 'POST', `/papers/${paper.id}/publish`, { version: paper.version })
+
+  await page.goto(`/lookout/${handout}`)
+  await page.getByRole('button', { name: 'See what it would change' }).click()
+  await expect(page.getByText('another wording')).toBeVisible()
+  await axeClean(page)
+  await page.getByRole('button', { name: 'Give it to 1 student at work' }).click()
+  await expect(phone.getByText('Look at the tide pole.')).toBeVisible()
+  await expect(phone.getByText(/has changed this question since you answered it/)).toBeVisible()
+  await expect(phone.getByRole('radio', { name: /3\.8 m/ })).toBeChecked()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(phone.getByText('Look at the tide pole.')).toHaveCount(0)
+})
