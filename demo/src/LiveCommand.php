@@ -73,9 +73,10 @@ final class LiveCommand extends Command
             $student = $students[$id];
             try {
                 $more = $this->sitter->step($student['sim'], $student['user'], $handout, $slugs, ++$counter);
+                $this->sitter->perhapsCall($student['sim'], $student['user'], $handout);
             } catch (Problem $problem) {
-                // Closed, or already handed in: this student is done.
-                $more = false;
+                // Held, they go on later; closed, or handed in already, they are done.
+                $more = $this->sitter->isAtWork($student['user'], $handout);
             }
             $this->dispatcher->dispatch(new TerminateEvent($this->kernel, new Request(), new Response()), KernelEvents::TERMINATE);
             if ($more) {

@@ -7,6 +7,7 @@ namespace ChalkLadder\Demo;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Roster\StudentUser;
+use ChalkLadder\Server\Sitting\Api\Input\CallInput;
 use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -14,15 +15,25 @@ use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\Talk;
+use ChalkLadder\Server\Sitting\ReadModel\WorkList;
 use ChalkLadder\Server\Sitting\Sittings;
+use ChalkLadder\Server\Sitting\Talking;
 use Symfony\Component\Uid\Uuid;
 
 /** Lets a simulated student sit, through the same acts as a real one. */
 final readonly class Sitter
 {
+    /** How likely somebody asks after a step. */
+    private const CALLS = 0.08;
+    private const CALLED = ['Do I take it away from high or low?', 'Which hour is the third?', '', 'Is it metres or feet?'];
+
     public function __construct(
         private Sittings $sittings,
         private SittingReader $reader,
+        private WorkList $list,
+        private Talk $talk,
+        private Talking $talking,
         private Scenario $scenario,
         private Handwork $handwork,
     ) {
@@ -71,6 +82,31 @@ final readonly class Sitter
         $this->sittings->handIn($user, $view->id, new VisitInput($view->visit));
     }
 
+    public function isAtWork(StudentUser $user, string $handoutId): bool
+    {
+        return $this->list->attempts($user->id, $handoutId)[0] !== null;
+    }
+
+    /** Now and then somebody asks for the teacher, and lets it be a question later. */
+    public function perhapsCall(SimulatedStudent $student, StudentUser $user, string $handoutId): void
+    {
+        [$open] = $this->list->attempts($user->id, $handoutId);
+        if ($open === null) {
+            return;
+        }
+        if ($this->talk->call($open) !== null) {
+            $this->talking->neverMind($user, $open);
+        } elseif ($student->chance() < self::CALLS) {
+            $words = self::CALLED[(int) floor($student->chance() * count(self::CALLED))] ?? '';
+            $this->talking->call($user, $open, new CallInput(
+                Uuid::v7()->toRfc4122(),
+                $words === '' ? 'look' : 'stuck',
+                $this->sittings->show($user, $open)->at ?? '',
+                $words,
+            ));
+        }
+    }
+
     /**
      * One step of a live sitting: opens it, answers the next question, goes on, or hands in. False when there is nothing left.
      *
@@ -79,6 +115,9 @@ final readonly class Sitter
     public function step(SimulatedStudent $student, StudentUser $user, string $handoutId, array $slugs, int $counter): bool
     {
         $view = $this->sittings->open($user, $handoutId);
+        if ($view->hold !== null) {
+            return true;
+        }
         $todo = array_values(array_filter(self::openSteps($view), static fn (StepView $s): bool => $s->counter === 0));
         if ($todo !== []) {
             $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');

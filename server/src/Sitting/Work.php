@@ -6,8 +6,10 @@ namespace ChalkLadder\Server\Sitting;
 
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Handout\HandsInWork;
+use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
+use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
 use ChalkLadder\Server\Sitting\ReadModel\Aside;
@@ -58,14 +60,22 @@ final readonly class Work implements HandsInWork
     }
 
     /** Takes in what is there of one student, who is still at it. */
-    public function takeOneIn(string $teamId, string $sittingId): void
+    public function takeOneIn(StaffUser $who, string $sittingId): void
     {
-        $this->transaction->run(function () use ($teamId, $sittingId): void {
-            $sitting = $this->held($teamId, $sittingId);
+        $this->transaction->run(function () use ($who, $sittingId): void {
+            $sitting = $this->held($who->teamId, $sittingId);
             if ($sitting->state() !== SittingState::Open) {
                 throw Problem::conflict('This work is handed in already.', 'Nothing was altered.');
             }
             $this->takeIn($sitting->handoutId(), [$sitting], Sitting::BY_TEACHER);
+            $this->transaction->note(new Acted(
+                $who->teamId,
+                $who->id,
+                'take in',
+                'handout',
+                $sitting->handoutId(),
+                ['student' => $sitting->studentId()],
+            ));
             $this->push->send(Push::students($sitting->handoutId()), ['kind' => 'closed']);
         });
     }

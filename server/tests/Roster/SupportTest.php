@@ -37,7 +37,14 @@ final class SupportTest extends ApiCase
         $roster = $this->as($this->world->teacher)->get('PUT', $this->path, ['largerText' => true, 'fewerOptions' => 1]);
         $of = array_column((array) $roster->at('students'), 'support', 'name');
         self::assertSame(
-            ['readAloud' => false, 'largerText' => true, 'lineFocus' => false, 'wordNotes' => false, 'fewerOptions' => 1],
+            [
+                'readAloud' => false,
+                'largerText' => true,
+                'lineFocus' => false,
+                'wordNotes' => false,
+                'fewerOptions' => 1,
+                'extraTime' => 0,
+            ],
             $of['Ada Okafor'],
         );
         self::assertNull($of['Cleo Marsh']);

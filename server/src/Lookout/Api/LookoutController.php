@@ -76,7 +76,7 @@ final readonly class LookoutController
     #[IsGranted('ROLE_TEACHER')]
     public function takeIn(#[CurrentUser] StaffUser $who, string $id): StudentWorkView
     {
-        $this->sittings->takeOneIn($who->teamId, $id);
+        $this->sittings->takeOneIn($who, $id);
 
         return $this->work->show($who->teamId, $id);
     }
