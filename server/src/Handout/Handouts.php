@@ -104,7 +104,9 @@ final readonly class Handouts implements WelcomesMembers
             $edition = $this->editions->ofTeam($who->teamId, $input->editionId)
                 ?? throw Problem::invalid(['editionId' => 'Choose a published paper.']);
             $classes = array_values(array_unique($input->classes));
+            $without = array_values(array_map(strtolower(...), $input->without));
             $students = $this->students->among($who->teamId, $classes, array_values($input->students));
+            $students = array_values(array_diff($students, $without));
             if ($students === []) {
                 throw Problem::invalid(['classes' => 'Choose at least one class with students, or single students.']);
             }
@@ -114,7 +116,7 @@ final readonly class Handouts implements WelcomesMembers
                 $edition->paper()->title,
                 Conditions::fromArray($input->conditions),
                 $input->window(),
-                $classes,
+                array_fill_keys($classes, $without),
                 $students,
                 $groupId,
                 $input->requestId,

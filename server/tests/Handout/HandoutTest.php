@@ -11,6 +11,20 @@ use Symfony\Component\Uid\Uuid;
 
 final class HandoutTest extends ApiCase
 {
+    public function testSomeOfAClassAreLeftOutAndStayOutWhenSomebodyJoinsIt(): void
+    {
+        $ada = $this->world->students['Ada Okafor']->id;
+        $id = $this->as($this->world->teacher)->get('POST', '/handouts', [
+            'editionId' => $this->world->editionId, 'classes' => [$this->world->classId], 'without' => [$ada],
+            'requestId' => '0190a0a0-0000-7000-8000-0000000000b9',
+        ])->text('id');
+        $names = fn (): array => $this->as($this->world->teacher)->get('GET', "/handouts/$id/lookout")->column('rows', 'name');
+        self::assertSame(['Benoît Larsen', 'Cleo Marsh'], $names());
+        $this->get('POST', '/classes/'.$this->world->classId.'/roster', ['text' => 'Dee Fox']);
+        self::assertSame(['Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $names());
+        $this->as($this->world->students['Ada Okafor'])->refused(404, 'POST', "/me/handouts/$id/open");
+    }
+
     public function testAHandoutSaysWhoIsExpectedAndHowFarTheyAre(): void
     {
         $handout = $this->handOut();

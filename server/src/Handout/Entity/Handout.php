@@ -48,7 +48,7 @@ class Handout implements Root, TeamOwned
     protected Collection $students;
 
     /**
-     * @param list<string> $classes  ids
+     * @param array<string, list<string>> $classes ids, each with those of its students who are not handed it
      * @param list<string> $students ids of everybody who is handed it, those of the classes included
      * @param string|null  $groupId  of a kept grouping, where this is a group's follow-up
      * @param string|null  $followsId    the handout that this one follows by itself, with what its paper says comes next
@@ -81,7 +81,11 @@ class Handout implements Root, TeamOwned
     ) {
         $this->id = Id::fresh();
         $this->setWindow($window);
-        $this->classes = new ArrayCollection(array_map(fn (string $c): HandoutClass => new HandoutClass($this, $c), $classes));
+        $this->classes = new ArrayCollection(array_map(
+            fn (string $c, array $without): HandoutClass => new HandoutClass($this, $c, $without),
+            array_keys($classes),
+            $classes,
+        ));
         $this->students = new ArrayCollection(array_map(fn (string $s): HandoutStudent => new HandoutStudent($this, $s), $students));
         $this->note(new Acted($teamId, $madeBy, 'hand out', 'handout', $this->id, ['students' => count($students)]));
     }

@@ -19,6 +19,9 @@ class HandoutClass
         #[ORM\Id]
         #[ORM\Column(name: 'class_id', type: 'guid')]
         protected string $classId,
+        /** @var list<string> ids of its students who are not handed it */
+        #[ORM\Column(type: 'uuid_list')]
+        protected array $without = [],
     ) {
     }
 }

@@ -77,7 +77,8 @@ final readonly class HandoutReader extends ReadModel
     {
         $this->run('INSERT INTO handout_student (handout_id, student_id) SELECT hc.handout_id, m.student_id FROM handout_class hc
             JOIN handout h ON h.id = hc.handout_id AND NOT '.HandoutTables::CLOSED.'
-            JOIN '.RosterTables::MEMBERS.' m ON m.class_id = hc.class_id WHERE hc.class_id = :class ON CONFLICT DO NOTHING', [
+            JOIN '.RosterTables::MEMBERS.' m ON m.class_id = hc.class_id AND m.student_id <> ALL(hc.without)
+            WHERE hc.class_id = :class ON CONFLICT DO NOTHING', [
             'class' => $classId,
             'now' => Moment::stored($now),
         ]);

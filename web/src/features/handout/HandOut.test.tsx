@@ -74,6 +74,54 @@ describe('Handing out', () => {
     expect(screen.getByText(/· to 55 students$/)).toBeTruthy()
   })
 
+  it('leaves some of a class out', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByLabelText('8 Tern, 27 students'))
+    await user.click(screen.getByRole('button', { name: 'all but some of 8 Tern' }))
+    await user.click(await screen.findByRole('checkbox', { name: 'Alba' }))
+    expect(screen.getByText('without Alba')).toBeTruthy()
+    expect(screen.getByText(/· to 26 students$/)).toBeTruthy()
+    await user.click(go())
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts')).toMatchObject([{ classes: ['c2'], students: [], without: ['s1'] }]),
+    )
+  })
+
+  it('hands out the same again, with its conditions and the latest edition', async () => {
+    serve({
+      ...base,
+      'GET /api/handouts': {
+        handouts: [
+          {
+            id: 'h7',
+            paperId: 'Tides',
+            visible: true,
+            opensAt: null,
+            closesAt: null,
+            conditions: {
+              attempts: 3,
+              counts: 'latest',
+              shuffleQuestions: true,
+              shuffleOptions: false,
+              feedback: 'at once',
+              minutes: 40,
+            },
+          },
+        ],
+      },
+    })
+    const user = open('/handouts/new?like=h7')
+    expect(((await screen.findByLabelText('Attempts')) as HTMLInputElement).value).toBe('3')
+    expect((screen.getByLabelText('Minutes') as HTMLInputElement).value).toBe('40')
+    await user.click(screen.getByLabelText('8 Kestrel, 28 students'))
+    await user.click(go())
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts')).toMatchObject([
+        { editionId: 'ed1', classes: ['c1'], conditions: { attempts: 3, minutes: 40, feedback: 'at once' } },
+      ]),
+    )
+  })
+
   it('sends every condition, and goes to the Lookout', async () => {
     const user = open('/handouts/new?edition=ed1')
     await user.click(await screen.findByLabelText('8 Kestrel, 28 students'))

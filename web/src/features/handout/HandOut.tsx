@@ -6,7 +6,8 @@ import { ask } from '@/lib/queries'
 import { api, take } from '@/lib/api/client'
 import { useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
-import { fromLocal } from '@/lib/locale'
+import type { Handout } from '@/lib/handouts'
+import { fromLocal, toLocal } from '@/lib/locale'
 import { PLAIN_CONDITIONS } from '@/lib/conditions'
 import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
@@ -17,9 +18,11 @@ import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
+import { moved } from './moved'
 import { OneStudent } from './OneStudent'
 import { TellingRail } from './TellingRail'
 import { TimeField } from './TimeField'
+import { ToWhom } from './ToWhom'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, windowShape } from './WindowFields'
 
@@ -27,31 +30,41 @@ const shape = z.object({
   editionId: z.string(),
   classes: z.array(z.string()),
   students: z.record(z.string(), z.string()),
+  without: z.record(z.string(), z.record(z.string(), z.string())),
   conditions: z.custom<typeof PLAIN_CONDITIONS>(),
   ...windowShape,
 })
 
-/** Gives a published paper to classes or single students, under conditions. */
+/** Gives a published paper to classes or single students, under conditions; the same again where another handout is named. */
 export default function HandOut() {
   const [params] = useSearchParams()
+  const like = params.get('like')
+  const handouts = useQuery({ ...ask.handouts(), enabled: like !== null })
+  const papers = useQuery(ask.papers())
+  if (like !== null && (handouts.isPending || papers.isPending)) return <Loading />
+  const before = handouts.data?.handouts.find((h) => h.id === like)
+  const paper = papers.data?.papers.find((p) => p.id === before?.paperId)
+  return <HandOutForm key={like} before={before} editionId={paper?.editionId ?? params.get('edition') ?? ''} />
+}
+
+function HandOutForm({ before, editionId: first }: { before: Handout | undefined; editionId: string }) {
   const navigate = useNavigate()
   const client = useQueryClient()
   const papers = useQuery(ask.papers())
   const classes = useQuery(ask.classes())
-  const [single, setSingle] = useState('')
-  const roster = useQuery({ ...ask.roster(single), enabled: single !== '' })
   const [at, setAt] = useState<Moment>('handed in')
   const [requestId] = useState(() => crypto.randomUUID())
   const form = useForm({
     shape,
     start: {
-      editionId: params.get('edition') ?? '',
+      editionId: first,
       classes: [],
       students: {},
-      conditions: PLAIN_CONDITIONS,
-      visible: true,
-      opensAt: '',
-      closesAt: '',
+      without: {},
+      conditions: before?.conditions ?? PLAIN_CONDITIONS,
+      visible: before?.visible ?? true,
+      opensAt: toLocal(moved(before?.opensAt)),
+      closesAt: toLocal(moved(before?.closesAt)),
     } as z.infer<typeof shape>,
     send: async (typed) => {
       const made = await take(
@@ -59,6 +72,7 @@ export default function HandOut() {
           body: {
             ...typed,
             students: Object.keys(typed.students),
+            without: typed.classes.flatMap((id) => Object.keys(typed.without[id] ?? {})),
             opensAt: fromLocal(typed.opensAt),
             closesAt: fromLocal(typed.closesAt),
             requestId,
@@ -70,7 +84,7 @@ export default function HandOut() {
       void navigate(typed.visible ? `/lookout/${made.id}` : '/handouts')
     },
   })
-  const { editionId, classes: chosen, students, conditions } = form.values
+  const { editionId, classes: chosen, students, without, conditions } = form.values
   const setConditions = (next: typeof conditions) => form.set('conditions', next)
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const takeBack = useWithdraw()
@@ -89,7 +103,8 @@ export default function HandOut() {
   }
   const count =
     classes.data.classes.filter((c) => chosen.includes(c.id)).reduce((sum, c) => sum + c.students, 0) +
-    Object.keys(students).length
+    Object.keys(students).length -
+    chosen.reduce((sum, id) => sum + Object.keys(without[id] ?? {}).length, 0)
   const target = [
     chosen.length > 0 ? plural(chosen.length, 'class', 'classes') : '',
     Object.keys(students).length > 0 ? plural(Object.keys(students).length, 'student') : '',
@@ -127,52 +142,16 @@ export default function HandOut() {
                 ...published.map((p) => ({ value: p.editionId ?? '', label: `${p.title}, edition ${p.edition}` })),
               ]}
             />
-            <div role="group" aria-label="To whom">
-              <h2 className="text-base">To whom</h2>
-              {classes.data.classes.map((c) => (
-                <div key={c.id} className="border-b py-1">
-                  <Tick
-                    label={`${c.name}, ${plural(c.students, 'student')}`}
-                    checked={chosen.includes(c.id)}
-                    onChange={(on) => form.set('classes', on ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
-                  />
-                  {chosen.includes(c.id) ? null : (
-                    <button
-                      type="button"
-                      aria-expanded={single === c.id}
-                      className="ml-6 text-sm text-blue underline"
-                      onClick={() => setSingle(single === c.id ? '' : c.id)}
-                    >
-                      single students<span className="sr-only"> of {c.name}</span>
-                    </button>
-                  )}
-                  {single === c.id && roster.data ? (
-                    <div className="max-h-56 overflow-auto pl-6" role="group" aria-label={`Students of ${c.name}`}>
-                      {roster.data.students.map((s) => (
-                        <Tick
-                          key={s.id}
-                          label={s.name}
-                          checked={s.id in students}
-                          onChange={(on) => {
-                            const next = { ...students }
-                            if (on) next[s.id] = s.name
-                            else delete next[s.id]
-                            form.set('students', next)
-                          }}
-                        />
-                      ))}
-                    </div>
-                  ) : null}
-                </div>
-              ))}
-              {classes.data.classes.length === 0 ? <p className="text-quiet">No class yet.</p> : null}
-              {form.fault('classes') ? (
-                <p className="text-sm font-semibold text-bad">✕ {form.fault('classes')}</p>
-              ) : null}
-              {Object.keys(students).length > 0 ? (
-                <p className="pt-2 text-sm">and {Object.values(students).join(', ')}</p>
-              ) : null}
-            </div>
+            <ToWhom
+              classes={classes.data.classes}
+              chosen={chosen}
+              students={students}
+              without={without}
+              fault={form.fault('classes')}
+              onClasses={(next) => form.set('classes', next)}
+              onStudents={(next) => form.set('students', next)}
+              onWithout={(next) => form.set('without', next)}
+            />
           </div>
         }
         rightLabel="What one of them sees"

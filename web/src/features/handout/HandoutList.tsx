@@ -111,6 +111,7 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Closes', h.closedAt ? moment(h.closedAt) : h.closesAt ? moment(h.closesAt) : 'when you close it'],
           ['Attempts', h.conditions.attempts > 1 ? `${h.conditions.attempts}, ${counts(h)}` : '1'],
           ['Questions', h.conditions.shuffleQuestions ? 'differently ordered' : 'in the paper’s order'],
+          ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],
           ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],
         ]}
       />
@@ -148,6 +149,9 @@ function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
           Results
         </Link>
       ) : null}
+      <Link className={link} to={`/handouts/new?like=${handout.id}`}>
+        Again …
+      </Link>
       {handout.status === 'closed' ? null : (
         <Button kind="quiet" size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
           Times

@@ -2682,6 +2682,7 @@ export interface components {
             opensAt?: string | null;
             closesAt?: string | null;
             requestId?: string;
+            without?: string[];
         };
         HandoutHandoutListView: {
             handouts: components["schemas"]["HandoutHandoutView"][];

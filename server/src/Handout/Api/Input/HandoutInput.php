@@ -16,6 +16,7 @@ final readonly class HandoutInput
      * @param list<string>         $students   ids of single students, beside the classes
      * @param array<string, mixed> $conditions
      * @param string               $requestId  made by the client, so that a double click hands out once
+     * @param list<string>         $without    ids of students of the classes who are not handed it
      */
     public function __construct(
         #[Assert\Uuid(message: 'Choose a published paper.')]
@@ -39,6 +40,9 @@ final readonly class HandoutInput
         #[Assert\Uuid]
         #[Assert\NotBlank]
         public string $requestId = '',
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
+        #[Assert\Count(max: 500)]
+        public array $without = [],
     ) {
     }
 
