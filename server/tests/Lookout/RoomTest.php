@@ -76,6 +76,8 @@ final class RoomTest extends ApiCase
         ]);
         $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$this->ada/go-on", ['visit' => 1]);
         $this->get('POST', "/me/sittings/$this->ada/hand-in", ['visit' => 2]);
+        self::assertNull($this->teacher('GET', "/handouts/$this->handout/lookout")->at('rows.0.call'), 'nobody waits who has handed in');
+        $this->as($this->world->students['Ada Okafor']);
         $this->refused(409, 'PUT', "/me/sittings/$this->ada/call", ['id' => '0190a0a0-0000-7000-8000-0000000000f9']);
     }
 

@@ -12,9 +12,9 @@ use ChalkLadder\Server\Sitting\Api\View\NoteView;
 /** What students and their teacher say to each other while there is work to do. */
 final readonly class Talk extends ReadModel
 {
-    /** The open calls of a handout's sittings, for a statement that knows a sitting `s`; as JSON or null. */
+    /** The call that waits, for a statement that knows a sitting `s`; as JSON or null. Nobody waits who has handed in. */
     public const OPEN_CALL = "(SELECT json_build_object('id', c.id, 'kind', c.kind, 'entry', c.entry, 'words', c.words, 'madeAt', c.made_at)
-        FROM student_call c WHERE c.sitting_id = s.id AND c.settled_at IS NULL)";
+        FROM student_call c WHERE c.sitting_id = s.id AND c.settled_at IS NULL AND s.state = 'open')";
     private const MOST = 30;
 
     /** The call of a sitting that waits for the teacher. */

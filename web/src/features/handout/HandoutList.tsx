@@ -150,7 +150,7 @@ function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
         </Link>
       ) : null}
       <Link className={link} to={`/handouts/new?like=${handout.id}`}>
-        Again …
+        Hand out again
       </Link>
       {handout.status === 'closed' ? null : (
         <Button kind="quiet" size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
