@@ -34,6 +34,12 @@ const route = (
   },
 })
 
+/** For what is never to be a copy from before: it is dropped, and what is fetched now is kept until the desk takes it. */
+const anew = <A extends Asked>(asked: A) => {
+  queryClient.removeQueries({ queryKey: asked.queryKey, exact: true })
+  return { ...asked, gcTime: 30_000 }
+}
+
 applyTheme()
 tellFaults()
 
@@ -93,7 +99,7 @@ const router = createBrowserRouter([
           route(
             'papers/:id',
             () => import('./PaperRoute'),
-            ({ id = '' }) => [ask.paper(id)],
+            ({ id = '' }) => [anew(ask.paper(id))],
           ),
           route('papers/:id/preview', () => import('./PreviewRoute')),
           route(

@@ -76,7 +76,14 @@ describe('A roster', () => {
     const dialog = within(screen.getByRole('dialog'))
     await user.click(dialog.getByRole('checkbox', { name: /largest letters/ }))
     await user.click(dialog.getByRole('button', { name: 'Keep it' }))
-    const none = { readAloud: false, largerText: false, lineFocus: false, wordNotes: false, fewerOptions: 0, extraTime: 0 }
+    const none = {
+      readAloud: false,
+      largerText: false,
+      lineFocus: false,
+      wordNotes: false,
+      fewerOptions: 0,
+      extraTime: 0,
+    }
     const said = await screen.findByText('The support of Ada Okafor is changed.')
     await user.click(within(said.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
     await waitFor(() => expect(bodies('PUT', path)).toEqual([{ ...none, largerText: true }, none]))
