@@ -25,7 +25,10 @@ final class RoomTest extends ApiCase
     public function testWhoIsHeldKeepsWhatTheyTypeAndGoesNoFurther(): void
     {
         $cleo = $this->open('Cleo Marsh');
-        $this->teacher('POST', "/handouts/$this->handout/hold", ['students' => [$this->world->students['Ada Okafor']->id], 'words' => 'Come to the front.']);
+        $this->teacher('POST', "/handouts/$this->handout/hold", [
+            'students' => [strtoupper($this->world->students['Ada Okafor']->id)],
+            'words' => 'Come to the front.',
+        ]);
         self::assertSame(['Come to the front.', null], [$this->sitting()->at('hold'), $this->sitting('Cleo Marsh', $cleo)->at('hold')]);
         self::assertSame([true, false, false], $this->teacher('GET', "/handouts/$this->handout/lookout")->column('rows', 'held'));
 
@@ -34,7 +37,8 @@ final class RoomTest extends ApiCase
             'entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'on its way'], 'counter' => 1, 'clientId' => 'x',
         ]]])->text('kept.0.fate'));
         foreach (['go-on', 'hand-in'] as $act) {
-            self::assertSame('Your teacher has asked you to stop.', $this->refused(409, 'POST', "/me/sittings/$this->ada/$act", ['visit' => 1])->text('title'));
+            $refused = $this->refused(409, 'POST', "/me/sittings/$this->ada/$act", ['visit' => 1]);
+            self::assertSame('Your teacher has asked you to stop.', $refused->text('title'));
         }
         $this->teacher('POST', "/handouts/$this->handout/release");
         $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$this->ada/go-on", ['visit' => 1]);
@@ -85,7 +89,8 @@ final class RoomTest extends ApiCase
     {
         $cleo = $this->open('Cleo Marsh');
         $to = $this->world->students['Ada Okafor']->id;
-        $this->teacher('POST', "/handouts/$this->handout/notes", ['id' => self::NOTE, 'student' => $to, 'entry' => 'e-text', 'words' => 'Look at the log.']);
+        $note = ['id' => self::NOTE, 'student' => $to, 'entry' => 'e-text', 'words' => 'Look at the log.'];
+        $this->teacher('POST', "/handouts/$this->handout/notes", $note);
         $this->teacher('POST', "/handouts/$this->handout/notes", ['id' => self::NOTE, 'student' => $to, 'words' => 'Look at the log.']);
         $this->teacher('POST', "/handouts/$this->handout/notes", ['id' => self::CALL, 'words' => 'Ten minutes more.']);
         $words = static fn (Json $sitting): array => array_map(static fn (Json $n): string => $n->text('words'), $sitting->list('notes'));

@@ -70,13 +70,13 @@ final readonly class HandoutController
     #[Route('/{id}/hold', methods: ['POST'])]
     public function hold(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] HoldInput $input = new HoldInput()): void
     {
-        $this->handouts->hold($who, $id, $input->students, $input->words);
+        $this->handouts->hold($who, $id, $input->students(), $input->words);
     }
 
     #[Route('/{id}/release', methods: ['POST'])]
     public function release(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] ReleaseInput $input = new ReleaseInput()): void
     {
-        $this->handouts->release($who, $id, $input->students);
+        $this->handouts->release($who, $id, $input->students());
     }
 
     #[Route('/{id}/close', methods: ['POST'])]

@@ -119,6 +119,7 @@ final readonly class LookoutRows extends ReadModel
             $r['held'],
             Moment::isoOrNull($r['due_at']),
             self::call($r['call']),
+            Moment::isoOrNull($r['opened_at']),
             Moment::isoOrNull($r['saved_at'] ?? $r['opened_at']),
         );
     }

@@ -28,8 +28,7 @@ export function Calls({
         {waiting.map((row) => (
           <li key={row.studentId} className="flex items-start gap-2 border-b py-2 text-[15px]">
             <button className="min-w-0 flex-1 text-left hover:underline" onClick={() => onOpen(row.studentId)}>
-              <b>{nameOf(row)}</b>
-              <span className="block text-quiet">{said(row, columns)}</span>
+              <b>{nameOf(row)}</b> <span className="block text-quiet">{said(row, columns)}</span>
               {row.call?.words ? <span className="block break-words">“{row.call.words}”</span> : null}
             </button>
             <Button size="small" onClick={() => onSettle(row)}>

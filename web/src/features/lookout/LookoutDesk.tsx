@@ -78,6 +78,8 @@ export default function LookoutDesk() {
     '2': { label: 'Sort by credit', run: () => setSort('credit') },
     '3': { label: 'Sort by progress', run: () => setSort('progress') },
     '4': { label: 'Sort by silence', run: () => setSort('silence') },
+    '5': { label: 'Sort by speed', run: () => setSort('speed') },
+    '6': { label: 'Sort by calls', run: () => setSort('calls') },
     w: { label: 'Open the wall', run: () => openWall() },
     h: { label: 'Hold all, or release them', run: () => turnHold() },
     j: { label: 'Next student', run: () => step(1) },
@@ -223,6 +225,8 @@ export default function LookoutDesk() {
                 { value: 'credit', label: 'by credit' },
                 { value: 'progress', label: 'by progress' },
                 { value: 'silence', label: 'by silence' },
+                { value: 'speed', label: 'by speed' },
+                { value: 'calls', label: 'by calls' },
               ]}
             />
           </div>

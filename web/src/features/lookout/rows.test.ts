@@ -18,6 +18,7 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   held: false,
   dueAt: null,
   call: null,
+  openedAt: null,
   stirredAt: null,
   ...change,
 })
@@ -34,6 +35,22 @@ describe('rows', () => {
     expect(['e1', 'e2', 'e3'].map((e) => isHere(one, e))).toEqual([false, true, false])
     expect(codeAt({ ...one, at: 'e1' }, 'e2')).toBe('blank')
     expect(isHere({ ...one, state: 'handed in' }, 'e2')).toBe(false)
+  })
+  it('sorts by speed and by calls, whoever has none of it at the end', () => {
+    const begun = { openedAt: '2026-11-27T10:00:00.000Z' }
+    const rows = [
+      row('none', { ...begun, stirredAt: begun.openedAt, cells: {} }),
+      row('slow', { ...begun, stirredAt: '2026-11-27T10:10:00.000Z' }),
+      row('fast', { ...begun, stirredAt: '2026-11-27T10:01:00.000Z' }),
+    ]
+    expect(sorted(rows, 'speed').map((r) => r.studentId)).toEqual(['fast', 'slow', 'none'])
+    const call = (madeAt: string) => ({ id: madeAt, kind: 'stuck', entry: 'e1', words: '', madeAt })
+    const calls = [
+      row('quiet'),
+      row('later', { call: call('2026-11-27T10:09:00.000Z') }),
+      row('first', { call: call('2026-11-27T10:02:00.000Z') }),
+    ]
+    expect(sorted(calls, 'calls').map((r) => r.studentId)).toEqual(['first', 'later', 'quiet'])
   })
   it('sorts by credit and progress', () => {
     const rows = [

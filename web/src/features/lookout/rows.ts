@@ -2,7 +2,7 @@ import type { Schemas } from '@/lib/api/client'
 import type { BarCode } from '@/ui/Bar'
 
 export type Row = Schemas['LookoutRowView']
-export type Sort = 'name' | 'credit' | 'progress' | 'silence'
+export type Sort = 'name' | 'credit' | 'progress' | 'speed' | 'silence' | 'calls'
 
 /** Puts a changed row into the picture; an older message than what is shown changes nothing. */
 export function merged(rows: Row[], next: Row): Row[] {
@@ -32,6 +32,8 @@ export function sorted(rows: Row[], by: Sort, hidden: ReadonlyMap<string, number
   const order: Record<Sort, (a: Row, b: Row) => number> = {
     name: () => 0,
     credit: (a, b) => share(b) - share(a),
+    speed: (a, b) => speed(b) - speed(a),
+    calls: (a, b) => called(a) - called(b),
     // Whoever has entered nothing for longest first; those who are done have nothing to enter.
     silence: (a, b) => still(a) - still(b),
     progress: (a, b) => answered(b) - answered(a) || Number(b.state !== 'expected') - Number(a.state !== 'expected'),
@@ -52,6 +54,16 @@ export const isHere = (row: Row, entry: string) => row.state === 'open' && row.a
 
 /** Asks for the teacher. */
 export const calling = (row: Row) => row.call !== null
+
+/** Answers a minute, from when they began to when they last entered something; below 0 where there is none. */
+function speed(row: Row): number {
+  if (!row.openedAt || !row.stirredAt || answered(row) === 0) return -1
+  const minutes = (Date.parse(row.stirredAt) - Date.parse(row.openedAt)) / 60_000
+  return answered(row) / Math.max(minutes, 1 / 60)
+}
+
+/** Whoever has waited longest first; at the end whoever asks for nothing. */
+const called = (row: Row) => (row.call ? Date.parse(row.call.madeAt) : Number.MAX_SAFE_INTEGER)
 
 /** Since when nothing has been entered; at the end whoever is not at work. */
 const still = (row: Row) =>

@@ -19,6 +19,7 @@ export const row = (name: string, change: Partial<Row> = {}): Row => ({
   held: false,
   dueAt: null,
   call: null,
+  openedAt: null,
   stirredAt: null,
   ...change,
 })

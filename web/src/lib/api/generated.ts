@@ -2863,6 +2863,7 @@ export interface components {
             held: boolean;
             dueAt: string | null;
             call: components["schemas"]["SittingCallView"] | null;
+            openedAt: string | null;
             stirredAt: string | null;
         };
         LookoutShiftView: {

@@ -18,4 +18,10 @@ final readonly class HoldInput
         public string $words = '',
     ) {
     }
+
+    /** @return list<string>|null */
+    public function students(): ?array
+    {
+        return $this->students === null ? null : array_values(array_map(strtolower(...), $this->students));
+    }
 }

@@ -16,4 +16,10 @@ final readonly class ReleaseInput
         public ?array $students = null,
     ) {
     }
+
+    /** @return list<string>|null */
+    public function students(): ?array
+    {
+        return $this->students === null ? null : array_values(array_map(strtolower(...), $this->students));
+    }
 }

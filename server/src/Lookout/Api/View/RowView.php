@@ -16,6 +16,7 @@ final readonly class RowView
      * @param bool                    $held   they are to stop
      * @param string|null             $dueAt  when the time that they have of their own is over
      * @param CallView|null           $call   what they ask of the teacher, while it waits
+     * @param string|null             $openedAt when they began
      * @param string|null             $stirredAt when they last entered something, or began
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class RowView
         public bool $held,
         public ?string $dueAt,
         public ?CallView $call,
+        public ?string $openedAt,
         public ?string $stirredAt,
     ) {
     }
