@@ -62,6 +62,14 @@ final readonly class Handouts implements WelcomesMembers
         return $this->reader->find($teamId, $id) ?? throw Problem::notFound('The handout');
     }
 
+    /** The same, with the handout as it is until the act ends. */
+    public function held(string $teamId, string $id): HandedOut
+    {
+        $this->locked($teamId, $id);
+
+        return $this->find($teamId, $id);
+    }
+
     /** What a student has been given; anything else is not found. */
     public function givenTo(string $studentId, string $id): HandedOut
     {

@@ -59,8 +59,9 @@ final readonly class Mending
     public function apply(StaffUser $who, string $handoutId, ?string $editionId): MendView
     {
         return $this->transaction->run(function () use ($who, $handoutId, $editionId): MendView {
+            // The handout before its work, as closing does it: two acts wait for each other instead of both waiting.
+            $handout = $this->handouts->held($who->teamId, $handoutId);
             $this->work->hold($handoutId);
-            $handout = $this->handouts->find($who->teamId, $handoutId);
             $edition = $this->target($handout, $editionId);
             if ($edition->id === $handout->edition->id) {
                 throw Problem::conflict('This is what they have already.', 'Nothing was altered.');

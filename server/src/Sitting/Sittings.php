@@ -79,8 +79,8 @@ final readonly class Sittings
     {
         $this->deadlines->keep();
         $id = $this->transaction->run(function () use ($who, $handoutId): string {
-            $handout = $this->handouts->givenTo($who->id, $handoutId);
             $this->list->hold($who->id, $handoutId);
+            $handout = $this->handouts->givenTo($who->id, $handoutId);
             [$open, $attempts] = $this->list->attempts($who->id, $handoutId);
             if ($open !== null) {
                 return $open;

@@ -136,9 +136,10 @@ final readonly class Work implements HandsInWork
         });
     }
 
-    /** All work of a handout stays as it is until the act ends. */
+    /** All work of a handout stays as it is until the act ends, and none is begun. */
     public function hold(string $handoutId): void
     {
+        $this->list->holdBeginning($handoutId);
         $this->sittings->ofHandout($handoutId, SittingState::cases());
     }
 

@@ -79,6 +79,12 @@ abstract readonly class ReadModel
         $this->row('SELECT pg_advisory_xact_lock(hashtextextended(:name, 0))', ['name' => $name]);
     }
 
+    /** Until the act ends, whoever {@see holdName()}s it waits; others who share it do not. */
+    protected function shareName(string $name): void
+    {
+        $this->row('SELECT pg_advisory_xact_lock_shared(hashtextextended(:name, 0))', ['name' => $name]);
+    }
+
     /**
      * @param array<string, mixed> $parameters
      *

@@ -85,10 +85,22 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
         return $overdue;
     }
 
-    /** Two devices of one student that begin at once do so one after the other. */
+    /** Two devices of one student that begin at once do so one after the other, and nobody begins while the edition is another. */
     public function hold(string $studentId, string $handoutId): void
     {
+        $this->shareName(self::beginning($handoutId));
         $this->holdName($studentId.$handoutId);
+    }
+
+    /** Nobody begins work of a handout until the act ends. */
+    public function holdBeginning(string $handoutId): void
+    {
+        $this->holdName(self::beginning($handoutId));
+    }
+
+    private static function beginning(string $handoutId): string
+    {
+        return 'begin '.$handoutId;
     }
 
     public function of(array $handoutIds): array
