@@ -5,7 +5,7 @@ const NAMES = ['Ada Lind', 'Ben Roe', 'Cleo Mar']
 
 test('a lesson: three students at work, a call, a note, a hold, two counts on the wall', async ({ browser, page }) => {
   await signIn(page, 'Maren Ostrander')
-  const room = await classOf(page, '8 Dunlin', NAMES)
+  const room = await classOf(page, '8 Lapwing', NAMES)
   const handout = await handTo(page, room.id, 'Heights of tide')
   const students: Page[] = []
   for (const name of NAMES) {
@@ -87,7 +87,7 @@ test('a question that is mended while it is sat reaches who has answered it, and
   page,
 }) => {
   await signIn(page, 'Maren Ostrander')
-  const room = await classOf(page, '8 Sanderling', ['Ada Lind'])
+  const room = await classOf(page, '8 Redshank', ['Ada Lind'])
   const depth = {
     version: 1,
     type: 'choice',
