@@ -2,11 +2,38 @@ import { expect, test, type Page } from '@playwright/test'
 import { axeClean, called, classOf, handTo, join, kept, onPhone, signIn } from './acts'
 
 const NAMES = ['Ada Lind', 'Ben Roe', 'Cleo Mar']
+const QUESTION = {
+  version: 1,
+  type: 'choice',
+  title: 'Fall of the tide',
+  prompt: '<p>How far does the tide fall?</p>',
+  points: '1',
+  skill: null,
+  hint: '',
+  explanation: '',
+  rule: {
+    options: [
+      { id: 'a', text: '<p>3.8 m</p>', key: true, feedback: '', misconception: null },
+      { id: 'b', text: '<p>5.4 m</p>', key: false, feedback: '', misconception: null },
+    ],
+  },
+}
+
+/** A published paper of one question: other journeys have the demo's to themselves. */
+async function paperOf(page: Page, title: string) {
+  const item = await called(page, 'POST', '/items', { item: QUESTION })
+  const entries = [{ id: 'e1', kind: 'question', item: item.id, points: '1' }]
+  const sections = [{ id: 's1', title: 'All', route: null, entries }]
+  const paper = await called(page, 'POST', '/papers', { paper: { version: 1, title, mastery: null, sections } })
+  await called(page, 'POST', `/papers/${paper.id}/publish`, { version: paper.version })
+  return { item, paper }
+}
 
 test('a lesson: three students at work, a call, a note, a hold, two counts on the wall', async ({ browser, page }) => {
   await signIn(page, 'Maren Ostrander')
   const room = await classOf(page, '8 Lapwing', NAMES)
-  const handout = await handTo(page, room.id, 'Heights of tide')
+  await paperOf(page, 'A paper for a lesson')
+  const handout = await handTo(page, room.id, 'A paper for a lesson')
   const students: Page[] = []
   for (const name of NAMES) {
     const phone = await onPhone(browser)
@@ -27,11 +54,11 @@ test('a lesson: three students at work, a call, a note, a hold, two counts on th
   await expect(calls).toContainText('from high or from low?')
   await axeClean(page)
   await calls.getByRole('button', { name: /^Ada Lind/ }).click()
-  const before = await ada.getByText('What is the range of the tide?').boundingBox()
+  const before = await ada.getByText('How far does the tide fall?').boundingBox()
   await page.getByLabel('A note to Ada Lind').fill('Take low from high.')
   await page.keyboard.press('Enter')
   await expect(ada.getByText('Take low from high.')).toBeVisible()
-  expect(await ada.getByText('What is the range of the tide?').boundingBox()).toEqual(before)
+  expect(await ada.getByText('How far does the tide fall?').boundingBox()).toEqual(before)
   await expect(ben.getByText('Take low from high.')).toHaveCount(0)
   await page.getByRole('button', { name: 'Seen to' }).click()
   await expect(ada.getByRole('button', { name: 'Ask your teacher' })).toBeVisible()
@@ -56,7 +83,7 @@ test('a lesson: three students at work, a call, a note, a hold, two counts on th
   await wall.goto(`/wall/${handout}`)
   await expect(wall.getByText('3 of 3 here')).toBeVisible()
   await page
-    .getByRole('columnheader', { name: /Range of the tide/ })
+    .getByRole('columnheader', { name: /Fall of the tide/ })
     .getByRole('link')
     .click()
   await page.getByRole('button', { name: 'Show this question' }).click()
@@ -88,39 +115,7 @@ test('a question that is mended while it is sat reaches who has answered it, and
 }) => {
   await signIn(page, 'Maren Ostrander')
   const room = await classOf(page, '8 Redshank', ['Ada Lind'])
-  const depth = {
-    version: 1,
-    type: 'choice',
-    title: 'The mended one',
-    prompt: '<p>How far does the tide fall?</p>',
-    points: '1',
-    skill: null,
-    hint: '',
-    explanation: '',
-    rule: {
-      options: [
-        { id: 'a', text: '<p>3.8 m</p>', key: true, feedback: '', misconception: null },
-        { id: 'b', text: '<p>5.4 m</p>', key: false, feedback: '', misconception: null },
-      ],
-    },
-  }
-  const item = await called(page, 'POST', '/items', { item: depth })
-  const paper = await called(page, 'POST', '/papers', {
-    paper: {
-      version: 1,
-      title: 'A paper that is mended',
-      mastery: null,
-      sections: [
-        {
-          id: 's1',
-          title: 'All',
-          route: null,
-          entries: [{ id: 'e1', kind: 'question', item: item.id, points: '1' }],
-        },
-      ],
-    },
-  })
-  await called(page, 'POST', `/papers/${paper.id}/publish`, { version: paper.version })
+  const { paper, item } = await paperOf(page, 'A paper that is mended')
   const handout = await handTo(page, room.id, 'A paper that is mended')
   const phone = await onPhone(browser)
   await join(phone, room.code, 'Ada Lind', room.pins['Ada Lind'] ?? '')
@@ -128,7 +123,7 @@ test('a question that is mended while it is sat reaches who has answered it, and
   await phone.getByText('3.8 m').click()
   await kept(phone)
   const prompt = '<p>How far does the tide fall? Look at the tide pole.</p>'
-  await called(page, 'PUT', `/items/${item.id}`, { item: { ...depth, prompt }, version: item.version })
+  await called(page, 'PUT', `/items/${item.id}`, { item: { ...QUESTION, prompt }, version: item.version })
   await called(page, 'POST', `/papers/${paper.id}/publish`, { version: paper.version })
 
   await page.goto(`/lookout/${handout}`)
