@@ -40,10 +40,4 @@ final readonly class Shift
 
         return new self($n['toKey'], $n['fromKey'], $n['keptKey'], $n['keptOther']);
     }
-
-    /** @return int students who are in both counts */
-    public function n(): int
-    {
-        return $this->toKey + $this->fromKey + $this->keptKey + $this->keptOther;
-    }
 }

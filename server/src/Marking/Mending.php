@@ -105,7 +105,11 @@ final readonly class Mending
             $answers = $given[$then->id]->answers($now);
             $changed = $questions->carry(
                 $then->seed,
-                array_map(static fn (Answer $a): array => ['entry' => $a->entry, 'try' => $a->try], $before),
+                // A question that is blank, though a hint to it was opened, has not been answered.
+                array_map(
+                    static fn (Answer $a): array => ['entry' => $a->entry, 'try' => $a->try],
+                    array_values(array_filter($before, static fn (Answer $a): bool => $a->says())),
+                ),
             );
             $was = Answer::outcomes($before);
             foreach ($answers as $answer) {

@@ -103,6 +103,19 @@ final class MendingTest extends ApiCase
         self::assertSame('Skerry', $this->sitting($sitting)->text('steps.1.value.text'));
     }
 
+    public function testWhoOnlyOpenedAHintHasNotAnswered(): void
+    {
+        $this->edit('text', static fn (array $item): array => ['hint' => '<p>Think.</p>'] + $item);
+        $edition = $this->publish();
+        $this->handout = $this->world->handOut([], $edition);
+        $sitting = $this->open('Ada Okafor');
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$sitting/hint", ['entry' => 'e-text', 'try' => 1, 'nth' => 1]);
+        self::assertSame(1, count($this->tables->rows("SELECT 1 AS x FROM response WHERE entry = 'e-text'")));
+        $this->publish(['s1' => ['e-choice' => 'choice', 'e-text' => 'number'], 's2' => ['e-open' => 'open']]);
+        $preview = $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/mend");
+        self::assertSame([0, []], [$preview->int('touched'), $preview->at('refusals')]);
+    }
+
     public function testAClosedHandoutAndAnotherPapersEditionAreRefused(): void
     {
         $this->reword('open', '<p>Why?</p>');
@@ -159,7 +172,7 @@ final class MendingTest extends ApiCase
     }
 
     /** @param array<string, array<string, string>>|null $sections types of questions by entry, by section; null leaves the draft as it is */
-    private function publish(?array $sections = null): void
+    private function publish(?array $sections = null): string
     {
         $paper = $this->world->paperId;
         $version = $this->as($this->world->teacher)->get('GET', "/papers/$paper")->int('version');
@@ -175,6 +188,7 @@ final class MendingTest extends ApiCase
             $draft = ['paper' => ['sections' => $written] + $this->world->paperDocument(), 'version' => $version];
             $version = $this->get('PUT', "/papers/$paper", $draft)->int('version');
         }
-        $this->get('POST', "/papers/$paper/publish", ['version' => $version]);
+
+        return $this->get('POST', "/papers/$paper/publish", ['version' => $version])->text('editionId');
     }
 }

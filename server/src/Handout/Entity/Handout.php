@@ -110,11 +110,6 @@ class Handout implements Root, TeamOwned
         return $this->conditions;
     }
 
-    public function editionId(): string
-    {
-        return $this->editionId;
-    }
-
     /** Another edition of its paper from now on, for all that is under way. */
     public function mend(string $editionId, int $number, string $by): void
     {

@@ -16,10 +16,6 @@ class Call implements Root, TeamOwned
 {
     use Happenings;
 
-    public const STUCK = 'stuck';
-    /** Look this over. */
-    public const LOOK = 'look';
-
     #[ORM\Column(name: 'settled_at', type: 'moment', nullable: true)]
     protected ?\DateTimeImmutable $settledAt = null;
 
@@ -27,7 +23,10 @@ class Call implements Root, TeamOwned
     #[ORM\Column(name: 'settled_by', type: 'guid', nullable: true)]
     protected ?string $settledBy = null;
 
-    /** @param string $id made by the client, so that one sent twice is made once */
+    /**
+     * @param string $id   made by the client, so that one sent twice is made once
+     * @param string $kind of {@see \ChalkLadder\Server\Sitting\Api\Input\CallInput::KINDS}
+     */
     public function __construct(
         #[ORM\Id]
         #[ORM\Column(type: 'guid')]

@@ -54,6 +54,7 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
   const classes = useQuery(ask.classes())
   const [at, setAt] = useState<Moment>('handed in')
   const [requestId] = useState(() => crypto.randomUUID())
+  const [times] = useState(() => moved(before ?? { opensAt: null, closesAt: null }))
   const form = useForm({
     shape,
     start: {
@@ -63,8 +64,8 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
       without: {},
       conditions: before?.conditions ?? PLAIN_CONDITIONS,
       visible: before?.visible ?? true,
-      opensAt: toLocal(moved(before?.opensAt)),
-      closesAt: toLocal(moved(before?.closesAt)),
+      opensAt: toLocal(times.opensAt),
+      closesAt: toLocal(times.closesAt),
     } as z.infer<typeof shape>,
     send: async (typed) => {
       const made = await take(

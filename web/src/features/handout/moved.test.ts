@@ -1,16 +1,29 @@
 import { describe, expect, it } from 'vitest'
 import { moved } from './moved'
 
+const iso = (...at: [number, number, number, number?]) => new Date(...at).toISOString()
+
 describe('Times moved to the next week that lies ahead', () => {
   it('keeps weekday and time of day', () => {
-    const at = new Date(2026, 10, 3, 9, 15)
-    const next = new Date(moved(at.toISOString(), new Date(2026, 10, 27, 12)) ?? '')
-    expect([next.getDay(), next.getHours(), next.getMinutes()]).toEqual([at.getDay(), 9, 15])
-    expect(next).toEqual(new Date(2026, 11, 1, 9, 15))
+    expect(moved({ opensAt: iso(2026, 10, 3, 9), closesAt: null }, new Date(2026, 10, 27, 12))).toEqual({
+      opensAt: iso(2026, 11, 1, 9),
+      closesAt: null,
+    })
   })
-  it('leaves what lies ahead, and nothing where nothing is set', () => {
-    const ahead = new Date(2026, 11, 24, 8).toISOString()
-    expect(moved(ahead, new Date(2026, 10, 27))).toBe(ahead)
-    expect([moved(null), moved(undefined)]).toEqual([null, null])
+  it('moves both alike, so that nothing closes before it opens', () => {
+    const before = { opensAt: iso(2026, 10, 3, 9), closesAt: iso(2026, 10, 5, 16) }
+    expect(moved(before, new Date(2026, 10, 25))).toEqual({
+      opensAt: iso(2026, 11, 1, 9),
+      closesAt: iso(2026, 11, 3, 16),
+    })
+  })
+  it('goes by the closing time where nothing else is set, and leaves what lies ahead', () => {
+    expect(moved({ opensAt: null, closesAt: iso(2026, 10, 20, 15) }, new Date(2026, 10, 20, 15)).closesAt).toBe(
+      iso(2026, 10, 27, 15),
+    )
+    const ahead = { opensAt: iso(2026, 11, 24, 8), closesAt: null }
+    expect(moved(ahead, new Date(2026, 10, 27))).toEqual(ahead)
+    const none = { opensAt: null, closesAt: null }
+    expect(moved(none)).toEqual(none)
   })
 })

@@ -182,7 +182,7 @@ export default function LookoutDesk() {
               <Splits handoutId={id} columns={columns} rows={all} />
               {closed ? null : (
                 <div className="mt-5">
-                  <NoteForm label="A note to all" onSend={(words) => room.write(null, words, 'Everybody')} />
+                  <NoteForm label="A note to all" onSend={(words) => room.write([null], words, 'Everybody')} />
                 </div>
               )}
             </>

@@ -118,7 +118,7 @@ export default function QuestionDesk() {
                 nameOf={named}
                 onWrite={
                   handout.status === 'open'
-                    ? (students, words) => room.writeEach(students, words, plural(students.length, 'student'), entry)
+                    ? (students, words) => room.write(students, words, plural(students.length, 'student'), entry)
                     : undefined
                 }
               />

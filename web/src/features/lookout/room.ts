@@ -29,16 +29,12 @@ export function useRoom(handoutId: string) {
       await anew()
     },
     release,
-    /** @param student id; null for all */
-    async write(student: string | null, words: string, whom: string, entry: string | null = null) {
-      const id = crypto.randomUUID()
-      await take(api.POST('/api/handouts/{id}/notes', { params: { path }, body: { id, student, words, entry } }))
-      toast(`${whom} can read it now.`, {
-        undo: () => void take(api.DELETE('/api/notes/{id}', { params: { path: { id } } })).catch(sorry),
-      })
-    },
-    /** The same words to some, each for themselves. */
-    async writeEach(students: string[], words: string, whom: string, entry: string | null) {
+    /**
+     * The same words to each.
+     *
+     * @param students ids; null among them stands for all
+     */
+    async write(students: (string | null)[], words: string, whom: string, entry: string | null = null) {
       const notes = students.map((student) => ({ id: crypto.randomUUID(), student, words, entry }))
       await Promise.all(notes.map((body) => take(api.POST('/api/handouts/{id}/notes', { params: { path }, body }))))
       toast(`${whom} can read it now.`, {
