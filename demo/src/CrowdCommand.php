@@ -20,6 +20,7 @@ use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Places;
 use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
@@ -55,6 +56,7 @@ final class CrowdCommand extends Command
         private readonly Bank $bank,
         private readonly Papers $papers,
         private readonly Rosters $rosters,
+        private readonly Places $places,
         private readonly Handouts $handouts,
         private readonly Sittings $sittings,
     ) {
@@ -80,7 +82,7 @@ final class CrowdCommand extends Command
             Role::Lead,
         );
         $class = $this->rosters->create($who, new ClassInput('The crowd'))->id;
-        $this->rosters->add(
+        $this->places->add(
             $who,
             $class,
             new RosterInput(implode(

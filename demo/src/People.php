@@ -10,7 +10,11 @@ use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\GroupInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Api\Input\TeachersInput;
+use ChalkLadder\Server\Roster\Groups;
+use ChalkLadder\Server\Roster\Places;
 use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 
@@ -23,6 +27,8 @@ final readonly class People
         private Teams $teams,
         private Staff $staff,
         private Rosters $rosters,
+        private Places $places,
+        private Groups $groups,
     ) {
     }
 
@@ -49,13 +55,18 @@ final readonly class People
     public function classes(StaffUser $who): array
     {
         $ids = [];
+        $staff = array_column($this->staff->teachers($who->teamId), 'id', 'name');
         foreach ($this->scenario->people('classes') as $name => $class) {
+            $told = Scenario::map($class);
+            $words = static fn (mixed $list): array => array_values(array_map(Scenario::text(...), Scenario::map($list)));
             $id = $this->rosters->create($who, new ClassInput((string) $name))->id;
-            $this->rosters->add(
-                $who,
-                $id,
-                new RosterInput(implode("\n", array_map(Scenario::text(...), Scenario::map(Scenario::map($class)['names'] ?? [])))),
-            );
+            $this->places->add($who, $id, new RosterInput(implode("\n", $words($told['names'] ?? []))));
+            $teachers = array_map(static fn (string $name): string => $staff[$name], $words($told['teachers'] ?? []));
+            $members = array_column($this->rosters->taughtBy($who, $id, new TeachersInput($teachers))->students, 'id', 'name');
+            foreach (Scenario::map($told['groups'] ?? []) as $group => $names) {
+                $in = array_map(static fn (string $name): string => $members[$name], $words($names));
+                $this->groups->make($who, $id, new GroupInput((string) $group, $in));
+            }
             $ids[(string) $name] = $id;
         }
 

@@ -123,7 +123,10 @@ abstract class RouteCase extends ApiCase
         }
         $this->as($world->teacher)->get('POST', "/proposals/$asked/show", []);
 
+        $group = $this->as($world->teacher)->get('POST', "/classes/$world->classId/groups", ['name' => 'Chart table'])->text('groups.0.id');
+
         return [
+            'group' => $group, 'elsewhere' => $this->get('POST', '/classes', ['name' => '8 Elsewhere'])->text('id'),
             'call' => $call, 'note' => $note, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
@@ -229,6 +232,10 @@ abstract class RouteCase extends ApiCase
             ], 'POST /papers/{paper}/publish' => ['version' => 1],
             'POST /papers/{paper}/rehearsal' => ['students' => 50],
             'POST /classes' => ['name' => '8 Tern'], 'PUT /classes/{class}' => ['name' => '8 Plover'],
+            'PUT /classes/{class}/teachers' => ['teachers' => [$world->teacher->id]],
+            'POST /classes/{class}/groups' => ['name' => 'Window side', 'students' => [$ids['student']]],
+            'PUT /classes/{class}/groups/{group}' => ['name' => 'Door side'],
+            'POST /classes/{class}/students/{student}/move' => ['to' => $ids['elsewhere']],
             'PUT /classes/{class}/students/{student}' => ['name' => 'Cleo Marsh-Reed'],
             'POST /classes/{class}/roster/preview' => ['text' => 'Dee Fox'], 'POST /classes/{class}/roster' => ['text' => 'Dee Fox'],
             'POST /handouts' => ['editionId' => $world->editionId, 'classes' => [$ids['class']], 'requestId' => $fresh],

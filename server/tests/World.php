@@ -21,6 +21,7 @@ use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Places;
 use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
@@ -62,7 +63,7 @@ final class World
         $this->marker = $this->person($team, Role::Marker, 'Marker');
         $this->stranger = $this->person($this->team('Saltmarsh'), Role::Lead, 'Stranger');
         $this->classId = $this->get(Rosters::class)->create($this->lead, new ClassInput('8 Kestrel'))->id;
-        $this->get(Rosters::class)->add($this->lead, $this->classId, new RosterInput("Ada Okafor\nBenoît Larsen\nCleo Marsh"));
+        $this->get(Places::class)->add($this->lead, $this->classId, new RosterInput("Ada Okafor\nBenoît Larsen\nCleo Marsh"));
         $students = [];
         foreach ($this->tables->rows('SELECT id, name FROM student WHERE team_id = :team', ['team' => $team]) as $row) {
             $students[$row->text('name')] = new StudentUser($row->text('id'), $team, $row->text('name'));
@@ -188,9 +189,8 @@ final class World
     /** A student in a class of their own. */
     public function join(string $class, string $name): StudentUser
     {
-        $rosters = $this->get(Rosters::class);
-        $id = $rosters->create($this->lead, new ClassInput($class))->id;
-        $rosters->add($this->lead, $id, new RosterInput($name));
+        $id = $this->get(Rosters::class)->create($this->lead, new ClassInput($class))->id;
+        $this->get(Places::class)->add($this->lead, $id, new RosterInput($name));
         $row = $this->tables->rows(
             'SELECT id FROM student WHERE team_id = :team AND name = :name',
             ['team' => $this->lead->teamId, 'name' => $name],

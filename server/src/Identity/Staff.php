@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Identity;
 
 use ChalkLadder\Server\Identity\Api\View\DemoAccountView;
+use ChalkLadder\Server\Identity\Api\View\StaffNameView;
 use ChalkLadder\Server\Identity\Api\View\StaffView;
 use ChalkLadder\Server\Identity\Entity\StaffMember;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
@@ -68,6 +69,12 @@ final readonly class Staff
     public function view(StaffUser $user): StaffView
     {
         return new StaffView($user->id, $user->name, $user->role->value, $this->teams->name($user->teamId));
+    }
+
+    /** @return list<StaffNameView> those of the team who teach, by name */
+    public function teachers(string $teamId): array
+    {
+        return $this->list->teachers($teamId);
     }
 
     /** @return list<DemoAccountView> */

@@ -128,6 +128,8 @@ final readonly class TrailReader
             'print slips class' => ['laid out slips with PINs for', ''],
             'reset PIN student' => ['reset the PIN of', ''],
             'leave student' => ['took', 'out of '.$name('class')],
+            'take over student' => ['took', 'into '.$name('class')],
+            'change teachers class' => ['changed whose class it is:', ''],
             'rejoin student' => ['put', 'back into '.$name('class')],
             'hand out handout' => ['handed out', 'to '.$students],
             'change handout' => [($line->detail['visible'] ?? true) === true ? 'changed the conditions of' : 'hid', ''],

@@ -9,13 +9,15 @@ use ChalkLadder\Server\Platform\Http\Problem;
 
 /**
  * Reads a list of names as it is pasted: a name a line, or CSV with commas, semicolons or tabs (RFC 4180 quoting).
- * A header is recognised by its words. Without one, numbering is dropped, "Lind, Ada" is read as last name and first name,
+ * A header is recognised by its words. Without one, numbering and e-mail addresses are dropped, "Lind, Ada" is read as last name and first name,
  * and two columns of names in every line as first name and last name.
  */
 final class NameList
 {
     public const MOST = 5000;
     private const LONGEST = 80;
+    /** How much of a pasted line is shown beside what was read. */
+    private const SHOWN = 120;
     private const LARGEST = 1_000_000;
     private const HEADERS = [
         'name',
@@ -34,7 +36,7 @@ final class NameList
     private const LAST = ['last name', 'surname', 'family name'];
     private const FIRST = ['first name', 'forename', 'given name'];
 
-    /** @return list<array{line: int, name: string}> */
+    /** @return list<array{line: int, given: string, name: string}> each with the line as it was pasted */
     public static function read(string $text): array
     {
         if (strlen($text) > self::LARGEST) {
@@ -62,15 +64,17 @@ final class NameList
             $first = array_key_first(array_intersect($header, self::FIRST));
             $columns = $last !== null && $first !== null ? [$first, $last] : [array_key_first($known)];
         }
-        $lines = array_map(static fn (array $row): array => self::unnumbered($row['cells']), $rows);
+        $lines = array_map(static fn (array $row): array => self::plain($row['cells']), $rows);
         $twoNames = self::areTwoNames($lines);
+        $pasted = explode("\n", $text);
         $names = [];
         foreach ($rows as $i => $row) {
             $name = $known === []
                 ? self::nameIn($lines[$i], $twoNames)
                 : self::turned(self::tidy(implode(' ', array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns))));
             if ($name !== '') {
-                $names[] = ['line' => $row['line'], 'name' => $name];
+                $given = mb_substr(self::tidy($pasted[$row['line'] - 1] ?? ''), 0, self::SHOWN);
+                $names[] = ['line' => $row['line'], 'given' => $given, 'name' => $name];
             }
         }
         if (count($names) > self::MOST) {
@@ -105,11 +109,12 @@ final class NameList
     /**
      * @param list<string> $cells
      *
-     * @return list<string> without a number in front: "1. Ada Lind", or a first column of numbers
+     * @return list<string> without e-mail addresses, and without a number in front: "1. Ada Lind", or a first column of numbers
      */
-    private static function unnumbered(array $cells): array
+    private static function plain(array $cells): array
     {
-        if (count($cells) > 1 && preg_match('/^\s*\d{1,4}[.)]?\s*$/', $cells[0]) === 1) {
+        $cells = array_map(static fn (string $c): string => (string) preg_replace('/<?[^\s<>@]+@[^\s<>@]+>?/u', '', $c), $cells);
+        while (count($cells) > 1 && preg_match('/^\s*(?:\d{1,4}[.)]?)?\s*$/', $cells[0]) === 1) {
             array_shift($cells);
         }
         $cells[0] = (string) preg_replace('/^\s*\d{1,4}(?:\s*[.):]\s*|\s+)(?=\p{L})/u', '', $cells[0] ?? '');
@@ -181,7 +186,9 @@ final class NameList
         $rows = [];
         $line = 1;
         while (($cells = fgetcsv($stream, null, $separator, '"', '')) !== false) {
-            $rows[] = ['line' => $line, 'cells' => array_map(strval(...), $cells)];
+            $cells = array_map(strval(...), $cells);
+            // A line that is written in another way than the first.
+            $rows[] = ['line' => $line, 'cells' => count($cells) > 1 ? $cells : (preg_split('/[\t;]/', $cells[0]) ?: $cells)];
             $line += 1 + array_sum(array_map(static fn (?string $c): int => substr_count($c ?? '', "\n"), $cells));
         }
         fclose($stream);

@@ -5,59 +5,59 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Roster;
 
 use ChalkLadder\Server\Identity\Sessions;
+use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
-use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Api\Input\StudentInput;
 use ChalkLadder\Server\Roster\Api\Input\SupportInput;
+use ChalkLadder\Server\Roster\Api\Input\TeachersInput;
 use ChalkLadder\Server\Roster\Api\View\ClassListView;
+use ChalkLadder\Server\Roster\Api\View\GroupView;
+use ChalkLadder\Server\Roster\Api\View\LeaverView;
 use ChalkLadder\Server\Roster\Api\View\PinView;
-use ChalkLadder\Server\Roster\Api\View\RosterLineView;
-use ChalkLadder\Server\Roster\Api\View\RosterPreviewView;
 use ChalkLadder\Server\Roster\Api\View\RosterStudentView;
 use ChalkLadder\Server\Roster\Api\View\RosterView;
 use ChalkLadder\Server\Roster\Api\View\SlipsView;
 use ChalkLadder\Server\Roster\Api\View\SlipView;
 use ChalkLadder\Server\Roster\Api\View\SupportedView;
 use ChalkLadder\Server\Roster\Api\View\SupportView;
+use ChalkLadder\Server\Roster\Entity\Group;
 use ChalkLadder\Server\Roster\Entity\Member;
 use ChalkLadder\Server\Roster\Entity\SchoolClass;
 use ChalkLadder\Server\Roster\Entity\Student;
 use ChalkLadder\Server\Roster\ReadModel\RosterList;
 use ChalkLadder\Server\Roster\Repository\ClassRepository;
 use Symfony\Component\Clock\ClockInterface;
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** Classes and who is in them. */
+/** Classes: their names, teachers, and what one can do for a student of theirs. */
 final readonly class Rosters
 {
     /** Without letters and digits that look alike on a projector. */
     private const CODE_LETTERS = 'BCDFGHJKLMNPRSTVWXZ';
 
-    /** @param iterable<WelcomesMembers> $welcome */
     public function __construct(
         private ClassRepository $classes,
         private RosterList $list,
         private Transaction $transaction,
         private Pins $pins,
         private Sessions $sessions,
+        private Staff $staff,
         private ClockInterface $clock,
-        #[AutowireIterator(WelcomesMembers::class)]
-        private iterable $welcome,
     ) {
     }
 
-    public function list(string $teamId): ClassListView
+    public function list(StaffUser $who): ClassListView
     {
-        return new ClassListView($this->list->classes($teamId));
+        return new ClassListView($this->list->classes($who->teamId, $who->id));
     }
 
     public function show(string $teamId, string $id): RosterView
     {
-        $class = $this->find($teamId, $id);
+        $class = $this->classes->roster($teamId, $id);
+        $here = array_map(static fn (Member $m): string => $m->student()->id(), $class->members());
 
         return new RosterView(
             $id,
@@ -72,6 +72,24 @@ final readonly class Rosters
                 ),
                 $class->members(),
             ),
+            array_map(
+                static fn (Member $m): LeaverView => new LeaverView(
+                    $m->student()->id(),
+                    $m->student()->name(),
+                    Moment::isoOrNull($m->leftAt()),
+                ),
+                $class->leavers(),
+            ),
+            array_map(
+                static fn (Group $g): GroupView => new GroupView(
+                    $g->id(),
+                    $g->name(),
+                    array_values(array_intersect($here, $g->students())),
+                ),
+                $class->groups(),
+            ),
+            $class->teachers(),
+            $this->staff->teachers($teamId),
         );
     }
 
@@ -108,32 +126,24 @@ final readonly class Rosters
         return $this->show($who->teamId, $id);
     }
 
-    public function preview(string $teamId, string $classId, RosterInput $input): RosterPreviewView
+    public function taughtBy(StaffUser $who, string $id, TeachersInput $input): RosterView
     {
-        return self::read($this->find($teamId, $classId), $input);
-    }
-
-    public function add(StaffUser $who, string $classId, RosterInput $input): RosterView
-    {
-        $this->transaction->run(function () use ($who, $classId, $input): void {
-            $class = $this->locked($who->teamId, $classId);
-            $students = [];
-            foreach (self::read($class, $input)->lines as $line) {
-                if ($line->fate === 'add' && !in_array($line->line, $input->skip, true)) {
-                    $students[] = new Student($who->teamId, $line->name, $this->pins->seal(Pins::fresh()));
-                }
+        $teachers = array_values(array_unique(array_map(strtolower(...), $input->teachers)));
+        $this->transaction->run(function () use ($who, $id, $teachers): void {
+            $class = $this->classes->findLocked($who->teamId, $id) ?? throw Problem::notFound('The class');
+            if (array_diff($teachers, array_column($this->staff->teachers($who->teamId), 'id')) !== []) {
+                throw Problem::invalid(['teachers' => 'One of these is no teacher of the team.']);
             }
-            $class->take($students, $who->id, $this->clock->now());
-            $this->welcome($classId);
+            $class->taughtBy($teachers, $who->id);
         });
 
-        return $this->show($who->teamId, $classId);
+        return $this->show($who->teamId, $id);
     }
 
     public function slips(StaffUser $who, string $classId): SlipsView
     {
         return $this->transaction->run(function () use ($who, $classId): SlipsView {
-            $class = $this->find($who->teamId, $classId);
+            $class = $this->classes->roster($who->teamId, $classId);
             $class->printSlips($who->id);
 
             return new SlipsView(
@@ -152,7 +162,8 @@ final readonly class Rosters
     {
         $pin = Pins::fresh();
         $this->transaction->run(function () use ($who, $classId, $studentId, $pin): void {
-            $this->student($who->teamId, $classId, $studentId)->resetPin($this->pins->seal($pin), $who->id);
+            $student = $this->classes->roster($who->teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
+            $student->resetPin($this->pins->seal($pin), $who->id);
             $this->sessions->closeAllOfStudent($studentId);
         });
 
@@ -167,7 +178,7 @@ final readonly class Rosters
     public function support(StaffUser $who, string $classId, string $studentId, SupportInput $input): RosterView
     {
         $this->transaction->run(function () use ($who, $classId, $studentId, $input): void {
-            $student = $this->locked($who->teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
+            $student = $this->classes->lockedRoster($who->teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
             $student->supportWith($input->support(), $who->id);
         });
 
@@ -182,92 +193,15 @@ final readonly class Rosters
             if ($fault !== null) {
                 throw Problem::invalid(['name' => $fault]);
             }
-            $class = $this->locked($who->teamId, $classId);
+            $class = $this->classes->lockedRoster($who->teamId, $classId);
             $student = $class->student($studentId) ?? throw Problem::notFound('The student');
-            foreach ($class->members() as $member) {
-                if ($member->student() !== $student && $member->student()->nameFolded() === NameList::fold($name)) {
-                    throw Problem::invalid(['name' => 'Somebody of this class already goes by this name. Add an initial.']);
-                }
+            if ($class->hasAnother($student, NameList::fold($name))) {
+                throw Problem::invalid(['name' => 'Somebody of this class already goes by this name. Add an initial.']);
             }
             $student->rename($name, $who->id);
         });
 
         return $this->show($who->teamId, $classId);
-    }
-
-    /** Takes a student off the roster; their sessions end, their work stays. */
-    public function leave(StaffUser $who, string $classId, string $studentId): void
-    {
-        $this->transaction->run(function () use ($who, $classId, $studentId): void {
-            if (!$this->locked($who->teamId, $classId)->leave($studentId, $who->id, $this->clock->now())) {
-                throw Problem::notFound('The student');
-            }
-            $this->transaction->write();
-            if (!$this->list->isAnywhere($studentId)) {
-                $this->sessions->closeAllOfStudent($studentId);
-            }
-        });
-    }
-
-    public function comeBack(StaffUser $who, string $classId, string $studentId): void
-    {
-        $this->transaction->run(function () use ($who, $classId, $studentId): void {
-            if (!$this->locked($who->teamId, $classId)->comeBack($studentId, $who->id)) {
-                throw Problem::notFound('The student');
-            }
-            $this->welcome($classId);
-        });
-    }
-
-    /** Whoever comes into a class is handed what the class has open. */
-    private function welcome(string $classId): void
-    {
-        $this->transaction->write();
-        foreach ($this->welcome as $room) {
-            $room->welcome($classId);
-        }
-    }
-
-    /** What would become of each line of a pasted list. */
-    private static function read(SchoolClass $class, RosterInput $input): RosterPreviewView
-    {
-        $here = array_flip(array_map(static fn (Member $m): string => $m->student()->nameFolded(), $class->members()));
-        $seen = [];
-        $lines = [];
-        $adds = 0;
-        foreach (NameList::read($input->text) as $row) {
-            $folded = NameList::fold($row['name']);
-            $fault = NameList::fault($row['name']);
-            [$fate, $note] = match (true) {
-                $fault !== null => ['fault', $fault],
-                isset($here[$folded]) => ['here', ''],
-                isset($seen[$folded]) => [
-                    'double',
-                    sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded]),
-                ],
-                default => ['add', ''],
-            };
-            $seen[$folded] ??= $row['line'];
-            $adds += $fate === 'add' ? 1 : 0;
-            $lines[] = new RosterLineView($row['line'], $row['name'], $fate, $note);
-        }
-
-        return new RosterPreviewView($lines, $adds);
-    }
-
-    private function find(string $teamId, string $id): SchoolClass
-    {
-        return $this->classes->withMembers($this->classes->find($teamId, $id) ?? throw Problem::notFound('The class'));
-    }
-
-    private function locked(string $teamId, string $id): SchoolClass
-    {
-        return $this->classes->withMembers($this->classes->findLocked($teamId, $id) ?? throw Problem::notFound('The class'));
-    }
-
-    private function student(string $teamId, string $classId, string $studentId): Student
-    {
-        return $this->find($teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
     }
 
     private function freeName(string $teamId, string $name): string

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests\Platform;
 
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
 use ChalkLadder\Server\Roster\Api\Input\RosterInput;
+use ChalkLadder\Server\Roster\Places;
 use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Tests\ApiCase;
@@ -68,7 +69,7 @@ final class WholePictureTest extends ApiCase
                 $names[] = "$first $last";
             }
         }
-        $world->get(Rosters::class)->add($world->lead, $class, new RosterInput(implode("\n", $names)));
+        $world->get(Places::class)->add($world->lead, $class, new RosterInput(implode("\n", $names)));
         $students = [];
         foreach ($this->tables->rows('SELECT id, name FROM student WHERE team_id = :team', ['team' => $world->lead->teamId]) as $row) {
             $students[$row->text('name')] = new StudentUser($row->text('id'), $world->lead->teamId, $row->text('name'));

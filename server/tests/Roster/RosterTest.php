@@ -28,6 +28,9 @@ final class RosterTest extends ApiCase
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("Name;Mail\n\"Lind, Ada\";a@x.example\nBo Ek;"));
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada Lind;early\nBo Ek;late"), 'whole names stay alone');
         self::assertSame(['Ada', 'Bo'], $names("Ada;8 b\nBo;8 c"), 'what is no name is left out');
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada Lind <ada@harbour.example>\nBo Ek bo.ek@harbour.example"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("ada@harbour.example;Ada;Lind\nbo@harbour.example;Bo;Ek"));
+        self::assertSame(['Ada Lind', 'Bo Ek', 'Cai Dunn'], $names("Lind, Ada\nBo Ek;8 b\nCai Dunn"), 'each line in its own way');
         self::assertCount(5000, $names(str_repeat("A name\n", 5000)));
         foreach (['', " \n ", str_repeat("A name\n", 5001)] as $bad) {
             try {

@@ -51,6 +51,11 @@ const router = createBrowserRouter([
     HydrateFallback: Loading,
   },
   {
+    ...route('/wall/class/:id', () => import('@/features/roster/CodeWall')),
+    errorElement: <NotFetched />,
+    HydrateFallback: Loading,
+  },
+  {
     path: '/',
     element: <Shell />,
     HydrateFallback: Loading,

@@ -34,7 +34,7 @@ export function Menu({
   acts: readonly Act[]
   /** which of them one is at, where they are places rather than acts */
   now?: string
-  kind?: 'do'
+  kind?: 'do' | 'quiet'
   size?: 'small'
   hint?: string
   className?: string

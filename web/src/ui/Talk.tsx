@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { memo, useState, type ReactNode } from 'react'
 import * as z from 'zod/mini'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { dropUnsaved, keepUnsaved, unsaved } from '@/lib/drafts/device'
 import { asked, useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
@@ -11,7 +11,7 @@ import { AreaField } from './Field'
 import { Fold } from './Fold'
 import { SelectField } from './Select'
 import { FaultLine, Failed } from './States'
-import { toast } from './toast'
+import { sorry } from './sorry'
 
 type Remark = Schemas['BankRemarkView']
 
@@ -40,8 +40,7 @@ export const Talk = memo(function Talk({ about, under: Heading = 'h2' }: { about
     client.setQueryData(key, view)
     void client.invalidateQueries({ queryKey: [on] })
   }
-  const act = (does: Promise<Schemas['BankRemarksView']>) =>
-    void does.then(seen).catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
+  const act = (does: Promise<Schemas['BankRemarksView']>) => void does.then(seen).catch(sorry)
   const path = (remark: Remark) => ({ params: { path: { id: remark.id } } })
   const all = talk.data?.remarks ?? []
   const open = all.filter((r) => r.settledBy === null)

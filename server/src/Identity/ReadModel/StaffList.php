@@ -24,6 +24,14 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }
 
+    /** @return list<StaffNameView> those who teach, by name */
+    public function teachers(string $teamId): array
+    {
+        $names = $this->pairs("SELECT id::text, name FROM staff WHERE team_id = :team AND role <> 'marker' ORDER BY name", ['team' => $teamId]);
+
+        return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
+    }
+
     /** @return array<string, string> names of all teams, by id */
     public function teams(): array
     {

@@ -6,12 +6,11 @@ namespace ChalkLadder\Server\Roster\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
-use ChalkLadder\Server\Roster\Api\Input\RosterInput;
 use ChalkLadder\Server\Roster\Api\Input\StudentInput;
 use ChalkLadder\Server\Roster\Api\Input\SupportInput;
+use ChalkLadder\Server\Roster\Api\Input\TeachersInput;
 use ChalkLadder\Server\Roster\Api\View\ClassListView;
 use ChalkLadder\Server\Roster\Api\View\PinView;
-use ChalkLadder\Server\Roster\Api\View\RosterPreviewView;
 use ChalkLadder\Server\Roster\Api\View\RosterView;
 use ChalkLadder\Server\Roster\Api\View\SlipsView;
 use ChalkLadder\Server\Roster\Api\View\SupportedView;
@@ -33,7 +32,7 @@ final readonly class RosterController
     #[Route('', methods: ['GET'])]
     public function list(#[CurrentUser] StaffUser $who): ClassListView
     {
-        return $this->rosters->list($who->teamId);
+        return $this->rosters->list($who);
     }
 
     #[Route('', methods: ['POST'])]
@@ -80,16 +79,10 @@ final readonly class RosterController
         return $this->rosters->supported($who->teamId);
     }
 
-    #[Route('/{id}/roster/preview', methods: ['POST'])]
-    public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterPreviewView
+    #[Route('/{id}/teachers', methods: ['PUT'])]
+    public function taughtBy(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TeachersInput $input): RosterView
     {
-        return $this->rosters->preview($who->teamId, $id, $input);
-    }
-
-    #[Route('/{id}/roster', methods: ['POST'])]
-    public function add(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] RosterInput $input): RosterView
-    {
-        return $this->rosters->add($who, $id, $input);
+        return $this->rosters->taughtBy($who, $id, $input);
     }
 
     #[Route('/{id}/slips', methods: ['POST'])]
@@ -102,17 +95,5 @@ final readonly class RosterController
     public function resetPin(#[CurrentUser] StaffUser $who, string $id, string $student): PinView
     {
         return $this->rosters->resetPin($who, $id, $student);
-    }
-
-    #[Route('/{id}/students/{student}', methods: ['DELETE'])]
-    public function leave(#[CurrentUser] StaffUser $who, string $id, string $student): void
-    {
-        $this->rosters->leave($who, $id, $student);
-    }
-
-    #[Route('/{id}/students/{student}/return', methods: ['POST'])]
-    public function rejoin(#[CurrentUser] StaffUser $who, string $id, string $student): void
-    {
-        $this->rosters->comeBack($who, $id, $student);
     }
 }

@@ -38,6 +38,11 @@ class Member
         return $this->joinedAt;
     }
 
+    public function leftAt(): ?\DateTimeImmutable
+    {
+        return $this->leftAt;
+    }
+
     public function isHere(): bool
     {
         return $this->leftAt === null;

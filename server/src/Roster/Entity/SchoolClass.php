@@ -28,6 +28,14 @@ class SchoolClass implements Root, TeamOwned
     #[ORM\OneToMany(targetEntity: Member::class, mappedBy: 'class', cascade: ['persist'])]
     protected Collection $members;
 
+    /** @var Collection<int, Group> */
+    #[ORM\OneToMany(targetEntity: Group::class, mappedBy: 'class', cascade: ['persist'], orphanRemoval: true)]
+    protected Collection $groups;
+
+    /** @var list<string> ids of staff; nobody's where it is everybody's */
+    #[ORM\Column(type: 'uuid_list')]
+    protected array $teachers;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -41,6 +49,8 @@ class SchoolClass implements Root, TeamOwned
     ) {
         $this->id = Id::fresh();
         $this->members = new ArrayCollection();
+        $this->groups = new ArrayCollection();
+        $this->teachers = [$by];
         $this->note(new Acted($teamId, $by, 'add', 'class', $this->id, ['name' => $name]));
     }
 
@@ -72,19 +82,70 @@ class SchoolClass implements Root, TeamOwned
         }
     }
 
+    /** @return list<string> ids of staff */
+    public function teachers(): array
+    {
+        return $this->teachers;
+    }
+
+    /** @param list<string> $teachers ids of staff */
+    public function taughtBy(array $teachers, string $by): void
+    {
+        $this->teachers = $teachers;
+        $this->note(new Acted($this->teamId, $by, 'change teachers', 'class', $this->id));
+    }
+
     /** @return list<Member> those who are here now, by name */
     public function members(): array
     {
-        $here = array_values($this->members->filter(static fn (Member $m): bool => $m->isHere())->toArray());
-        usort(
-            $here,
-            static fn (Member $a, Member $b): int => [
-                $a->student()->nameFolded(),
-                $a->student()->id(),
-            ] <=> [$b->student()->nameFolded(), $b->student()->id()],
-        );
+        return $this->those(static fn (Member $m): bool => $m->isHere());
+    }
 
-        return $here;
+    /** @return list<Member> those who have left, by name */
+    public function leavers(): array
+    {
+        return $this->those(static fn (Member $m): bool => !$m->isHere() && !$m->student()->isErased());
+    }
+
+    /** Whether somebody else who is here goes by a name: with code and PIN it is what one signs in with. */
+    public function hasAnother(Student $student, string $nameFolded): bool
+    {
+        return array_filter(
+            $this->members(),
+            static fn (Member $m): bool => $m->student() !== $student && $m->student()->nameFolded() === $nameFolded,
+        ) !== [];
+    }
+
+    /** @return list<Group> by name */
+    public function groups(): array
+    {
+        $groups = array_values($this->groups->toArray());
+        usort($groups, static fn (Group $a, Group $b): int => strnatcasecmp($a->name(), $b->name()));
+
+        return $groups;
+    }
+
+    public function group(string $id): ?Group
+    {
+        return $this->groups->findFirst(static fn (int $i, Group $g): bool => $g->id() === $id);
+    }
+
+    public function hasGroupNamed(string $name, ?Group $beside): bool
+    {
+        return $this->groups->exists(
+            static fn (int $i, Group $g): bool => $g !== $beside && mb_strtolower($g->name()) === mb_strtolower($name),
+        );
+    }
+
+    /** @param list<string> $students ids */
+    public function addGroup(string $name, array $students): void
+    {
+        $this->groups->add(new Group($this, $name, $students));
+    }
+
+    public function dropGroup(Group $group): void
+    {
+        $this->groups->removeElement($group);
     }
 
     /** @param list<Student> $students */
@@ -103,6 +164,23 @@ class SchoolClass implements Root, TeamOwned
         $member?->leave($at);
 
         return $this->told($member, 'leave', $studentId, $by);
+    }
+
+    /** Takes in a student of another class; whoever has been here before comes back to their place. */
+    public function takeOver(Student $student, string $by, \DateTimeImmutable $at): void
+    {
+        $member = $this->placeOf($student->id());
+        $member?->comeBack();
+        if ($member === null) {
+            $this->members->add(new Member($this, $student, $at));
+        }
+        $this->note(new Acted($this->teamId, $by, 'take over', 'student', $student->id(), ['class' => $this->id]));
+    }
+
+    /** Whoever has had a place here, whether they are here now or not. */
+    public function anybody(string $studentId): ?Student
+    {
+        return $this->placeOf($studentId)?->student();
     }
 
     public function comeBack(string $studentId, string $by): bool
@@ -124,6 +202,20 @@ class SchoolClass implements Root, TeamOwned
     public function printSlips(string $by): void
     {
         $this->note(new Acted($this->teamId, $by, 'print slips', 'class', $this->id));
+    }
+
+    /**
+     * @param \Closure(Member): bool $which
+     *
+     * @return list<Member> by name
+     */
+    private function those(\Closure $which): array
+    {
+        $found = array_values($this->members->filter($which)->toArray());
+        $order = static fn (Member $m): array => [$m->student()->nameFolded(), $m->student()->id()];
+        usort($found, static fn (Member $a, Member $b): int => $order($a) <=> $order($b));
+
+        return $found;
     }
 
     private function placeOf(string $studentId): ?Member

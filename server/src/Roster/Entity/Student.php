@@ -99,12 +99,22 @@ class Student implements Root, TeamOwned
         $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
     }
 
+    public function isErased(): bool
+    {
+        return $this->nameFolded === self::erasedName($this->id);
+    }
+
     /** Nobody's name any more, and no way in. */
     public function erase(string $sealedPin): void
     {
         $this->name = 'Erased student';
-        $this->nameFolded = 'erased '.$this->id;
+        $this->nameFolded = self::erasedName($this->id);
         $this->pinSealed = $sealedPin;
         $this->support = new Support();
+    }
+
+    private static function erasedName(string $id): string
+    {
+        return 'erased '.$id;
     }
 }

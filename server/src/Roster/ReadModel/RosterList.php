@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Roster\ReadModel;
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Server\Identity\ReadModel\SignedIn;
+use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Identity\TrailSubject;
 use ChalkLadder\Server\Identity\TrailSubjects;
 use ChalkLadder\Server\Platform\Storage\Json;
@@ -19,15 +20,27 @@ use ChalkLadder\Server\Roster\StudentUser;
 
 final readonly class RosterList extends ReadModel implements TrailSubjects
 {
-    /** @return list<ClassRowView> */
-    public function classes(string $teamId): array
+    /** @return list<ClassRowView> a teacher's own first, each by name */
+    public function classes(string $teamId, string $staffId): array
     {
-        /** @var list<array{id: string, name: string, code: string, students: int}> $rows */
-        $rows = $this->rows('SELECT c.id, c.name, c.code, count(m.student_id) AS students FROM class c
-            LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id
-            ORDER BY c.name', ['team' => $teamId]);
+        /** @var list<array{id: string, name: string, code: string, students: int, teachers: string, mine: bool}> $rows */
+        $rows = $this->rows("SELECT c.id, c.name, c.code, count(m.student_id) AS students, :staff::uuid = ANY(c.teachers) AS mine,
+                coalesce((SELECT string_agg(s.name, ', ' ORDER BY s.name) FROM ".StaffList::NAMES." s WHERE s.id = ANY(c.teachers)), '')
+                    AS teachers
+            FROM class c LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id
+            ORDER BY mine DESC, c.name", ['team' => $teamId, 'staff' => $staffId]);
 
-        return array_map(static fn (array $r): ClassRowView => new ClassRowView($r['id'], $r['name'], $r['code'], $r['students']), $rows);
+        return array_map(
+            static fn (array $r): ClassRowView => new ClassRowView(
+                $r['id'],
+                $r['name'],
+                $r['code'],
+                $r['students'],
+                $r['teachers'],
+                $r['mine'],
+            ),
+            $rows,
+        );
     }
 
     public function hasClassNamed(string $teamId, string $name): bool

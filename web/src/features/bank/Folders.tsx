@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { problemOf, type Schemas } from '@/lib/api/client'
+import { type Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
 import { Facet } from '@/ui/Facet'
 import { later } from '@/ui/later'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { FOLDERS, folderActs, foldersAsked } from './folderActs'
 
@@ -37,7 +38,7 @@ export function Folders({
         undo: () => void folderActs.make({ name, own, items }).then(seen),
       })
     } catch (error) {
-      toast(problemOf(error).message, { bad: true })
+      sorry(error)
     }
   }
   return (

@@ -2,11 +2,12 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { useQuiet } from '@/lib/quiet'
 import { Button } from '@/ui/Button'
 import { later } from '@/ui/later'
 import { Tip } from '@/ui/Tip'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 
 const KEY = ['searches']
@@ -33,7 +34,7 @@ export function KeptSearches({ query }: { query: string }) {
         seen(view)
         toast(`“${name}” is no longer kept.`, { undo: () => void keep(name, what) })
       })
-      .catch((error: unknown) => toast(problemOf(error).message, { bad: true }))
+      .catch(sorry)
   if (searches.length === 0 && query === '') return null
   return (
     <div className="text-sm">

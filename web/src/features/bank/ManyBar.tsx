@@ -1,13 +1,14 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, problemOf, take } from '@/lib/api/client'
+import { api, take } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { ask } from '@/lib/queries'
 import { useTerms } from '@/lib/terms'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { later } from '@/ui/later'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { folderActs, foldersAsked } from './folderActs'
 
@@ -50,13 +51,10 @@ export function ManyBar({
       seen()
       onDone()
       toast(says, {
-        undo: () =>
-          void undo(done)
-            .then(seen)
-            .catch((error: unknown) => toast(problemOf(error).message, { bad: true })),
+        undo: () => void undo(done).then(seen).catch(sorry),
       })
     } catch (error) {
-      toast(problemOf(error).message, { bad: true })
+      sorry(error)
     }
   }
   const archive = (some: typeof body) => take(api.POST('/api/items/many/archive', { body: some }))

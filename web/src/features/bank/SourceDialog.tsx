@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { holds } from '@/lib/sorting'
 import { useMedia } from '@/media/place'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { Failed, Loading } from '@/ui/States'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 
 type Page = NonNullable<Schemas['Item']['goBack']>
@@ -37,7 +38,7 @@ export function SourceDialog({ onClose, onTake }: { onClose: () => void; onTake:
       onTake({ title, text: shown + html })
       onClose()
     } catch (thrown) {
-      toast(problemOf(thrown).message, { bad: true })
+      sorry(thrown)
     } finally {
       setBusy(false)
     }

@@ -54,7 +54,13 @@ const base = {
       { id: 'c2', name: '8 Tern', code: 'B', students: 27 },
     ],
   },
-  'GET /api/classes/c2': { id: 'c2', name: '8 Tern', code: 'B', students: [{ id: 's1', name: 'Alba', joinedAt: '' }] },
+  'GET /api/classes/c2': {
+    id: 'c2',
+    name: '8 Tern',
+    code: 'B',
+    students: [{ id: 's1', name: 'Alba', joinedAt: '' }],
+    groups: [{ id: 'g1', name: 'Chart table', students: ['s1'] }],
+  },
   'POST /api/handouts': made,
 }
 const open = (at = '/handouts/new') => show(<HandOut />, at, '/handouts/new')
@@ -162,9 +168,21 @@ describe('Handing out', () => {
     expect(screen.queryByRole('note')).toBeNull()
   })
 
+  it('hands to a group of a class, and to a class without one', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    await user.click(await screen.findByRole('button', { name: 'groups and single students of 8 Tern' }))
+    await user.click(await screen.findByRole('checkbox', { name: 'Chart table, 1 student' }))
+    expect(screen.getByRole('button', { name: 'Hand out to 1 student' })).toBeTruthy()
+    await user.click(screen.getByRole('checkbox', { name: 'Chart table, 1 student' }))
+    await user.click(screen.getByLabelText('8 Tern, 27 students'))
+    await user.click(screen.getByRole('button', { name: 'all but some of 8 Tern' }))
+    await user.click(await screen.findByRole('checkbox', { name: 'Chart table, 1 student' }))
+    expect(screen.getByText(/· to 26 students$/)).toBeTruthy()
+  })
+
   it('hands to single students of another class too', async () => {
     const user = open('/handouts/new?edition=ed1')
-    await user.click(await screen.findByRole('button', { name: 'single students of 8 Tern' }))
+    await user.click(await screen.findByRole('button', { name: 'groups and single students of 8 Tern' }))
     await user.click(await screen.findByLabelText('Alba'))
     expect(go().textContent).toBe('Hand out to 1 student')
     await user.click(go())

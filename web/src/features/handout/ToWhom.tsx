@@ -42,6 +42,14 @@ export function ToWhom({
     else delete next[id]
     return next
   }
+  const isIn = (c: string, whole: boolean, student: string) =>
+    whole ? !(student in (without[c] ?? {})) : student in students
+  /** Ticks some of a class at once, such as a group. */
+  const several = (c: string, whole: boolean, some: { id: string; name: string }[], on: boolean) => {
+    const all = (names: Names, named: boolean) => some.reduce((next, s) => put(next, s.id, s.name, named), names)
+    if (whole) onWithout({ ...without, [c]: all(without[c] ?? {}, !on) })
+    else onStudents(all(students, on))
+  }
   return (
     <div role="group" aria-label="To whom">
       <h2 className="text-base">To whom</h2>
@@ -60,21 +68,30 @@ export function ToWhom({
               className="ml-6 text-sm text-blue underline"
               onClick={() => setOpen(open === c.id ? '' : c.id)}
             >
-              {whole ? 'all but some' : 'single students'}
+              {whole ? 'all but some' : 'groups and single students'}
               <span className="sr-only"> of {c.name}</span>
             </button>
             {open === c.id && roster.data ? (
               <div className="max-h-56 overflow-auto pl-6" role="group" aria-label={`Students of ${c.name}`}>
+                {roster.data.groups.map((group) => {
+                  const some = roster.data.students.filter((s) => group.students.includes(s.id))
+                  const on = some.filter((s) => isIn(c.id, whole, s.id)).length
+                  return (
+                    <Tick
+                      key={group.id}
+                      label={<b>{`${group.name}, ${plural(some.length, 'student')}`}</b>}
+                      checked={on > 0 && on < some.length ? 'some' : on > 0}
+                      disabled={some.length === 0}
+                      onChange={(all) => several(c.id, whole, some, all)}
+                    />
+                  )
+                })}
                 {roster.data.students.map((s) => (
                   <Tick
                     key={s.id}
                     label={s.name}
-                    checked={whole ? !(s.id in (without[c.id] ?? {})) : s.id in students}
-                    onChange={(on) =>
-                      whole
-                        ? onWithout({ ...without, [c.id]: put(without[c.id] ?? {}, s.id, s.name, !on) })
-                        : onStudents(put(students, s.id, s.name, on))
-                    }
+                    checked={isIn(c.id, whole, s.id)}
+                    onChange={(on) => several(c.id, whole, [s], on)}
                   />
                 ))}
               </div>

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { useKeys } from '@/lib/keys'
 import { useSaid } from '@/lib/say'
@@ -14,6 +14,7 @@ import { later } from '@/ui/later'
 import { Pick } from '@/ui/Pick'
 import { SelectField } from '@/ui/Select'
 import { Failed, Loading } from '@/ui/States'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { Calls } from './Calls'
 import { NoteForm } from './NoteForm'
@@ -108,7 +109,7 @@ export default function LookoutDesk() {
           : 'Closed. What students had entered has been handed in.',
       )
     } catch (thrown) {
-      toast(problemOf(thrown).message, { bad: true })
+      sorry(thrown)
     }
   }
   const reopen = async () => {

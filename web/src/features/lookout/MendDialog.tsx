@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { Failed, FaultLine, Loading } from '@/ui/States'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 
 type Mend = Schemas['MarkingMendView']
@@ -30,7 +31,7 @@ export function MendDialog({ handoutId, onClose }: { handoutId: string; onClose:
         undo: () =>
           void put(client, handoutId, done.from).then(
             () => toast(`Edition ${done.fromNumber} is what they have again.`),
-            (thrown: unknown) => toast(problemOf(thrown).message, { bad: true }),
+            sorry,
           ),
       })
     } catch (thrown) {

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { api, problemOf, take } from '@/lib/api/client'
+import { api, take } from '@/lib/api/client'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import type { Row } from './rows'
 
@@ -8,10 +9,6 @@ export function useRoom(handoutId: string) {
   const client = useQueryClient()
   const path = { id: handoutId }
   const anew = () => client.invalidateQueries({ queryKey: ['lookout', handoutId] })
-  const sorry = (thrown: unknown) => {
-    const problem = problemOf(thrown)
-    toast(`${problem.message} ${problem.detail}`, { bad: true })
-  }
   const release = async (students: string[] | null, whom: string) => {
     try {
       await take(api.POST('/api/handouts/{id}/release', { params: { path }, body: { students } }))

@@ -1,12 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { ask } from '@/lib/queries'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { toWhom, useHandouts } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
 import { ListDesk } from '@/ui/ListDesk'
 import { Empty } from '@/ui/States'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { PaperAside } from './PaperAside'
 
@@ -34,7 +35,7 @@ export default function PaperList() {
         }),
       ),
     onSuccess: (paper) => void navigate(`/papers/${paper.id}`),
-    onError: (thrown) => toast(problemOf(thrown).message, { bad: true }),
+    onError: sorry,
   })
   const start = () => create.isPending || create.mutate()
   const archive = async (id: string, title: string) => {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { toast } from '@/ui/toast'
+import { api, take, type Schemas } from '@/lib/api/client'
+import { sorry } from '@/ui/sorry'
 import { sectionOf, takenIn, type Paper } from './draft'
 
 type Taken = { id: string; title: string; points: string; looksAt?: Schemas['Anchor'] }
@@ -40,7 +40,7 @@ export function useTaking(paper: Paper, change: (paper: Paper) => void, select: 
       }))
       select(takeIn(rows, place.id, at)[0] ?? null)
     } catch (error) {
-      toast(problemOf(error).message, { bad: true })
+      sorry(error)
     }
   }
   const arriving = params.get('take')

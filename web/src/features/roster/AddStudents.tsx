@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import * as z from 'zod/mini'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { asked, useForm } from '@/lib/form'
@@ -9,17 +9,18 @@ import { AreaField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 import { TextFile } from '@/ui/TextFile'
 import { toast } from '@/ui/toast'
+import { ReadLines, turnedRound } from './ReadLines'
 
-const FATES: Record<string, string> = {
-  add: '✓ will be added',
-  here: '○ in the class already',
-  double: '○ double',
-  fault: '✕ cannot be read',
-}
+const shape = z.object({
+  text: asked('Paste some names first.'),
+  names: z.record(z.string(), z.string()),
+  skip: z.array(z.number()),
+})
 
-const shape = z.object({ text: asked('Paste some names first.') })
-
-/** A pasted list becomes students: first what becomes of each line, then the act. Put away, the list stays as it was typed. */
+/**
+ * A pasted list becomes students: first what becomes of each line, which can be put right there, then the act. Put away, the list
+ * stays as it was typed.
+ */
 export function AddStudents({
   classId,
   open,
@@ -33,12 +34,20 @@ export function AddStudents({
 }) {
   const path = { id: classId }
   const [preview, setPreview] = useState<Schemas['RosterRosterPreviewView'] | null>(null)
+  const [fault, setFault] = useState<unknown>(null)
+  const asked = useRef(0)
+  // Two lines put right in a row: what was asked last is what stands.
+  const look = async (body: z.infer<typeof shape>) => {
+    const nth = ++asked.current
+    const read = await take(api.POST('/api/classes/{id}/roster/preview', { params: { path }, body }))
+    if (nth === asked.current) setPreview(read)
+  }
   const form = useForm({
     shape,
-    start: { text: '' },
+    start: { text: '', names: {}, skip: [] } as z.infer<typeof shape>,
     send: async (body) => {
       if (preview === null) {
-        setPreview(await take(api.POST('/api/classes/{id}/roster/preview', { params: { path }, body })))
+        await look(body)
         return 'again'
       }
       await take(api.POST('/api/classes/{id}/roster', { params: { path }, body }))
@@ -49,6 +58,18 @@ export function AddStudents({
       onClose()
     },
   })
+  const mend = (change: Partial<z.infer<typeof shape>>) => {
+    const body = { ...form.values, ...change }
+    form.set('names', body.names)
+    form.set('skip', body.skip)
+    setFault(null)
+    void look(body).catch(setFault)
+  }
+  const back = () => {
+    form.set('names', {})
+    form.set('skip', [])
+    setPreview(null)
+  }
   return (
     <Dialog
       open={open}
@@ -58,7 +79,8 @@ export function AddStudents({
       foot={
         preview ? (
           <>
-            <Button onClick={() => setPreview(null)}>Back to the list</Button>
+            <Button onClick={back}>Back to the list</Button>
+            <Button onClick={() => mend({ names: turnedRound(preview.lines) })}>Turn all names round</Button>
             <Button kind="do" disabled={preview.adds === 0 || form.busy} onClick={() => void form.submit()}>
               Add {plural(preview.adds, 'student')}
             </Button>
@@ -71,13 +93,22 @@ export function AddStudents({
       }
     >
       {preview ? (
-        <Read lines={preview.lines} />
+        <ReadLines
+          lines={preview.lines}
+          names={form.values.names}
+          onName={(line, name) => mend({ names: { ...form.values.names, [line]: name } })}
+          onTick={(line, on) =>
+            mend({ skip: on ? form.values.skip.filter((n) => n !== line) : [...form.values.skip, line] })
+          }
+        />
       ) : (
         <form className="flex flex-col gap-3" onSubmit={(e) => void form.submit(e)}>
           <AreaField
             label="Names, one a line, or CSV"
             rows={12}
-            placeholder={'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada'}
+            placeholder={
+              'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada\nor: 1. Ada Okafor <ada@school.example>'
+            }
             {...form.field('text')}
           />
           <TextFile
@@ -87,40 +118,7 @@ export function AddStudents({
           />
         </form>
       )}
-      <FaultLine error={form.problem} />
+      <FaultLine error={form.problem ?? fault} />
     </Dialog>
-  )
-}
-
-/** How each line was read, and what becomes of it. */
-function Read({ lines }: { lines: Schemas['RosterRosterPreviewView']['lines'] }) {
-  return (
-    <table className="w-full text-[15px]">
-      <caption className="sr-only">How each line was read</caption>
-      <thead>
-        <tr className="border-b text-left text-sm text-quiet">
-          <th scope="col" className="py-1 font-medium">
-            Line
-          </th>
-          <th scope="col" className="font-medium">
-            Name
-          </th>
-          <th scope="col" className="font-medium">
-            What becomes of it
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line) => (
-          <tr key={line.line} className="border-b">
-            <td className="py-1 text-quiet tabular-nums">{line.line}</td>
-            <td className="font-semibold">{line.name}</td>
-            <td className={line.fate === 'fault' ? 'text-bad' : line.fate === 'add' ? 'text-good' : 'text-quiet'}>
-              {FATES[line.fate]} {line.note ? `· ${line.note}` : ''}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   )
 }

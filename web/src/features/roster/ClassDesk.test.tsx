@@ -9,6 +9,13 @@ const roster = (...names: string[]) => ({
   name: '8 Kestrel',
   code: 'WPWLP',
   students: names.map((name) => ({ id: name, name, joinedAt: '2026-09-01T08:00:00Z' })),
+  left: [{ id: 'Cleo Marsh', name: 'Cleo Marsh', leftAt: '2026-10-01T08:00:00Z' }],
+  groups: [{ id: 'g1', name: 'Chart table', students: ['Ada Okafor'] }],
+  teachers: ['t1'],
+  staff: [
+    { id: 't1', name: 'Maren' },
+    { id: 't2', name: 'Idris' },
+  ],
 })
 let here: string[]
 const base = () => ({
@@ -16,9 +23,9 @@ const base = () => ({
   'POST /api/classes/c1/roster/preview': {
     adds: 1,
     lines: [
-      { line: 1, name: 'Dee Fox', fate: 'add', note: '' },
-      { line: 2, name: 'dee fox', fate: 'double', note: 'The same as line 1.' },
-      { line: 3, name: '123', fate: 'fault', note: 'No letter in it.' },
+      { line: 1, given: 'Fox, Dee', name: 'Dee Fox', fate: 'add', note: '' },
+      { line: 2, given: 'dee fox', name: 'dee fox', fate: 'double', note: 'The same as line 1.' },
+      { line: 3, given: '123', name: '123', fate: 'fault', note: 'No letter in it.' },
     ],
   },
   'POST /api/classes/c1/roster': () => {
@@ -27,6 +34,12 @@ const base = () => ({
   },
 })
 const open = () => show(<ClassDesk />, '/classes/c1', '/classes/:id')
+const more = async (user: ReturnType<typeof open>, act: string) => {
+  await user.click(await screen.findByRole('button', { name: 'More for Ada Okafor' }))
+  await user.click(await screen.findByRole('menuitem', { name: act }))
+}
+const undo = async (user: ReturnType<typeof open>, said: string | RegExp) =>
+  user.click(within((await screen.findByText(said)).parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
 
 beforeEach(() => {
   here = ['Ada Okafor', 'Benoît Larsen']
@@ -54,7 +67,7 @@ describe('A roster', () => {
     const path = '/api/classes/c1/students/Ada%20Okafor'
     serve({ ...base(), [`PUT ${path}`]: new Refusal(422, 'No.', '', { name: 'There is a Benoît Larsen already.' }) })
     const user = open()
-    await user.click(await screen.findByRole('button', { name: 'Rename Ada Okafor' }))
+    await more(user, 'Rename')
     const dialog = within(screen.getByRole('dialog'))
     await user.clear(dialog.getByLabelText('Name'))
     await user.type(dialog.getByLabelText('Name'), 'Benoît Larsen')
@@ -111,6 +124,127 @@ describe('A roster', () => {
     await waitFor(() => expect(bodies('PUT', '/api/classes/c1')).toEqual([{ name: '8 Kestrel a' }]))
   })
 
+  it('has a line put right or left out, and looks at the list again', async () => {
+    const user = open()
+    await screen.findByText('Ada Okafor')
+    await user.keyboard('a')
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.type(dialog.getByLabelText('Names, one a line, or CSV'), 'Fox, Dee{Enter}dee fox{Enter}123')
+    await user.click(dialog.getByRole('button', { name: 'Look at the list' }))
+    const second = await dialog.findByLabelText('Name in line 2')
+    expect(dialog.getByText('Fox, Dee')).toBeTruthy()
+    await user.type(second, ' B.{Enter}')
+    await user.click(dialog.getByRole('checkbox', { name: /3/ }))
+    await waitFor(() =>
+      expect(bodies('POST', '/api/classes/c1/roster/preview').slice(1)).toMatchObject([
+        { names: { 2: 'dee fox B.' }, skip: [] },
+        { names: { 2: 'dee fox B.' }, skip: [3] },
+      ]),
+    )
+    await user.click(dialog.getByRole('button', { name: 'Turn all names round' }))
+    await waitFor(() =>
+      expect(bodies('POST', '/api/classes/c1/roster/preview').at(-1)).toMatchObject({
+        names: { 1: 'Fox Dee', 2: 'fox dee', 3: '123' },
+      }),
+    )
+    await user.click(dialog.getByRole('button', { name: 'Add 1 student' }))
+    await waitFor(() => expect(bodies('POST', '/api/classes/c1/roster')).toMatchObject([{ skip: [3] }]))
+  })
+
+  it('keeps what was put right where it cannot be looked at', async () => {
+    const user = open()
+    await screen.findByText('Ada Okafor')
+    await user.keyboard('a')
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.type(dialog.getByLabelText('Names, one a line, or CSV'), '123')
+    await user.click(dialog.getByRole('button', { name: 'Look at the list' }))
+    const name = (await dialog.findByLabelText('Name in line 3')) as HTMLInputElement
+    serve({ ...base(), 'POST /api/classes/c1/roster/preview': new Refusal(503, 'The server is busy.') })
+    await user.clear(name)
+    await user.type(name, 'Gus Ives{Enter}')
+    expect(await dialog.findByText(/The server is busy/)).toBeTruthy()
+    expect((dialog.getByLabelText('Name in line 3') as HTMLInputElement).value).toBe('Gus Ives')
+  })
+
+  it('moves a student to another class, and back', async () => {
+    const move = (from: string) => `/api/classes/${from}/students/Ada%20Okafor/move`
+    serve({
+      ...base(),
+      'GET /api/classes': {
+        classes: [
+          { id: 'c1', name: '8 Kestrel' },
+          { id: 'c2', name: '8 Heron' },
+        ],
+      },
+      [`POST ${move('c1')}`]: new Refusal(422, 'Somebody else in 8 Heron goes by the name Ada Okafor.'),
+      [`POST ${move('c2')}`]: null,
+    })
+    const user = open()
+    await more(user, 'To another class')
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.click(await dialog.findByRole('button', { name: 'Move to 8 Heron' }))
+    expect(await dialog.findByText(/Somebody else in 8 Heron/)).toBeTruthy()
+    serve({ ...base(), [`POST ${move('c1')}`]: null, [`POST ${move('c2')}`]: null })
+    await user.click(dialog.getByRole('button', { name: 'Move to 8 Heron' }))
+    await undo(user, 'Ada Okafor is in 8 Heron now.')
+    await waitFor(() =>
+      expect([bodies('POST', move('c1')), bodies('POST', move('c2'))]).toEqual([[{ to: 'c2' }], [{ to: 'c1' }]]),
+    )
+  })
+
+  it('keeps groups: ticked together, changed, taken apart, each with a way back', async () => {
+    const groups = '/api/classes/c1/groups'
+    serve({
+      ...base(),
+      [`POST ${groups}`]: roster(),
+      [`PUT ${groups}/g1`]: roster(),
+      [`DELETE ${groups}/g1`]: roster(),
+    })
+    const user = open()
+    await user.click(await screen.findByRole('button', { name: 'New group' }))
+    let dialog = within(await screen.findByRole('dialog'))
+    await user.type(dialog.getByLabelText('Name'), 'Window side')
+    await user.click(dialog.getByRole('checkbox', { name: 'Benoît Larsen' }))
+    await user.click(dialog.getByRole('button', { name: 'Make the group' }))
+    expect(await screen.findByText('“Window side” has 1 student.')).toBeTruthy()
+    expect(bodies('POST', groups)).toEqual([{ name: 'Window side', students: ['Benoît Larsen'] }])
+
+    await user.click(screen.getByRole('button', { name: 'Chart table' }))
+    dialog = within(await screen.findByRole('dialog'))
+    await user.click(dialog.getByRole('checkbox', { name: 'Ada Okafor' }))
+    await user.click(dialog.getByRole('button', { name: 'Keep it' }))
+    await undo(user, '“Chart table” has 0 students.')
+    await waitFor(() =>
+      expect(bodies('PUT', `${groups}/g1`)).toMatchObject([{ students: [] }, { students: ['Ada Okafor'] }]),
+    )
+
+    await user.click(screen.getByRole('button', { name: 'Chart table' }))
+    await user.click(within(await screen.findByRole('dialog')).getByRole('button', { name: 'Take apart' }))
+    await undo(user, /no group any more/)
+    await waitFor(() =>
+      expect(bodies('POST', groups).at(-1)).toEqual({ name: 'Chart table', students: ['Ada Okafor'] }),
+    )
+  })
+
+  it('says whose class it is, and brings back who has left', async () => {
+    const back = '/api/classes/c1/students/Cleo%20Marsh/return'
+    serve({ ...base(), 'PUT /api/classes/c1/teachers': roster(), [`POST ${back}`]: null })
+    const user = open()
+    const whose = (await screen.findByRole('heading', { name: 'Whose class is it?' })).parentElement as HTMLElement
+    expect(within(whose).getByText('Maren')).toBeTruthy()
+    await user.click(within(whose).getByRole('button', { name: 'Change' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.click(dialog.getByRole('checkbox', { name: 'Idris' }))
+    await user.click(dialog.getByRole('button', { name: 'Keep it' }))
+    await undo(user, 'It is changed whose class 8 Kestrel is.')
+    await waitFor(() =>
+      expect(bodies('PUT', '/api/classes/c1/teachers')).toEqual([{ teachers: ['t1', 't2'] }, { teachers: ['t1'] }]),
+    )
+    await user.click(screen.getByRole('button', { name: '1 has left' }))
+    await user.click(screen.getByRole('button', { name: 'Back on the roster: Cleo Marsh' }))
+    await waitFor(() => expect(sent('POST', back)).toHaveLength(1))
+  })
+
   it('goes back to the list with what was pasted', async () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: /Add students/ }))
@@ -163,7 +297,7 @@ describe('A roster', () => {
       },
     })
     const user = open()
-    await user.click(await screen.findByRole('button', { name: 'Take Ada Okafor off the roster' }))
+    await more(user, 'Off the roster')
     const line = await screen.findByText('Ada Okafor is off the roster. Their work stays.')
     await waitFor(() => expect(screen.queryByRole('cell', { name: 'Ada Okafor' })).toBeNull())
     await user.click(within(line.parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))

@@ -11,9 +11,12 @@ import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
 import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
+import { Menu } from '@/ui/Menu'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { AddStudents } from './AddStudents'
+import { ClassAside } from './ClassAside'
+import { MoveDialog } from './MoveDialog'
 import { Slips } from './Slips'
 import { SupportDialog } from './SupportDialog'
 
@@ -25,10 +28,11 @@ export default function ClassDesk() {
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
   const [renaming, setRenaming] = useState<Renaming | null>(null)
   const [supporting, setSupporting] = useState<Schemas['RosterRosterStudentView'] | null>(null)
+  const [moving, setMoving] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
   const refresh = () =>
     Promise.all([
-      client.invalidateQueries({ queryKey: ['class', id] }),
+      client.invalidateQueries({ queryKey: ['class'] }),
       client.invalidateQueries({ queryKey: ['classes'] }),
     ])
   const print = async () => setSlips(await take(api.POST('/api/classes/{id}/slips', { params: { path: { id } } })))
@@ -53,6 +57,11 @@ export default function ClassDesk() {
   })
   if (one.isPending) return <Loading />
   if (!one.data) return <Failed error={one.error} />
+  const groupsOf = (student: string) =>
+    one.data.groups
+      .filter((g) => g.students.includes(student))
+      .map((g) => g.name)
+      .join(', ')
   if (slips) return <Slips slips={slips} onClose={() => setSlips(null)} />
   return (
     <>
@@ -65,32 +74,21 @@ export default function ClassDesk() {
           Add students
         </Button>
       </Head>
-      <Desk
-        rightLabel="Class code"
-        right={
-          <section>
-            <h2 className="text-lg">Class code</h2>
-            <p className="mt-1 font-head text-4xl font-semibold tracking-widest">{one.data.code}</p>
-            <p className="mt-3 text-[15px]">
-              Students open <b>{location.host}/join</b> and type this code, their name and their own PIN. The code alone
-              lets nobody in.
-            </p>
-          </section>
-        }
-      >
+      <Desk rightLabel="About the class" right={<ClassAside of={one.data} onDone={refresh} />}>
         {one.data.students.length === 0 ? (
           <Empty title="Nobody is on the roster">
             <p>Paste a list of names, or a CSV file’s text. You see what becomes of each line first.</p>
             <Button onClick={() => setAdding(true)}>Add students</Button>
           </Empty>
         ) : (
-          <table className="w-full max-w-2xl">
+          <table className="w-full max-w-4xl">
             <caption className="sr-only">Students of the class</caption>
             <tbody>
               {one.data.students.map((student, i) => (
                 <tr key={student.id} className="border-b hover:bg-pale">
                   <td className="w-12 py-1.5 pl-6 text-right text-sm text-quiet tabular-nums">{i + 1}</td>
                   <td className="px-3 font-semibold">{student.name}</td>
+                  <td className="px-3 text-sm text-quiet">{groupsOf(student.id)}</td>
                   <td className="pr-6 text-right">
                     <Button
                       kind="quiet"
@@ -103,27 +101,26 @@ export default function ClassDesk() {
                     <Button
                       kind="quiet"
                       size="small"
-                      onClick={() => setRenaming({ student: student.id, name: student.name })}
-                      aria-label={`Rename ${student.name}`}
-                    >
-                      Rename
-                    </Button>
-                    <Button
-                      kind="quiet"
-                      size="small"
                       onClick={() => void reset(student)}
                       aria-label={`New PIN for ${student.name}`}
                     >
                       New PIN
                     </Button>
-                    <Button
+                    <Menu
+                      face="More"
+                      label={`More for ${student.name}`}
                       kind="quiet"
                       size="small"
-                      onClick={() => void leave(student)}
-                      aria-label={`Take ${student.name} off the roster`}
-                    >
-                      Off the roster
-                    </Button>
+                      acts={[
+                        {
+                          id: 'rename',
+                          label: 'Rename',
+                          run: () => setRenaming({ student: student.id, name: student.name }),
+                        },
+                        { id: 'move', label: 'To another class', run: () => setMoving(student) },
+                        { id: 'leave', label: 'Off the roster', run: () => void leave(student) },
+                      ]}
+                    />
                   </td>
                 </tr>
               ))}
@@ -135,6 +132,7 @@ export default function ClassDesk() {
       {supporting ? (
         <SupportDialog classId={id} student={supporting} onClose={() => setSupporting(null)} onDone={refresh} />
       ) : null}
+      {moving ? <MoveDialog classId={id} student={moving} onClose={() => setMoving(null)} onDone={refresh} /> : null}
       {renaming ? <RenameDialog classId={id} of={renaming} onClose={() => setRenaming(null)} onDone={refresh} /> : null}
       <Dialog open={pin !== null} onClose={() => setPin(null)} title={`New PIN for ${pin?.name ?? ''}`}>
         <p className="font-head text-4xl font-semibold tracking-widest tabular-nums">{pin?.pin}</p>

@@ -6,8 +6,8 @@ import ClassList from './ClassList'
 import { Slips } from './Slips'
 
 const classes = [
-  { id: 'c1', name: '8 Heron', code: 'BGJSL', students: 27 },
-  { id: 'c2', name: '8 Tern', code: 'PLGXK', students: 0 },
+  { id: 'c1', name: '8 Heron', code: 'BGJSL', students: 27, teachers: 'Maren', mine: true },
+  { id: 'c2', name: '8 Curlew', code: 'PLGXK', students: 0, teachers: '', mine: false },
 ]
 const open = () => show(<ClassList />, '/classes', '/classes')
 const base = {
@@ -28,8 +28,8 @@ describe('The list of classes', () => {
           .map((c) => c.textContent),
       ),
     ).toEqual([
-      ['BGJSL', '27', '–', 'nothing yet'],
-      ['PLGXK', '0', '–', 'nothing yet'],
+      ['BGJSL', '27', 'Maren', '–', 'nothing yet'],
+      ['PLGXK', '0', 'everybody’s', '–', 'nothing yet'],
     ])
     expect(screen.getByText('2 classes')).toBeTruthy()
     expect(await screen.findByText('Ada')).toBeTruthy()

@@ -38,9 +38,17 @@ export default function ClassList() {
         words={(c) => c.name}
         to={(c) => `/classes/${c.id}`}
         columns={[
-          { id: 'name', head: 'Class', cell: (c) => c.name, sort: (c) => c.name },
+          // One's own classes stand first.
+          { id: 'name', head: 'Class', cell: (c) => c.name, sort: (c) => `${c.mine ? 0 : 1} ${c.name}` },
           { id: 'code', head: 'Code', cell: (c) => <span className="font-mono">{c.code}</span> },
           { id: 'students', head: 'Students', cell: (c) => c.students, sort: (c) => c.students, right: true },
+          {
+            id: 'teachers',
+            head: 'Whose',
+            cell: (c) => c.teachers || <span className="text-quiet">everybody’s</span>,
+            sort: (c) => c.teachers,
+            wide: true,
+          },
           {
             id: 'open',
             head: 'Open now',

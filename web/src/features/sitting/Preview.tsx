@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { api, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, take, type Schemas } from '@/lib/api/client'
 import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
-import { toast } from '@/ui/toast'
+import { sorry } from '@/ui/sorry'
 import { Returned } from './Returned'
 import { TriedAs } from './TriedAs'
 import { SitScreen, type Driver } from './SitScreen'
@@ -46,7 +46,7 @@ export default function Preview({ paperId }: { paperId: string }) {
         setRound((n) => n + 1)
       } catch (thrown) {
         if (next === START) setError(thrown)
-        else toast(problemOf(thrown).message, { bad: true })
+        else sorry(thrown)
       } finally {
         setBusy(false)
       }

@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["placesGroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/groups/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["placesRegroup"];
+        post?: never;
+        delete: operations["placesUngroup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/roster": {
         parameters: {
             query?: never;
@@ -333,7 +365,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["rosterAdd"];
+        post: operations["placesAdd"];
         delete?: never;
         options?: never;
         head?: never;
@@ -349,7 +381,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["rosterPreview"];
+        post: operations["placesPreview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -382,7 +414,23 @@ export interface paths {
         get?: never;
         put: operations["rosterRenameStudent"];
         post?: never;
-        delete: operations["rosterLeave"];
+        delete: operations["placesLeave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/students/{student}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["placesMove"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -413,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["rosterRejoin"];
+        post: operations["placesRejoin"];
         delete?: never;
         options?: never;
         head?: never;
@@ -429,6 +477,22 @@ export interface paths {
         };
         get?: never;
         put: operations["rosterSupport"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{id}/teachers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rosterTaughtBy"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3883,11 +3947,30 @@ export interface components {
             name: string;
             code: string;
             students: number;
+            teachers: string;
+            mine: boolean;
+        };
+        RosterGroupInput: {
+            name?: string;
+            students?: string[];
+        };
+        RosterGroupView: {
+            id: string;
+            name: string;
+            students: string[];
         };
         RosterJoinInput: {
             code?: string;
             name?: string;
             pin?: string;
+        };
+        RosterLeaverView: {
+            id: string;
+            name: string;
+            leftAt: string | null;
+        };
+        RosterMoveInput: {
+            to?: string;
         };
         RosterPinView: {
             pin: string;
@@ -3895,9 +3978,13 @@ export interface components {
         RosterRosterInput: {
             text?: string;
             skip?: number[];
+            names?: {
+                [key: string]: string;
+            };
         };
         RosterRosterLineView: {
             line: number;
+            given: string;
             name: string;
             fate: string;
             note: string;
@@ -3917,6 +4004,10 @@ export interface components {
             name: string;
             code: string;
             students: components["schemas"]["RosterRosterStudentView"][];
+            left: components["schemas"]["RosterLeaverView"][];
+            groups: components["schemas"]["RosterGroupView"][];
+            teachers: string[];
+            staff: components["schemas"]["IdentityStaffNameView"][];
         };
         RosterSlipView: {
             name: string;
@@ -3958,6 +4049,9 @@ export interface components {
         };
         RosterSupportedView: {
             students: components["schemas"]["RosterSupportedStudentView"][];
+        };
+        RosterTeachersInput: {
+            teachers?: string[];
         };
         SittingAnswersSavedView: {
             kept: components["schemas"]["SittingKeptView"][];
@@ -6051,7 +6145,110 @@ export interface operations {
             };
         };
     };
-    rosterAdd: {
+    placesGroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterGroupInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    placesRegroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterGroupInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    placesUngroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    placesAdd: {
         parameters: {
             query?: never;
             header?: never;
@@ -6086,7 +6283,7 @@ export interface operations {
             };
         };
     };
-    rosterPreview: {
+    placesPreview: {
         parameters: {
             query?: never;
             header?: never;
@@ -6188,7 +6385,7 @@ export interface operations {
             };
         };
     };
-    rosterLeave: {
+    placesLeave: {
         parameters: {
             query?: never;
             header?: never;
@@ -6199,6 +6396,40 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    placesMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                student: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterMoveInput"];
+            };
+        };
         responses: {
             /** @description Done; nothing to say. */
             204: {
@@ -6250,7 +6481,7 @@ export interface operations {
             };
         };
     };
-    rosterRejoin: {
+    placesRejoin: {
         parameters: {
             query?: never;
             header?: never;
@@ -6293,6 +6524,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RosterSupportInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rosterTaughtBy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterTeachersInput"];
             };
         };
         responses: {
