@@ -14,7 +14,7 @@ final readonly class GroupInput
         #[Assert\Length(max: 60, maxMessage: 'At most {{ limit }} characters.')]
         public string $name = '',
         #[Assert\Count(max: 1000)]
-        #[Assert\All(new Assert\Uuid())]
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $students = [],
     ) {
     }

@@ -18,7 +18,7 @@ final readonly class RosterInput
         #[Assert\Count(max: 5000)]
         public array $skip = [],
         #[Assert\Count(max: 5000)]
-        #[Assert\All([new Assert\Type('string'), new Assert\Length(max: 300)])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 300)])]
         public array $names = [],
     ) {
     }

@@ -11,7 +11,7 @@ final readonly class TeachersInput
     /** @param list<string> $teachers ids of staff; nobody makes it everybody's */
     public function __construct(
         #[Assert\Count(max: 100)]
-        #[Assert\All(new Assert\Uuid())]
+        #[Assert\All([new Assert\NotBlank(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $teachers = [],
     ) {
     }
