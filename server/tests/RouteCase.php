@@ -170,6 +170,10 @@ abstract class RouteCase extends ApiCase
                 'current' => 'a long password',
                 'new' => 'another long one',
             ], 'PUT /account/colleagues/{marker}/password' => ['current' => 'a long password', 'new' => 'another long one'],
+            'PUT /account/colleagues/{marker}/role' => ['role' => 'teacher'],
+            'POST /account/colleagues' => [
+                'name' => 'Wren', 'email' => 'wren@test.example', 'role' => 'marker', 'current' => 'a long password', 'new' => 'another long one',
+            ],
             'PUT /account/team' => ['markStep' => '1/10'],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],

@@ -72,7 +72,7 @@ final readonly class Accounts
     }
 
     /** Whoever sits at an unlocked desk has the session, not the password. */
-    private function confirm(StaffUser $who, Request $request, string $password): void
+    public function confirm(StaffUser $who, Request $request, string $password): void
     {
         $this->guard->attempt('password|'.$who->id, $request, function () use ($who, $password): StaffMember {
             $member = $this->staff->find($who->teamId, $who->id) ?? throw Problem::notFound('The account');

@@ -9,4 +9,10 @@ enum Role: string
     case Lead = 'lead';
     case Teacher = 'teacher';
     case Marker = 'marker';
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        return array_column(self::cases(), 'value');
+    }
 }

@@ -34,10 +34,11 @@ final readonly class Staff
 
     public function signIn(string $email, string $password): StaffUser
     {
-        $user = $this->staff->ofEmail(self::normal($email))?->user();
+        $member = $this->staff->ofEmail(self::normal($email));
+        $user = $member?->user();
         // An unknown address costs as much time as a wrong password, so that addresses cannot be found out.
         $asked = $user ?? new StaffUser('nobody', '', '', Role::Marker, $this->nobodysHash());
-        if (!$this->hasher->isPasswordValid($asked, $password) || $user === null) {
+        if (!$this->hasher->isPasswordValid($asked, $password) || $user === null || !$member->isHere()) {
             throw new Problem(
                 422,
                 'Address and password do not fit.',

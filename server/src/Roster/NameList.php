@@ -188,7 +188,8 @@ final class NameList
         while (($cells = fgetcsv($stream, null, $separator, '"', '')) !== false) {
             $cells = array_map(strval(...), $cells);
             // A line that is written in another way than the first.
-            $rows[] = ['line' => $line, 'cells' => count($cells) > 1 ? $cells : (preg_split('/[\t;]/', $cells[0]) ?: $cells)];
+            $apart = count($cells) > 1 ? false : preg_split('/[\t;]/', $cells[0]);
+            $rows[] = ['line' => $line, 'cells' => $apart === false ? $cells : $apart];
             $line += 1 + array_sum(array_map(static fn (?string $c): int => substr_count($c ?? '', "\n"), $cells));
         }
         fclose($stream);

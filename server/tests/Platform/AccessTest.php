@@ -25,6 +25,8 @@ final class AccessTest extends RouteCase
     /** Ada's own; a student of the same class finds nothing. */
     private const OWN = [401, 'ok', 404, 401, 401, 401, 401];
 
+    private const LEADS = [401, 401, 401, 404, 403, 403, 'ok'];
+
     /** The teacher's own; a colleague finds nothing. */
     private const ONE_OWN = [401, 401, 401, 404, 403, 'ok', 404];
 
@@ -76,7 +78,9 @@ final class AccessTest extends RouteCase
         'POST /pdfs/{pdf}/file' => [401, 401, 401, 404, 403, null, 404],
         'GET /account' => self::STAFF, 'DELETE /account/sessions/{session}' => [401, 401, 401, 404, 404, 'ok', 404],
         'PUT /account/password' => self::STAFF,
-        'PUT /account/colleagues/{marker}/password' => [401, 401, 401, 404, 403, 403, 'ok'],
+        'PUT /account/colleagues/{marker}/password' => self::LEADS, 'PUT /account/colleagues/{marker}/role' => self::LEADS,
+        'DELETE /account/colleagues/{marker}' => self::LEADS, 'POST /account/colleagues/{marker}/return' => self::LEADS,
+        'POST /account/colleagues' => [401, 401, 401, 'ok', 403, 403, 'ok'],
         'PUT /account/team' => [401, 401, 401, 'ok', 403, 403, 'ok'],
         'GET /classes' => self::TEACHERS, 'POST /classes' => self::TEACHERS, 'GET /classes/{class}' => self::TEAM,
         'PUT /classes/{class}' => self::TEAM, 'PUT /classes/{class}/teachers' => self::TEAM,

@@ -14,11 +14,10 @@ use ChalkLadder\Server\Identity\StaffUser;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** One's own account: where one is signed in, the password; for a lead, colleagues' passwords and the team's settings. */
+/** One's own account: where one is signed in, the password; for a lead, the team's settings. */
 #[IsGranted('ROLE_STAFF')]
 #[Route('/account')]
 final readonly class AccountController
@@ -44,17 +43,6 @@ final readonly class AccountController
     public function changePassword(#[CurrentUser] StaffUser $who, Request $request, #[MapRequestPayload] PasswordInput $input): void
     {
         $this->accounts->changePassword($who, self::token($request), $request, $input);
-    }
-
-    #[Route('/colleagues/{id}/password', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
-    #[IsGranted('ROLE_LEAD')]
-    public function resetPassword(
-        #[CurrentUser] StaffUser $who,
-        string $id,
-        Request $request,
-        #[MapRequestPayload] PasswordInput $input,
-    ): void {
-        $this->accounts->resetPassword($who, $id, $request, $input);
     }
 
     #[Route('/team', methods: ['PUT'])]

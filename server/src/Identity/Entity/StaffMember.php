@@ -27,6 +27,9 @@ class StaffMember implements Root, TeamOwned
     #[ORM\Column(name: 'password_hash', type: 'text')]
     protected string $passwordHash = '';
 
+    #[ORM\Column(name: 'left_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $leftAt = null;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -53,6 +56,42 @@ class StaffMember implements Root, TeamOwned
     public function name(): string
     {
         return $this->name;
+    }
+
+    public function role(): Role
+    {
+        return $this->role;
+    }
+
+    /** Whoever has left signs in no more; what they made keeps their name. */
+    public function isHere(): bool
+    {
+        return $this->leftAt === null;
+    }
+
+    public function welcome(string $by): void
+    {
+        $this->note(new Acted($this->teamId, $by, 'add', 'staff', $this->id));
+    }
+
+    public function setRole(Role $role, string $by): void
+    {
+        if ($role !== $this->role) {
+            $this->role = $role;
+            $this->note(new Acted($this->teamId, $by, 'set role', 'staff', $this->id, ['to' => $role->value]));
+        }
+    }
+
+    public function leave(string $by, \DateTimeImmutable $at): void
+    {
+        $this->leftAt = $at;
+        $this->note(new Acted($this->teamId, $by, 'leave team', 'staff', $this->id));
+    }
+
+    public function comeBack(string $by): void
+    {
+        $this->leftAt = null;
+        $this->note(new Acted($this->teamId, $by, 'rejoin team', 'staff', $this->id));
     }
 
     /** The account as the framework's security knows it. */

@@ -31,7 +31,7 @@ final readonly class SignedIn extends ReadModel
     {
         /** @var array{id: string, team_id: string, name: string, role: string, stale: bool}|null $row */
         $row = $this->row(
-            'SELECT s.id, s.team_id, s.name, s.role, '.self::STALE.' AS stale FROM session a JOIN staff s ON s.id = a.staff_id
+            'SELECT s.id, s.team_id, s.name, s.role, '.self::STALE.' AS stale FROM session a JOIN staff s ON s.id = a.staff_id AND s.left_at IS NULL
                 WHERE '.self::HOLDS,
             $asked,
         );

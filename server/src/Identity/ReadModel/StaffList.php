@@ -27,7 +27,10 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
     /** @return list<StaffNameView> those who teach, by name */
     public function teachers(string $teamId): array
     {
-        $names = $this->pairs("SELECT id::text, name FROM staff WHERE team_id = :team AND role <> 'marker' ORDER BY name", ['team' => $teamId]);
+        $names = $this->pairs(
+            "SELECT id::text, name FROM staff WHERE team_id = :team AND role <> 'marker' AND left_at IS NULL ORDER BY name",
+            ['team' => $teamId],
+        );
 
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }
@@ -41,13 +44,13 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
     /** @return list<ColleagueView> */
     public function colleagues(string $teamId, string $without): array
     {
-        /** @var list<array{id: string, name: string, email: string, role: string}> $rows */
+        /** @var list<array{id: string, name: string, email: string, role: string, here: bool}> $rows */
         $rows = $this->rows(
-            'SELECT id, name, email, role FROM staff WHERE team_id = :team AND id <> :without ORDER BY name',
+            'SELECT id, name, email, role, left_at IS NULL AS here FROM staff WHERE team_id = :team AND id <> :without ORDER BY name',
             ['team' => $teamId, 'without' => $without],
         );
 
-        return array_map(static fn (array $r): ColleagueView => new ColleagueView($r['id'], $r['name'], $r['email'], $r['role']), $rows);
+        return array_map(static fn (array $r): ColleagueView => new ColleagueView($r['id'], $r['name'], $r['email'], $r['role'], $r['here']), $rows);
     }
 
     /** @return list<DemoAccountView> */

@@ -14,7 +14,7 @@ const line = (id: string, here: boolean) => ({
 })
 const account = (change: object = {}) => ({
   sessions: [line('00000000000000aa', true), line('00000000000000bb', false)],
-  colleagues: [{ id: 'c1', name: 'Tomas Ferreira', email: 'tomas@demo.example', role: 'teacher' }],
+  colleagues: [{ id: 'c1', name: 'Tomas Ferreira', email: 'tomas@demo.example', role: 'teacher', here: true }],
   markStep: '1/2',
   steps: ['1', '1/2'],
   maySet: true,
@@ -83,4 +83,68 @@ it('whoever is no lead reads the step and sets nothing', async () => {
 it('names a device in words, and a strange one too', () => {
   expect(device('Mozilla/5.0 (Linux; Android 16) AppleWebKit Chrome/140 Mobile Safari')).toBe('Chromium on Android')
   expect(device('curl/8')).toBe('A browser')
+})
+
+const rows = (here: boolean, role = 'teacher') => ({
+  colleagues: [{ id: 'c1', name: 'Tomas Ferreira', email: 'tomas@demo.example', role, here }],
+})
+const undo = async (user: ReturnType<typeof show>, said: string | RegExp) =>
+  user.click(within((await screen.findByText(said)).parentElement as HTMLElement).getByRole('button', { name: 'Undo' }))
+
+it('takes a colleague in, and keeps what was typed when refused', async () => {
+  const refusal = new Refusal(422, 'No.', '', { email: 'This address has an account already.' })
+  serve({ 'GET /api/account': account(), 'POST /api/account/colleagues': refusal })
+  const user = show(<AccountPage />)
+  await user.click(await screen.findByRole('button', { name: 'Add a colleague' }))
+  const dialog = within(screen.getByRole('dialog'))
+  const act = dialog.getByRole('button', { name: 'Take them in' })
+  await user.click(act)
+  expect(await dialog.findByText('✕ Type their name.')).toBeTruthy()
+  await user.type(dialog.getByLabelText('Name'), 'Wren Hollis')
+  await user.type(dialog.getByLabelText('E-mail address'), 'wren@demo.example')
+  await pickFrom(user, dialog.getByLabelText('Role'), 'marker')
+  expect(dialog.getByText(/A marker marks open answers/)).toBeTruthy()
+  await user.type(dialog.getByLabelText('Their first password'), 'neap tides 1')
+  await user.type(dialog.getByLabelText('Your present password'), 'high-water')
+  await user.click(act)
+  expect(await dialog.findByText('✕ This address has an account already.')).toBeTruthy()
+  serve({ 'GET /api/account': account(), 'POST /api/account/colleagues': null })
+  await user.click(act)
+  expect(await screen.findByText(/Wren Hollis can sign in now/)).toBeTruthy()
+  expect(bodies('POST', '/api/account/colleagues')).toEqual([
+    { name: 'Wren Hollis', email: 'wren@demo.example', role: 'marker', new: 'neap tides 1', current: 'high-water' },
+  ])
+})
+
+it('changes what a colleague may do, and takes that back', async () => {
+  const path = '/api/account/colleagues/c1/role'
+  serve({ 'GET /api/account': account(rows(true)), [`PUT ${path}`]: null })
+  const user = show(<AccountPage />)
+  await user.click(await screen.findByRole('button', { name: 'More for Tomas Ferreira' }))
+  await user.click(await screen.findByRole('menuitem', { name: 'Make a marker' }))
+  await undo(user, 'Tomas Ferreira is a marker now.')
+  await screen.findByText('Tomas Ferreira is a teacher now.')
+  expect(bodies('PUT', path)).toEqual([{ role: 'marker' }, { role: 'teacher' }])
+})
+
+it('lets a colleague go, and takes them back', async () => {
+  let here = true
+  serve({
+    'GET /api/account': () => account(rows(here)),
+    'DELETE /api/account/colleagues/c1': () => {
+      here = false
+      return null
+    },
+    'POST /api/account/colleagues/c1/return': () => {
+      here = true
+      return null
+    },
+  })
+  const user = show(<AccountPage />)
+  await user.click(await screen.findByRole('button', { name: 'More for Tomas Ferreira' }))
+  await user.click(await screen.findByRole('menuitem', { name: 'Out of the team' }))
+  expect(await screen.findByText(/signed out everywhere. What they made stays/)).toBeTruthy()
+  await user.click(await screen.findByRole('button', { name: 'Take Tomas Ferreira back' }))
+  expect(await screen.findByRole('button', { name: 'New password for Tomas Ferreira' })).toBeTruthy()
+  expect(sent('POST', '/api/account/colleagues/c1/return')).toHaveLength(1)
 })

@@ -1,21 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
-import * as z from 'zod/mini'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { askedAsTyped, useForm } from '@/lib/form'
 import { decimal, moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
-import { Dialog } from '@/ui/Dialog'
-import { TextField } from '@/ui/Field'
 import { SelectField } from '@/ui/Select'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
+import { Colleagues } from './Colleagues'
+import { LEAST, PasswordForm } from './PasswordForm'
 
 type View = Schemas['IdentityAccountView']
-const LEAST = 10
 
-/** Where one is signed in, one's password; for a lead, colleagues' passwords and the team's smallest mark. */
+/** Where one is signed in, one's password; for a lead, who belongs to the team, and its smallest mark. */
 export default function AccountPage() {
   const account = useQuery({ queryKey: ['account'], queryFn: () => take(api.GET('/api/account')), staleTime: 0 })
   if (account.isPending) return <Loading what="Opening your account" />
@@ -121,95 +117,6 @@ function OwnPassword() {
         note={`At least ${LEAST} characters. Every other device is then signed out.`}
       />
     </section>
-  )
-}
-
-const passwords = z.object({
-  current: askedAsTyped('Type your present password.'),
-  new: askedAsTyped(`Take at least ${LEAST} characters.`, LEAST),
-})
-
-function PasswordForm({
-  send,
-  done,
-  act,
-  note,
-}: {
-  send: (body: z.infer<typeof passwords>) => Promise<unknown>
-  done: () => void
-  act: string
-  note: string
-}) {
-  const form = useForm({
-    shape: passwords,
-    start: { current: '', new: '' },
-    send: async (typed) => {
-      await send(typed)
-      form.reset()
-      done()
-    },
-  })
-  return (
-    <form onSubmit={(e) => void form.submit(e)} className="mt-3 flex max-w-sm flex-col gap-3">
-      <TextField
-        label="Your present password"
-        type="password"
-        autoComplete="current-password"
-        {...form.field('current')}
-      />
-      <TextField label="New password" type="password" autoComplete="new-password" note={note} {...form.field('new')} />
-      <FaultLine error={form.problem} />
-      <Button kind="do" type="submit" className="self-start" disabled={form.busy}>
-        {act}
-      </Button>
-    </form>
-  )
-}
-
-function Colleagues({ colleagues }: { colleagues: View['colleagues'] }) {
-  const [of, setOf] = useState<Schemas['IdentityColleagueView'] | null>(null)
-  return (
-    <section aria-labelledby="colleagues">
-      <h2 id="colleagues" className="border-b pb-2 text-lg">
-        Colleagues
-      </h2>
-      {colleagues.length === 0 ? <p className="mt-2 text-quiet">Nobody else is in this team yet.</p> : null}
-      <ul>
-        {colleagues.map((one) => (
-          <li key={one.id} className="flex items-center gap-3 border-b py-2.5">
-            <p className="min-w-0 flex-1">
-              <span className="font-semibold">{one.name}</span>
-              <span className="block text-sm text-quiet">
-                {one.role} · {one.email}
-              </span>
-            </p>
-            <Button size="small" aria-label={`New password for ${one.name}`} onClick={() => setOf(one)}>
-              New password
-            </Button>
-          </li>
-        ))}
-      </ul>
-      {of ? <ResetDialog of={of} onClose={() => setOf(null)} /> : null}
-    </section>
-  )
-}
-
-function ResetDialog({ of, onClose }: { of: Schemas['IdentityColleagueView']; onClose: () => void }) {
-  return (
-    <Dialog open onClose={onClose} title={`New password for ${of.name}`}>
-      <p>{of.name} is signed out everywhere. Tell them the new password yourself; they can change it afterwards.</p>
-      <PasswordForm
-        send={(body) =>
-          take(api.PUT('/api/account/colleagues/{id}/password', { params: { path: { id: of.id } }, body }))
-        }
-        done={() => {
-          toast(`${of.name} signs in with the new password from now on.`)
-          onClose()
-        }}
-        act="Set it"
-        note={`At least ${LEAST} characters.`}
-      />
-    </Dialog>
   )
 }
 

@@ -6,7 +6,13 @@ namespace ChalkLadder\Server\Identity\Api\View;
 
 final readonly class ColleagueView
 {
-    public function __construct(public string $id, public string $name, public string $email, public string $role)
-    {
+    /** @param bool $here false once they have left the team */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $email,
+        public string $role,
+        public bool $here,
+    ) {
     }
 }
