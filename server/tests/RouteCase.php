@@ -174,7 +174,7 @@ abstract class RouteCase extends ApiCase
             'POST /account/colleagues' => [
                 'name' => 'Wren', 'email' => 'wren@test.example', 'role' => 'marker', 'current' => 'a long password', 'new' => 'another long one',
             ],
-            'PUT /account/team' => ['markStep' => '1/10'],
+            'PUT /account/team' => ['markStep' => '1/10', 'rungs' => [['name' => 'shore', 'from' => 0], ['name' => 'sea', 'from' => 40]]],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'POST /invitations' => ['id' => $fresh, 'classId' => $ids['class'], 'topic' => 'Buoys'],

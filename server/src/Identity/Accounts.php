@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Identity;
 
-use Brick\Math\BigRational;
 use ChalkLadder\Core\Marking\Marks;
 use ChalkLadder\Server\Identity\Api\Input\PasswordInput;
 use ChalkLadder\Server\Identity\Api\Input\TeamInput;
 use ChalkLadder\Server\Identity\Api\View\AccountView;
+use ChalkLadder\Server\Identity\Api\View\RungView;
 use ChalkLadder\Server\Identity\Entity\StaffMember;
 use ChalkLadder\Server\Identity\ReadModel\StaffList;
 use ChalkLadder\Server\Identity\Repository\StaffRepository;
@@ -40,6 +40,10 @@ final readonly class Accounts
             $isLead ? $this->list->colleagues($who->teamId, $who->id) : [],
             (string) $this->teams->markStep($who->teamId),
             Marks::STEPS,
+            array_map(
+                static fn (array $band): RungView => new RungView($band['name'], (int) round(100 * $band['from'])),
+                $this->teams->rungs($who->teamId)->bands,
+            ),
             $isLead,
         );
     }
@@ -68,7 +72,7 @@ final readonly class Accounts
 
     public function setTeam(StaffUser $who, TeamInput $input): void
     {
-        $this->teams->setMarkStep($who, BigRational::of($input->markStep));
+        $this->teams->set($who, $input);
     }
 
     /** Whoever sits at an unlocked desk has the session, not the password. */

@@ -7,8 +7,11 @@ namespace ChalkLadder\Server\Identity;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Server\Identity\Api\Input\RungInput;
+use ChalkLadder\Server\Identity\Api\Input\TeamInput;
 use ChalkLadder\Server\Identity\Entity\Team;
 use ChalkLadder\Server\Identity\Repository\TeamRepository;
+use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 
 /** Teams, and their own settings. */
@@ -50,9 +53,27 @@ final readonly class Teams
         return $this->teams->get($teamId)->markStep();
     }
 
-    /** Holds for marks from now on; those that stand are brought in line when their answers are marked or their key changes. */
-    public function setMarkStep(StaffUser $who, BigRational $step): void
+    /** A step of marks holds from now on; marks that stand are brought in line when their answers are marked or their key changes. */
+    public function set(StaffUser $who, TeamInput $input): void
     {
-        $this->transaction->run(fn () => $this->teams->get($who->teamId)->setMarkStep($step, $who->id));
+        $this->transaction->run(function () use ($who, $input): void {
+            $team = $this->teams->get($who->teamId);
+            if ($input->markStep !== null) {
+                $team->setMarkStep(BigRational::of($input->markStep), $who->id);
+            }
+            if ($input->rungs !== null) {
+                $team->setRungs(self::rungsOf($input->rungs), $who->id);
+            }
+        });
+    }
+
+    /** @param list<RungInput> $rungs */
+    private static function rungsOf(array $rungs): Rungs
+    {
+        try {
+            return Rungs::named(array_map(static fn (RungInput $r): array => ['name' => $r->name, 'from' => $r->from], $rungs));
+        } catch (\DomainException $fault) {
+            throw Problem::invalid(['rungs' => $fault->getMessage()]);
+        }
     }
 }

@@ -70,6 +70,13 @@ class Team implements Root
         $this->markStep = $step;
     }
 
+    /** Past results are read by the new cuts too; groups that were formed stay. */
+    public function setRungs(Rungs $rungs, string $by): void
+    {
+        $this->note(new Acted($this->id, $by, 'set rungs', 'team', $this->id));
+        $this->rungs = $rungs;
+    }
+
     public function rungs(): Rungs
     {
         return $this->rungs;

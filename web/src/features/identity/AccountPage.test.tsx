@@ -17,6 +17,11 @@ const account = (change: object = {}) => ({
   colleagues: [{ id: 'c1', name: 'Tomas Ferreira', email: 'tomas@demo.example', role: 'teacher', here: true }],
   markStep: '1/2',
   steps: ['1', '1/2'],
+  rungs: [
+    { name: 'footing', from: 0 },
+    { name: 'climbing', from: 50 },
+    { name: 'clear', from: 75 },
+  ],
   maySet: true,
   ...change,
 })
@@ -147,4 +152,40 @@ it('lets a colleague go, and takes them back', async () => {
   await user.click(await screen.findByRole('button', { name: 'Take Tomas Ferreira back' }))
   expect(await screen.findByRole('button', { name: 'New password for Tomas Ferreira' })).toBeTruthy()
   expect(sent('POST', '/api/account/colleagues/c1/return')).toHaveLength(1)
+})
+
+it('names the rungs anew, says at once what cannot be read, and takes that back', async () => {
+  const path = '/api/account/team'
+  serve({
+    'GET /api/account': account(),
+    [`PUT ${path}`]: new Refusal(422, 'No.', '', { rungs: '“clear” begins above the rung below it.' }),
+  })
+  const user = show(<AccountPage />)
+  expect(await screen.findByText('from 75 % of the marks')).toBeTruthy()
+  await user.click(screen.getByRole('button', { name: 'Change the rungs' }))
+  await user.click(screen.getByRole('button', { name: 'Take out rung 2' }))
+  const cut = screen.getByLabelText('Rung 2, from % of the marks')
+  await user.clear(cut)
+  await user.type(cut, 'half')
+  await user.click(screen.getByRole('button', { name: 'Keep these rungs' }))
+  expect(await screen.findByText(/From how many percent does “clear” begin/)).toBeTruthy()
+  expect(bodies('PUT', path)).toEqual([])
+  await user.clear(cut)
+  await user.type(cut, '60')
+  await user.click(screen.getByRole('button', { name: 'Keep these rungs' }))
+  expect(await screen.findByText('✕ “clear” begins above the rung below it.')).toBeTruthy()
+  serve({ 'GET /api/account': account(), [`PUT ${path}`]: ({ body }: { body: unknown }) => account(body as object) })
+  await user.click(screen.getByRole('button', { name: 'Keep these rungs' }))
+  expect(await screen.findByText('from 60 % of the marks')).toBeTruthy()
+  await undo(user, /The rungs are changed/)
+  expect(await screen.findByText('from 75 % of the marks')).toBeTruthy()
+  expect(bodies('PUT', path)).toMatchObject([
+    {
+      rungs: [
+        { name: 'footing', from: 0 },
+        { name: 'clear', from: 60 },
+      ],
+    },
+    { rungs: account().rungs },
+  ])
 })

@@ -8,6 +8,7 @@ import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { Colleagues } from './Colleagues'
 import { LEAST, PasswordForm } from './PasswordForm'
+import { Rungs } from './Rungs'
 
 type View = Schemas['IdentityAccountView']
 
@@ -28,6 +29,7 @@ export default function AccountPage() {
           <div className="flex flex-col gap-10">
             <OwnPassword />
             <MarkStep view={account.data} />
+            <Rungs view={account.data} />
           </div>
         </div>
       </div>

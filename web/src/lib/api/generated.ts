@@ -2849,6 +2849,7 @@ export interface components {
             colleagues: components["schemas"]["IdentityColleagueView"][];
             markStep: string;
             steps: string[];
+            rungs: components["schemas"]["IdentityRungView"][];
             maySet: boolean;
         };
         IdentityColleagueInput: {
@@ -2878,6 +2879,14 @@ export interface components {
         IdentityRoleInput: {
             role?: string;
         };
+        IdentityRungInput: {
+            name?: string;
+            from?: number;
+        };
+        IdentityRungView: {
+            name: string;
+            from: number;
+        };
         IdentitySessionLineView: {
             id: string;
             device: string;
@@ -2904,7 +2913,8 @@ export interface components {
             team: string;
         };
         IdentityTeamInput: {
-            markStep?: string;
+            markStep?: string | null;
+            rungs?: components["schemas"]["IdentityRungInput"][] | null;
         };
         IdentityTrailLineView: {
             id: string;

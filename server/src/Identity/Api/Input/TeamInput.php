@@ -7,11 +7,17 @@ namespace ChalkLadder\Server\Identity\Api\Input;
 use ChalkLadder\Core\Marking\Marks;
 use Symfony\Component\Validator\Constraints as Assert;
 
+/** What is left out stays as it is. */
 final readonly class TeamInput
 {
+    /** @param list<RungInput>|null $rungs from the lowest up */
     public function __construct(
         #[Assert\Choice(Marks::STEPS, message: 'Marks go in steps of 1, a half, a tenth or a hundredth.')]
-        public string $markStep = '1/2',
+        public ?string $markStep = null,
+        #[Assert\Count(max: 20)]
+        #[Assert\All([new Assert\NotNull()])]
+        #[Assert\Valid]
+        public ?array $rungs = null,
     ) {
     }
 }

@@ -12,13 +12,15 @@ final readonly class AccountView
      * @param list<ColleagueView>   $colleagues whose password a lead may set anew; empty for everybody else
      * @param string                $markStep   the team's smallest mark, exact
      * @param list<string>          $steps      what it can be set to
-     * @param bool                  $maySet     whether the asker may set it
+     * @param list<RungView>        $rungs      from the lowest up
+     * @param bool                  $maySet     whether the asker may set any of it
      */
     public function __construct(
         public array $sessions,
         public array $colleagues,
         public string $markStep,
         public array $steps,
+        public array $rungs,
         public bool $maySet,
     ) {
     }
