@@ -32,6 +32,7 @@ final class AccessTest extends RouteCase
 
     private const TABLE = [
         'GET /session' => self::ANYBODY, 'POST /session' => self::ANYBODY, 'DELETE /session' => self::ANYBODY,
+        'GET /me/skills' => self::STUDENTS,
         'POST /join' => self::ANYBODY,
         // Its ticket stands in for a session; without one nobody gets in.
         'GET /print/papers/{paper}' => [401, 401, 401, 401, 401, 401, 401],

@@ -80,6 +80,7 @@ final class SittingTest extends ApiCase
         $see('POST', '/me/sittings/{id}/reply', $id, ['text' => 'What was the key?']);
         $see('GET', '/me/sittings/{id}', $id);
         $see('GET', '/me/work');
+        $see('GET', '/me/skills');
         $see('DELETE', '/me');
         $known = [];
         foreach (self::service(\Symfony\Component\Routing\RouterInterface::class)->getRouteCollection() as $route) {

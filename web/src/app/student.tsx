@@ -16,6 +16,7 @@ const Join = lazy(() => import('@/features/sitting/Join'))
 const MyWork = lazy(() => import('@/features/sitting/MyWork'))
 const OwnQuestions = lazy(() => import('@/features/peers/OwnQuestions'))
 const ToQuestions = lazy(() => import('@/features/peers/ToQuestions'))
+const OwnSkills = lazy(() => import('@/features/sitting/OwnSkills'))
 const Sit = lazy(() => import('@/features/sitting/Sit'))
 
 /** Around all screens. */
@@ -41,6 +42,7 @@ createRoot(document.getElementById('root')!).render(
                   <MyWork>
                     <Suspense>
                       <ToQuestions />
+                      <OwnSkills />
                     </Suspense>
                   </MyWork>
                 }

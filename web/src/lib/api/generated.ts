@@ -1924,6 +1924,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/skills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownSkillsShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/work": {
         parameters: {
             query?: never;
@@ -3876,6 +3892,18 @@ export interface components {
             rest: number | null;
             works: boolean | null;
             misconception: string | null;
+        };
+        ResultsOwnSkillView: {
+            name: string;
+            credit: number;
+            n: number;
+            rung: number;
+            rungName: string;
+        };
+        ResultsOwnSkillsView: {
+            skills: components["schemas"]["ResultsOwnSkillView"][];
+            rungs: number;
+            latest: number;
         };
         ResultsQuestionView: {
             entry: string;
@@ -10096,6 +10124,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownSkillsShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsOwnSkillsView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {
