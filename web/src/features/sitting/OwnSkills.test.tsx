@@ -22,15 +22,12 @@ it('says by skill how many of the latest answers were right, and nothing where t
   })
   show(<OwnSkills />)
   expect(await screen.findByText('clear · 7.5 of 10 right')).toBeTruthy()
-  expect(screen.getByText('2 answers so far: too few to tell')).toBeTruthy()
-  expect(screen.getAllByRole('img').map((one) => one.getAttribute('aria-label'))).toEqual([
-    'clear, rung 3 of 3',
-    'no level yet',
-  ])
+  expect(screen.getByText('Too few answers yet to say it of: Scale.')).toBeTruthy()
+  expect(screen.getAllByRole('img').map((one) => one.getAttribute('aria-label'))).toEqual(['clear, rung 3 of 3'])
 })
 
-it('is not there while nothing has come back', async () => {
-  serve({ 'GET /api/me/skills': { skills: [], rungs: 3, latest: 10 } })
+it('is not there while nothing, or too little, has come back', async () => {
+  serve({ 'GET /api/me/skills': { skills: [skill('Scale', 2, 2, 0, '')], rungs: 3, latest: 10 } })
   show(<OwnSkills />)
   await waitFor(() => expect(sent('GET', '/api/me/skills')).toHaveLength(1))
   await expect(screen.findByRole('heading', {}, { timeout: 200 })).rejects.toThrow()
