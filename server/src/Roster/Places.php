@@ -49,6 +49,9 @@ final readonly class Places
                 if ($line->fate === 'add') {
                     $students[] = new Student($who->teamId, $line->name, $this->pins->seal(Pins::fresh()));
                 }
+                if ($line->fate === 'back') {
+                    $class->comeBack(self::leavers($class)[NameList::fold($line->name)], $who->id);
+                }
             }
             $class->take($students, $who->id, $this->clock->now());
             $this->welcome($classId);
@@ -119,10 +122,23 @@ final readonly class Places
         }
     }
 
+    /** @return array<string, string> ids of those who have left, by folded name; whoever shares a name is not guessed */
+    private static function leavers(SchoolClass $class): array
+    {
+        $ids = $names = [];
+        foreach ($class->leavers() as $member) {
+            $ids[$member->student()->nameFolded()] = $member->student()->id();
+            $names[] = $member->student()->nameFolded();
+        }
+
+        return array_intersect_key($ids, array_filter(array_count_values($names), static fn (int $n): bool => $n === 1));
+    }
+
     /** What would become of each line of a pasted list. */
     private static function read(SchoolClass $class, RosterInput $input): RosterPreviewView
     {
         $here = array_flip(array_map(static fn (Member $m): string => $m->student()->nameFolded(), $class->members()));
+        $left = self::leavers($class);
         $seen = [];
         $lines = [];
         $adds = 0;
@@ -138,12 +154,13 @@ final readonly class Places
                     'double',
                     sprintf('The same as line %d. If they are two people, add an initial.', $seen[$folded]),
                 ],
+                isset($left[$folded]) => ['back', 'Was here before; their work is still theirs. For somebody new, add an initial.'],
                 default => ['add', ''],
             };
             if ($fate !== 'left out') {
                 $seen[$folded] ??= $row['line'];
             }
-            $adds += $fate === 'add' ? 1 : 0;
+            $adds += $fate === 'add' || $fate === 'back' ? 1 : 0;
             $lines[] = new RosterLineView($row['line'], $row['given'], $name, $fate, $note);
         }
 

@@ -77,9 +77,23 @@ final class PlacesTest extends ApiCase
         self::assertContains('Ada Okafor', $this->get('GET', $this->roster)->column('students', 'name'), 'they have left nothing');
 
         $this->ask('DELETE', "$this->roster/students/$ada");
-        $this->get('POST', "$this->roster/roster", ['text' => 'Ada Okafor']);
+        $named = $this->get('POST', "$this->roster/roster", ['text' => 'Ada B. Okafor'])->text('students.0.id');
+        $this->get('PUT', "$this->roster/students/$named", ['name' => 'Ada Okafor']);
         $this->refused(422, 'POST', "$this->roster/students/$ada/return");
         $this->refused(422, 'POST', "/classes/$heron/students/$ada/move", ['to' => $heron]);
+    }
+
+    public function testWhoIsPastedAgainComesBackAndIsNoSecondStudent(): void
+    {
+        $ada = $this->world->students['Ada Okafor']->id;
+        $this->ask('DELETE', "$this->roster/students/$ada");
+        $list = ['text' => "ADA OKAFOR\nDee Fox"];
+        $preview = $this->get('POST', "$this->roster/roster/preview", $list);
+        self::assertSame([['back', 'add'], 2], [$preview->column('lines', 'fate'), $preview->int('adds')]);
+        $roster = $this->get('POST', "$this->roster/roster", $list);
+        self::assertSame($ada, $roster->text('students.0.id'));
+        self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh', 'Dee Fox'], $roster->column('students', 'name'));
+        self::assertSame([], $roster->list('left'));
     }
 
     public function testNobodyMovesIntoAnotherTeamsClassNorOutOfIt(): void

@@ -7,6 +7,7 @@ type Line = Schemas['RosterRosterLineView']
 
 const FATES: Record<string, string> = {
   add: '✓ will be added',
+  back: '✓ comes back',
   here: '○ in the class already',
   double: '○ double',
   fault: '✕ cannot be read',
@@ -80,7 +81,7 @@ export function ReadLines({
               />
             </td>
             <td
-              className={`pl-3 ${line.fate === 'fault' ? 'text-bad' : line.fate === 'add' ? 'text-good' : 'text-quiet'}`}
+              className={`pl-3 ${line.fate === 'fault' ? 'text-bad' : line.fate === 'add' || line.fate === 'back' ? 'text-good' : 'text-quiet'}`}
             >
               {FATES[line.fate]} {line.note ? `· ${line.note}` : ''}
             </td>

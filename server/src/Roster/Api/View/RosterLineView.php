@@ -9,7 +9,7 @@ final readonly class RosterLineView
 {
     /**
      * @param string $given the line as it was pasted
-     * @param string $fate  one of add, double, here, fault, left out
+     * @param string $fate  one of add, back, double, here, fault, left out
      */
     public function __construct(public int $line, public string $given, public string $name, public string $fate, public string $note)
     {
