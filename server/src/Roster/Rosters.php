@@ -57,6 +57,7 @@ final readonly class Rosters
     public function show(string $teamId, string $id): RosterView
     {
         $class = $this->classes->roster($teamId, $id);
+        $staff = $this->staff->teachers($teamId);
         $here = array_map(static fn (Member $m): string => $m->student()->id(), $class->members());
 
         return new RosterView(
@@ -88,8 +89,8 @@ final readonly class Rosters
                 ),
                 $class->groups(),
             ),
-            $class->teachers(),
-            $this->staff->teachers($teamId),
+            array_values(array_intersect($class->teachers(), array_column($staff, 'id'))),
+            $staff,
         );
     }
 

@@ -16,6 +16,9 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
     /** Names of staff, for the lists of other rooms: `JOIN`ed as a table with the columns id and name. */
     public const NAMES = '(SELECT id, name FROM staff)';
 
+    /** Those who teach in a team now: as NAMES, and team_id. */
+    public const TEACHERS = "(SELECT id, name, team_id FROM staff WHERE role <> 'marker' AND left_at IS NULL)";
+
     /** @return list<StaffNameView> */
     public function names(string $teamId): array
     {
@@ -27,10 +30,7 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
     /** @return list<StaffNameView> those who teach, by name */
     public function teachers(string $teamId): array
     {
-        $names = $this->pairs(
-            "SELECT id::text, name FROM staff WHERE team_id = :team AND role <> 'marker' AND left_at IS NULL ORDER BY name",
-            ['team' => $teamId],
-        );
+        $names = $this->pairs('SELECT id::text, name FROM '.self::TEACHERS.' s WHERE team_id = :team ORDER BY name', ['team' => $teamId]);
 
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }

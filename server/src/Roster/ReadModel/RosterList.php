@@ -25,7 +25,7 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
     {
         /** @var list<array{id: string, name: string, code: string, students: int, teachers: string, mine: bool}> $rows */
         $rows = $this->rows("SELECT c.id, c.name, c.code, count(m.student_id) AS students, :staff::uuid = ANY(c.teachers) AS mine,
-                coalesce((SELECT string_agg(s.name, ', ' ORDER BY s.name) FROM ".StaffList::NAMES." s WHERE s.id = ANY(c.teachers)), '')
+                coalesce((SELECT string_agg(s.name, ', ' ORDER BY s.name) FROM ".StaffList::TEACHERS." s WHERE s.id = ANY(c.teachers)), '')
                     AS teachers
             FROM class c LEFT JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL WHERE c.team_id = :team GROUP BY c.id
             ORDER BY mine DESC, c.name", ['team' => $teamId, 'staff' => $staffId]);
