@@ -7,9 +7,9 @@ test('a class is made from a list as it was pasted', async ({ page }) => {
   await page.goto('/classes')
   await expect(page.getByRole('link', { name: '8 Heron' })).toBeVisible()
   await page.keyboard.press('n')
-  await page.getByRole('dialog').getByLabel('Name').fill('8 Dunlin')
+  await page.getByRole('dialog').getByLabel('Name').fill('8 Whimbrel')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: '8 Dunlin' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: '8 Whimbrel' })).toBeVisible()
   await page.keyboard.press('a')
   const dialog = page.getByRole('dialog')
   await dialog
@@ -44,7 +44,7 @@ test('a class is made from a list as it was pasted', async ({ page }) => {
   const wall = page.waitForEvent('popup')
   await page.getByRole('button', { name: 'On the wall' }).click()
   const shown = await wall
-  await expect(shown.getByRole('heading', { name: '8 Dunlin' })).toBeVisible()
+  await expect(shown.getByRole('heading', { name: '8 Whimbrel' })).toBeVisible()
   await expect(shown.getByRole('img', { name: /QR code/ })).toBeVisible()
   await expect(shown.getByText('Bo Marrow')).toHaveCount(0)
   await axeClean(shown)

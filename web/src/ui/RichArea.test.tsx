@@ -31,6 +31,19 @@ describe('A rich editor', () => {
     expect(prompt().textContent).toBe('Low water')
   })
 
+  it('takes the focus when it was asked for, and not from whoever is typing elsewhere by then', async () => {
+    const asked = <RichArea label="Prompt" value="" onChange={() => undefined} focused />
+    const { unmount } = render(asked)
+    await tick()
+    expect(document.activeElement).toBe(prompt())
+    unmount()
+    render(<input aria-label="Elsewhere" />)
+    screen.getByLabelText('Elsewhere').focus()
+    render(asked)
+    await tick()
+    expect(document.activeElement).toBe(screen.getByLabelText('Elsewhere'))
+  })
+
   it('comes back with its text when the tree around it was hidden for a moment', async () => {
     const { rerender } = render(<Page />)
     await tick()

@@ -92,6 +92,9 @@ const putNote = (editor: Editor, note: string) =>
     .setMark('lit', { note: note || null })
     .run()
 
+/** By the time that an editor is there, the hand for which it was fetched may be typing elsewhere. */
+const isTyping = () => document.activeElement?.matches('input, textarea, [contenteditable=true]') === true
+
 const empty = (html: string) => (html === '<p></p>' ? '' : html)
 
 /** Rich text in place: bold, italics, lists, maths, pictures, tables. */
@@ -124,7 +127,12 @@ export function RichArea({
       Picture.configure({ ask: askPicture, urlOf }),
     ],
     content: value,
-    autofocus: focused ? 'end' : false,
+    onCreate: ({ editor: e }) => {
+      if (!focused || isTyping()) return
+      e.commands.setTextSelection(e.state.doc.content.size)
+      // Now, and not with the next frame, as its command would.
+      e.view.focus()
+    },
     editorProps: {
       attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': label, class: small ? '' : 'text-lg' },
       handlePaste: (_, event) => paste.current(event),
