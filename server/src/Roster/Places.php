@@ -44,16 +44,19 @@ final readonly class Places
     {
         $this->transaction->run(function () use ($who, $classId, $input): void {
             $class = $this->classes->lockedRoster($who->teamId, $classId);
+            $left = self::leavers($class);
             $students = [];
             foreach (self::read($class, $input)->lines as $line) {
                 if ($line->fate === 'add') {
                     $students[] = new Student($who->teamId, $line->name, $this->pins->seal(Pins::fresh()));
                 }
                 if ($line->fate === 'back') {
-                    $class->comeBack(self::leavers($class)[NameList::fold($line->name)], $who->id);
+                    $class->comeBack($left[NameList::fold($line->name)], $who->id);
                 }
             }
-            $class->take($students, $who->id, $this->clock->now());
+            if ($students !== []) {
+                $class->take($students, $who->id, $this->clock->now());
+            }
             $this->welcome($classId);
         });
     }

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
-import { api, Problem, problemOf, take, type Schemas } from '@/lib/api/client'
+import { api, Problem, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Failed, Loading } from '@/ui/States'
+import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore } from './store'
@@ -29,7 +30,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
       take(api.POST('/api/me/handouts/{id}/open', { params: { path: { id: handoutId } } })),
     onSuccess: (view) => void navigate(`/my/${view.id}`),
     onError: (thrown) => {
-      toast(`${problemOf(thrown).message} ${problemOf(thrown).detail}`, { bad: true })
+      sorry(thrown)
       void work.refetch()
     },
   })
