@@ -11,6 +11,8 @@ use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\RemarkOn;
 use ChalkLadder\Server\Bank\Remarks;
 use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
+use ChalkLadder\Server\Handout\Api\Input\KeptPlanInput;
+use ChalkLadder\Server\Handout\FeedbackPlans;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Marking\Api\Input\KeyInput;
@@ -40,6 +42,17 @@ use Symfony\Component\Uid\Uuid;
 /** A term at Kelpwick Harbour: papers handed out, sat, marked, returned, and what came of them. */
 final class History
 {
+    private const ON_RETURN = ['verdict' => 'returned'];
+    private const AT_ONCE = ['verdict' => 'at once', 'feedback' => 'at once'];
+    private const AFTER_HAND_IN = [
+        'verdict' => 'handed in',
+        'feedback' => 'handed in',
+        'marks' => 'handed in',
+        'key' => 'handed in',
+        'workedAnswer' => 'handed in',
+    ];
+    private const FEEDBACK_FIRST = ['verdict' => 'handed in', 'feedback' => 'handed in', 'marks' => 'closed', 'classPicture' => 'closed'];
+
     /** @var array<string, array{sim: SimulatedStudent, user: StudentUser, class: string}> */
     private array $students = [];
 
@@ -56,6 +69,7 @@ final class History
         private readonly BankBuilder $builder,
         private readonly Sitter $sitter,
         private readonly Handouts $handouts,
+        private readonly FeedbackPlans $plans,
         private readonly Desk $desk,
         private readonly Keys $keys,
         private readonly SecondMarking $second,
@@ -117,7 +131,8 @@ final class History
         $every = $this->handOut($lead, 'every', [$classes['8 Tern']]);
         $this->sitAll($every, 0.95);
         $this->handouts->close($lead, $every);
-        $sound = $this->handOut($lead, 'sound', [$classes['8 Kestrel']]);
+        $this->plans->keep($lead, new KeptPlanInput('Feedback first, and how the class did', self::FEEDBACK_FIRST));
+        $sound = $this->handOut($lead, 'sound', [$classes['8 Kestrel']], ['feedback' => self::FEEDBACK_FIRST]);
         $this->sitAll($sound, 0.94);
         $this->handouts->close($lead, $sound);
 
@@ -132,8 +147,8 @@ final class History
         $this->studentQuestions->tell($lead, $classes, $this->students);
 
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
-        $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => 'at once', 'shuffleOptions' => true]);
-        $this->handOut($lead, 'ladder', [$classes['8 Kestrel']], ['feedback' => 'at once']);
+        $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => self::AT_ONCE, 'shuffleOptions' => true]);
+        $this->handOut($lead, 'ladder', [$classes['8 Kestrel']], ['feedback' => self::AT_ONCE]);
         $this->handouts->create(
             $lead,
             new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()),
@@ -157,7 +172,7 @@ final class History
                 $this->editions[$paper],
                 $classes,
                 [],
-                $conditions + ['feedback' => 'on return'],
+                $conditions + ['feedback' => self::ON_RETURN],
                 requestId: Uuid::v7()->toRfc4122(),
             ),
         )->id;
@@ -315,7 +330,7 @@ final class History
         if ($followUps === []) {
             return;
         }
-        $this->groupings->followUp($who, $kept->id ?? '', new FollowUpsInput($followUps, ['feedback' => 'after hand-in']));
+        $this->groupings->followUp($who, $kept->id ?? '', new FollowUpsInput($followUps, ['feedback' => self::AFTER_HAND_IN]));
         foreach ($this->reader->followUpsOf($kept->id ?? '') as $followUp) {
             $this->sitAll($followUp, 0.9);
             $this->handouts->close($who, $followUp);

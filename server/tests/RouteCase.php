@@ -56,7 +56,7 @@ abstract class RouteCase extends ApiCase
     protected function subjects(): array
     {
         $world = $this->world;
-        $handout = $world->handOut(['attempts' => 3, 'feedback' => 'at once']);
+        $handout = $world->handOut(['attempts' => 3, 'feedback' => Plan::AT_ONCE]);
         $ada = $world->students['Ada Okafor'];
         $handedIn = $world->sit(
             'Cleo Marsh',
@@ -126,6 +126,7 @@ abstract class RouteCase extends ApiCase
         $group = $this->as($world->teacher)->get('POST', "/classes/$world->classId/groups", ['name' => 'Chart table'])->text('groups.0.id');
 
         return [
+            'plan' => $this->get('POST', '/feedback-plans', ['name' => 'Marks on Friday'])->text('plans.0.id'),
             'group' => $group, 'elsewhere' => $this->get('POST', '/classes', ['name' => '8 Elsewhere'])->text('id'),
             'call' => $call, 'note' => $note, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
@@ -200,6 +201,8 @@ abstract class RouteCase extends ApiCase
             ]],
             'POST /items/drawn' => ['html' => '<p>Sounded 2.2 m on the bar and waited.</p>'],
             'POST /items/notes' => ['text' => "Which?\nv a\nx b"], 'POST /items/notes/keep' => ['text' => "Which?\nv a\nx b", 'requestId' => '0190a0a0-0000-7000-8000-00000000000a'],
+            'POST /feedback-plans' => ['name' => 'Keys on return', 'tells' => ['verdict' => 'closed']],
+            'POST /feedback-plans/read' => ['tells' => ['verdict' => 'closed'], 'attempts' => 2],
             'POST /bank/searches' => ['name' => 'Hard ones', 'query' => 'right=low'],
             'POST /items/{item}/remarks' => ['id' => '0190a0a0-0000-7000-8000-00000000000b', 'text' => 'Is this fair?', 'part' => 'prompt'],
             'POST /items/many/archive' => ['ids' => [$world->items['text']]], 'POST /items/many/restore' => ['ids' => [$world->items['text']]],

@@ -1,5 +1,9 @@
 import AxeBuilder from '@axe-core/playwright'
+import { GIVEN_PLANS } from '../src/lib/conditions'
 import { expect, type Browser, type Locator, type Page } from '@playwright/test'
+
+/** All is told as soon as one has handed in. */
+export const AFTER_HAND_IN = GIVEN_PLANS.find((plan) => plan.id === 'after hand-in')?.tells
 
 /** Enters by one of the demo's offered accounts. */
 export async function signIn(page: Page, name: string) {
@@ -85,7 +89,7 @@ export async function handTo(page: Page, classId: string, paperTitle: string, ch
         counts: 'best',
         shuffleQuestions: false,
         shuffleOptions: false,
-        feedback: 'after hand-in',
+        feedback: AFTER_HAND_IN,
         ...change,
       },
       requestId: crypto.randomUUID(),

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { axeClean, classOfOne, join, kept, onPhone, signIn } from './acts'
+import { AFTER_HAND_IN, axeClean, classOfOne, join, kept, onPhone, signIn } from './acts'
 
 const NOTES = `title: Where the sand goes
 Waves come in at an angle. What moves along the beach? [2]
@@ -58,7 +58,7 @@ test('questions are typed in as on paper, kept, handed out, and sat with hints, 
         counts: 'best',
         shuffleQuestions: false,
         shuffleOptions: false,
-        feedback: 'after hand-in',
+        feedback: AFTER_HAND_IN,
       },
       requestId: crypto.randomUUID(),
     },

@@ -12,15 +12,26 @@ final readonly class Conditions
     /** The longest time from beginning to end that can be set. */
     public const MOST_MINUTES = 600;
 
-    /** @param int|null $minutes from when a student begins; null where only the handout's closing ends it */
+    public FeedbackPlan $feedback;
+
+    /**
+     * @param int|null $minutes   from when a student begins; null where only the handout's closing ends it
+     * @param bool     $wholePage the questions of a part stand together, as on a worksheet, instead of one at a time
+     * @param bool     $inOrder   one after the other: an answer is settled when the student goes on, and there is no way back
+     * @param bool     $pasting   what was copied elsewhere may be put into an answer
+     */
     public function __construct(
         public int $attempts = 1,
         public AttemptRule $counts = AttemptRule::Best,
         public bool $shuffleQuestions = false,
         public bool $shuffleOptions = false,
-        public FeedbackPlan $feedback = FeedbackPlan::OnReturn,
+        ?FeedbackPlan $feedback = null,
         public ?int $minutes = null,
+        public bool $wholePage = false,
+        public bool $inOrder = false,
+        public bool $pasting = true,
     ) {
+        $this->feedback = $feedback ?? FeedbackPlan::onReturn();
     }
 
     /**
@@ -36,9 +47,15 @@ final readonly class Conditions
             AttemptRule::from($node->oneOf('counts', array_column(AttemptRule::cases(), 'value'), 'best')),
             $node->bool('shuffleQuestions', false),
             $node->bool('shuffleOptions', false),
-            FeedbackPlan::from($node->oneOf('feedback', ['on return', 'nothing', 'at once', 'after hand-in'], 'on return')),
+            FeedbackPlan::read($node->childOrEmpty('feedback')),
             $node->has('minutes') ? $node->int('minutes', 1, self::MOST_MINUTES) : null,
+            $node->bool('wholePage', false),
+            $node->bool('inOrder', false),
+            $node->bool('pasting', true),
         );
+        if ($conditions->wholePage && $conditions->inOrder) {
+            $node->fault('inOrder', 'Questions that stand together on a page have no order that could be kept to.');
+        }
         $node->rejectUnknown();
         $node->finish();
 
@@ -51,7 +68,13 @@ final readonly class Conditions
         return $this->minutes === null ? null : intdiv($this->minutes * 60 * (100 + $support->extraTime), 100);
     }
 
-    /** @return array{attempts: int, counts: string, shuffleQuestions: bool, shuffleOptions: bool, feedback: string, minutes: int|null} */
+    /** Whether answers are settled one by one: something is told of each at once, or they are given one after the other. */
+    public function settles(): bool
+    {
+        return $this->inOrder || $this->feedback->settles();
+    }
+
+    /** @return array<string, int|string|bool|array<string, string>|null> */
     public function toArray(): array
     {
         return [
@@ -59,8 +82,11 @@ final readonly class Conditions
             'counts' => $this->counts->value,
             'shuffleQuestions' => $this->shuffleQuestions,
             'shuffleOptions' => $this->shuffleOptions,
-            'feedback' => $this->feedback->value,
+            'feedback' => $this->feedback->toArray(),
             'minutes' => $this->minutes,
+            'wholePage' => $this->wholePage,
+            'inOrder' => $this->inOrder,
+            'pasting' => $this->pasting,
         ];
     }
 }

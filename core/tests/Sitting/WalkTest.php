@@ -11,7 +11,6 @@ use ChalkLadder\Core\Paper\Paper;
 use ChalkLadder\Core\Paper\PaperReader;
 use ChalkLadder\Core\Sitting\AttemptRule;
 use ChalkLadder\Core\Sitting\Conditions;
-use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\MachineMarked;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Turn;
@@ -240,16 +239,6 @@ final class WalkTest extends TestCase
         self::assertSame([4], AttemptRule::Latest->counting($marks));
         self::assertSame([1], AttemptRule::First->counting($marks));
         self::assertSame([1, 2, 3, 4], AttemptRule::Mean->counting(array_reverse($marks, true)));
-    }
-
-    public function testAKeyIsToldOnlyWhenThePlanAllowsIt(): void
-    {
-        foreach (SittingState::cases() as $state) {
-            self::assertFalse(FeedbackPlan::Nothing->tellsAll($state));
-            self::assertSame($state === SittingState::Returned, FeedbackPlan::OnReturn->tellsAll($state));
-            self::assertSame($state === SittingState::Returned, FeedbackPlan::AtOnce->tellsAll($state));
-            self::assertSame($state->isOver(), FeedbackPlan::AfterHandIn->tellsAll($state));
-        }
     }
 
     public function testARouteMayAskForMoreThanAShare(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Regroup;
 
 use ChalkLadder\Core\Paper\FollowUp;
+use ChalkLadder\Core\Sitting\Told;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -39,7 +40,7 @@ final class FollowUps implements ResetInterface
         }
         $sitting = $this->reader->ofTeam($event->teamId, $event->sittingId);
         $score = Sittings::score($sitting, $this->reader->answers($sitting));
-        if (!$sitting->conditions->feedback->tellsAll($sitting->state) || $score->waiting !== [] || $score->possible->isZero()) {
+        if (!$sitting->tells(Told::Marks) || $score->waiting !== [] || $score->possible->isZero()) {
             return;
         }
         $rung = $this->teams->rungs($event->teamId)->reached($score->total->dividedBy($score->possible)->toFloat());

@@ -10,12 +10,14 @@ use ChalkLadder\Core\Item\Hint;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Core\Marking\Score;
-use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Told;
+use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Sitting\Api\View\CallView;
 use ChalkLadder\Server\Sitting\Api\View\NoteView;
+use ChalkLadder\Server\Sitting\Api\View\PictureView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\SkillView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
@@ -37,6 +39,7 @@ final readonly class SittingPage
      * @param list<Answer>   $answers
      * @param int            $live    the last message that this holds, where it is known
      * @param list<NoteView> $notes   what the teacher has written to the student
+     * @param array<string, PictureView> $pictures how the class did, by entry; told where the plan tells it
      */
     public function draw(
         string $teamId,
@@ -45,6 +48,7 @@ final readonly class SittingPage
         int $live = 0,
         ?CallView $call = null,
         array $notes = [],
+        array $pictures = [],
     ): SittingView {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -54,9 +58,6 @@ final readonly class SittingPage
         foreach ($answers as $answer) {
             $byStep[$answer->entry][$answer->try] = $answer;
         }
-        $tellsAll = $conditions->feedback->tellsAll($state);
-        $tellsSettled = $conditions->feedback->tellsAtOnce();
-        $over = $state->isOver();
         $score = Score::of($edition->paper(), $walk, Answer::credits($answers, $edition), $sitting->markStep);
         $numbers = $walk->numbers($edition->paper());
         $steps = [];
@@ -75,6 +76,7 @@ final readonly class SittingPage
                         '0',
                         null,
                         true,
+                        $entry->breaks,
                         [],
                         null,
                         null,
@@ -103,6 +105,7 @@ final readonly class SittingPage
                     NumberText::write($item->points),
                     $item->face($sitting->showing($id)),
                     false,
+                    $entry->breaks ?? false,
                     array_column($section?->beside($id) ?? [], 'id'),
                     $section?->looksAt($id)?->toArray(),
                     $answer === null ? null : $sitting->covered($id, $visit->try, $answer->response)->toArray(),
@@ -111,13 +114,7 @@ final readonly class SittingPage
                     $answer->settled ?? false,
                     array_map(static fn (Hint $h): string => $h->text, array_slice($item->hints, 0, $answer->hintsOpened ?? 0)),
                     NumberText::write($item->costOf($answer->hintsOpened ?? 0)->multipliedBy($item->points)->simplified()),
-                    self::told(
-                        $item,
-                        $answer,
-                        $tellsAll,
-                        $tellsSettled && ($over || ($answer->settled ?? false)),
-                        $score->tries[$id][$visit->try] ?? null,
-                    ),
+                    self::told($sitting, $item, $answer, $score->tries[$id][$visit->try] ?? null, $pictures[$id] ?? null),
                     $answer->millis ?? 0,
                     $answer?->confidence,
                     $answer?->working?->toArray(),
@@ -142,9 +139,13 @@ final readonly class SittingPage
             $sitting->at,
             $walk->mayGoOn($edition->paper(), $edition->machineMarked()),
             $walk->ended,
-            $conditions->feedback->value,
+            $conditions->feedback->settles(),
+            $conditions->wholePage,
+            $conditions->inOrder,
+            $conditions->pasting,
+            $state->isOver() ? $conditions->feedback->comes($sitting->reached()) : '',
             $edition->paper()->mastery?->sentence() ?? '',
-            $tellsAll && $score->waiting === [] ? NumberText::write($score->total) : null,
+            $state->isOver() && $sitting->tells(Told::Marks) && $score->waiting === [] ? NumberText::write($score->total) : null,
             NumberText::write($score->possible),
             $sitting->message,
             $sitting->reply,
@@ -172,15 +173,19 @@ final readonly class SittingPage
         $paper = $sitting->edition->paper();
         $shown = $paper->mastery?->shown;
         $feedback = $sitting->conditions->feedback;
-        // Where nothing is to be told it is not told by this either, and after handing in not before all the rest.
-        $early = $sitting->state->isOver() && !$feedback->tellsAll($sitting->state);
-        if ($shown === null || $feedback === FeedbackPlan::Nothing || $early) {
+        // Where it is never told how answers stand it is not told by this either, and after handing in not before that is told.
+        $early = $sitting->state->isOver() && !$sitting->tells(Told::Verdict);
+        if ($shown === null || $feedback->from(Told::Verdict) === ToldFrom::Never || $early) {
             return [];
         }
         $walk = $sitting->walk;
-        $told = array_filter($answers, static fn (Answer $a): bool => $a->settled || !$walk->isOpen($a->entry, $a->try));
         $marked = $sitting->edition->machineMarked();
-        $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $feedback->tellsAtOnce());
+        $atOnce = $feedback->from(Told::Verdict) === ToldFrom::AtOnce;
+        $told = array_filter(
+            $answers,
+            static fn (Answer $a): bool => ($atOnce && $a->settled) || !$walk->isOpen($a->entry, $a->try),
+        );
+        $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $atOnce);
         $names = $this->terms->skillNames($teamId);
 
         return array_map(static fn (string $skill): SkillView => new SkillView(
@@ -192,26 +197,33 @@ final readonly class SittingPage
     }
 
     /** @param BigRational|null $marks of this try */
-    private static function told(Item $item, ?Answer $answer, bool $tellsAll, bool $tellsHow, ?BigRational $marks): ?ToldView
-    {
-        if (!$tellsAll) {
-            if (!$tellsHow || $answer === null) {
-                return null;
-            }
-
-            return new ToldView($answer->verdict()->value, $answer->outcome->feedback, null, null, null, '', []);
+    private static function told(
+        StoredSitting $sitting,
+        Item $item,
+        ?Answer $answer,
+        ?BigRational $marks,
+        ?PictureView $picture,
+    ): ?ToldView {
+        if (!$sitting->state->isOver() && !($answer->settled ?? false)) {
+            return null;
         }
-        $levels = $item->rule instanceof Rubric ? $item->rule->levelsInWords($answer->handLevels ?? []) : [];
+        $telling = array_filter(Told::cases(), $sitting->tells(...));
+        if ($telling === []) {
+            return null;
+        }
+        $tells = static fn (Told $thing): bool => in_array($thing, $telling, true);
         $verdict = $answer?->verdict()->value ?? 'none';
+        $words = $tells(Told::Feedback) ? $answer : null;
 
         return new ToldView(
-            $verdict,
-            $answer->outcome->feedback ?? '',
-            $item->rule->key(),
-            $item->explanation,
-            $verdict === 'by hand' || $marks === null ? null : NumberText::write($marks),
-            $answer->comment ?? '',
-            $levels,
+            $tells(Told::Verdict) ? $verdict : null,
+            $words->outcome->feedback ?? '',
+            $tells(Told::Key) ? $item->rule->key() : null,
+            $tells(Told::WorkedAnswer) ? $item->explanation : null,
+            !$tells(Told::Marks) || $verdict === 'by hand' || $marks === null ? null : NumberText::write($marks),
+            $words->comment ?? '',
+            $item->rule instanceof Rubric ? $item->rule->levelsInWords($words->handLevels ?? []) : [],
+            $tells(Told::ClassPicture) ? $picture : null,
         );
     }
 }

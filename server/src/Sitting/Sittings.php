@@ -8,6 +8,7 @@ use ChalkLadder\Core\Analysis\Watching;
 use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Told;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Deadlines;
 use ChalkLadder\Server\Handout\Handouts;
@@ -34,6 +35,7 @@ use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Entity\LateResponse;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
 use ChalkLadder\Server\Sitting\ReadModel\Aside;
+use ChalkLadder\Server\Sitting\ReadModel\ClassPicture;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -54,6 +56,7 @@ final readonly class Sittings
         private Editions $editions,
         private Playing $playing,
         private Talk $talk,
+        private ClassPicture $picture,
         private WorkList $list,
         private Handouts $handouts,
         private Students $students,
@@ -177,11 +180,14 @@ final readonly class Sittings
     /** Settles one answer, so that the student can be told at once how it stands. */
     public function settle(StudentUser $who, string $id, StepInput $step): SittingView
     {
-        return $this->change($who, $id, static function (Sitting $entity, StoredSitting $sitting) use ($step): void {
-            if (!$sitting->conditions->feedback->tellsAtOnce()) {
+        $now = $this->clock->now();
+
+        return $this->change($who, $id, static function (Sitting $entity, StoredSitting $sitting) use ($step, $now): void {
+            if (!$sitting->conditions->settles()) {
                 throw Problem::conflict('Answers are not settled one by one here.', 'Go on; your answers are kept.');
             }
-            $entity->settle($step->entry, $step->try);
+            $leaves = $sitting->conditions->inOrder && $sitting->own($step->entry, $step->try) !== null;
+            $entity->settle($step->entry, $step->try, $leaves ? $now : null);
         });
     }
 
@@ -389,6 +395,7 @@ final readonly class Sittings
             $live,
             $working ? $this->talk->call($id) : null,
             $working ? $this->talk->notes($id) : [],
+            $sitting->tells(Told::ClassPicture) ? $this->picture->of($sitting->handoutId) : [],
         );
     }
 }

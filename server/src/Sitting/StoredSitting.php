@@ -13,6 +13,8 @@ use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Support;
+use ChalkLadder\Core\Sitting\Told;
+use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Paper\PublishedPaper;
@@ -45,7 +47,20 @@ final readonly class StoredSitting
         /** words on the screen of a student who is to stop; null where they may go on */
         public ?string $hold = null,
         public ?\DateTimeImmutable $dueAt = null,
+        /** the handout has been closed since the work was handed in */
+        public bool $closedSince = false,
     ) {
+    }
+
+    /** The last moment that this work has passed, of those from which a thing may be told. */
+    public function reached(): ToldFrom
+    {
+        return ToldFrom::reached($this->state, $this->closedSince);
+    }
+
+    public function tells(Told $thing): bool
+    {
+        return $this->conditions->feedback->tells($thing, $this->reached());
     }
 
     /** The same under another state of the paper. */
@@ -74,6 +89,7 @@ final readonly class StoredSitting
             $this->mended,
             $this->hold,
             $this->dueAt,
+            $this->closedSince,
         );
     }
 

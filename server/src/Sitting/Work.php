@@ -42,6 +42,10 @@ final readonly class Work implements HandsInWork
             static fn (Sitting $s): bool => !in_array($s->studentId(), $but, true),
         );
         $this->takeIn($handoutId, $open, Sitting::BY_CLOSING);
+        // What is told from closing on is told from now on.
+        foreach ($but === [] ? $this->sittings->ofHandout($handoutId, [SittingState::HandedIn, SittingState::Marked]) : [] as $sitting) {
+            $sitting->handoutClosed();
+        }
         // By the clock this comes round again and again until the last student's time is over.
         if ($open !== [] || $but === []) {
             $this->push->send(Push::students($handoutId), ['kind' => 'closed']);

@@ -121,6 +121,8 @@ final class HandoutTest extends ApiCase
         yield 'closes before it opens' => [['opensAt' => '2031-01-02T00:00:00.000Z', 'closesAt' => '2031-01-01T00:00:00.000Z'], 'closesAt'];
         yield 'too many attempts' => [['conditions' => ['attempts' => 21]], 'conditions.attempts'];
         yield 'an unknown condition' => [['conditions' => ['timer' => 3]], 'conditions.timer'];
+        yield 'an order on a page' => [['conditions' => ['wholePage' => true, 'inOrder' => true]], 'conditions.inOrder'];
+        yield 'a moment that is none' => [['conditions' => ['feedback' => ['key' => 'soon']]], 'conditions.feedback.key'];
         yield 'an unknown rule' => [['conditions' => ['counts' => 'luckiest']], 'conditions.counts'];
     }
 

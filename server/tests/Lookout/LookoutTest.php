@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests\Lookout;
 
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 final class LookoutTest extends ApiCase
 {
@@ -14,7 +15,7 @@ final class LookoutTest extends ApiCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->handout = $this->world->handOut(['feedback' => 'at once']);
+        $this->handout = $this->world->handOut(['feedback' => Plan::AT_ONCE]);
     }
 
     public function testEveryExpectedStudentHasARowAndEveryQuestionAColumn(): void

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Tests\Paper;
 use ChalkLadder\Server\Media\Files;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 final class PapersTest extends ApiCase
 {
@@ -290,7 +291,9 @@ final class PapersTest extends ApiCase
             'counter' => 1,
             'clientId' => 'p',
         ];
-        $settled = $this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'settled' => [['entry' => 'e-choice', 'try' => 1]]]);
+        $settled = $this->get('POST', "$this->path/preview", [
+            'feedback' => Plan::AT_ONCE, 'saves' => [$save('b')], 'settled' => [['entry' => 'e-choice', 'try' => 1]],
+        ]);
         self::assertSame('SECRET feedback', $settled->text('steps.0.told.feedback'));
         self::assertTrue($this->get('POST', "$this->path/preview", ['saves' => [$save('b')], 'left' => 1])->at('ended'));
         $text = ['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'secretrock'], 'counter' => 1, 'clientId' => 'p'];

@@ -92,6 +92,8 @@ final class AccessTest extends RouteCase
         'POST /classes/{class}/students/{student}/pin' => self::TEAM, 'PUT /classes/{class}/students/{student}' => self::TEAM, 'PUT /classes/{class}/students/{student}/support' => self::TEAM,
         'GET /classes/supported' => self::TEACHERS,
         'DELETE /classes/{class}/students/{student}' => self::TEAM, 'POST /classes/{class}/students/{student}/return' => self::TEAM,
+        'GET /feedback-plans' => self::TEACHERS, 'POST /feedback-plans' => self::TEACHERS, 'DELETE /feedback-plans/{plan}' => self::TEAM,
+        'POST /feedback-plans/read' => self::TEACHERS,
         'GET /handouts' => self::TEACHERS, 'POST /handouts' => [401, 401, 401, 422, 403, 'ok', 'ok'],
         'GET /handouts/{handout}' => self::TEAM, 'PUT /handouts/{handout}' => self::TEAM,
         'DELETE /handouts/{untouched}' => self::TEAM, 'PUT /handouts/{handout}/students/{student}/extra-time' => self::TEAM,

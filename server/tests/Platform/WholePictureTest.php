@@ -10,6 +10,7 @@ use ChalkLadder\Server\Roster\Places;
 use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Plan;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 
@@ -80,7 +81,7 @@ final class WholePictureTest extends ApiCase
             $clock->sleep(86_400);
             $handout = $lead->get('POST', '/handouts', [
                 'editionId' => $world->editionId, 'classes' => [$class, $world->classId], 'students' => [],
-                'conditions' => ['attempts' => 2, 'counts' => 'best', 'feedback' => $time === 0 ? 'on return' : 'at once'],
+                'conditions' => ['attempts' => 2, 'counts' => 'best', 'feedback' => $time === 0 ? Plan::ON_RETURN : Plan::AT_ONCE],
                 'requestId' => sprintf('01900000-0000-7000-8000-00000000000%d', $time),
             ])->text('id');
             $handouts[] = $handout;
@@ -122,7 +123,7 @@ final class WholePictureTest extends ApiCase
                 'groupId' => $grouping->text('groups.0.id'), 'editionId' => $world->editionId,
                 'requestId' => '01900000-0000-7000-8000-000000000009',
             ]],
-            'conditions' => ['attempts' => 1, 'counts' => 'best', 'feedback' => 'nothing'],
+            'conditions' => ['attempts' => 1, 'counts' => 'best', 'feedback' => Plan::NOTHING],
         ]);
         $paths = [
             '/bank/terms', '/items', '/items?q=choice', '/items/'.$world->items['number'], '/papers', '/papers/'.$world->paperId, '/classes',

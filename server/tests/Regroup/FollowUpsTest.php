@@ -8,6 +8,7 @@ use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Plan;
 
 /** What comes next is handed out by itself, once, and not before a student may know how the work stands. */
 final class FollowUpsTest extends ApiCase
@@ -18,7 +19,7 @@ final class FollowUpsTest extends ApiCase
 
     public function testEachIsHandedWhatFitsOnceTheWorkIsMarkedAndTold(): void
     {
-        $handout = $this->begin(['feedback' => 'on return']);
+        $handout = $this->begin(['feedback' => Plan::ON_RETURN]);
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-text' => ['text' => 'SECRETROCK']]);
         $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['c']]]);
         self::assertSame([], $this->next('Ada Okafor'), 'nobody has been told');
@@ -34,16 +35,25 @@ final class FollowUpsTest extends ApiCase
         self::assertSame('Before', $rows[0]->text('follows'));
     }
 
+    public function testWhoseMarksComeAtClosingIsHandedItThen(): void
+    {
+        $handout = $this->begin(['feedback' => ['verdict' => 'closed', 'marks' => 'closed']]);
+        $this->world->sit('Benoît Larsen', $handout, ['e-choice' => ['options' => ['c']]]);
+        self::assertSame([], $this->next('Benoît Larsen'));
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/close");
+        self::assertSame(['Low'], $this->next('Benoît Larsen'));
+    }
+
     public function testAWrongIdeaDecidesBeforeTheRungWhereItStandsFirst(): void
     {
-        $handout = $this->begin(['feedback' => 'after hand-in'], idea: true);
+        $handout = $this->begin(['feedback' => Plan::AFTER_HAND_IN], idea: true);
         $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'SECRETROCK']]);
         self::assertSame(['Idea'], $this->next('Ada Okafor'), 'told at once when it is handed in');
     }
 
     public function testAllWhoGetTheSameShareOneHandoutAndNothingIsHandedTwice(): void
     {
-        $handout = $this->begin(['feedback' => 'after hand-in', 'attempts' => 2]);
+        $handout = $this->begin(['feedback' => Plan::AFTER_HAND_IN, 'attempts' => 2]);
         foreach (['Ada Okafor', 'Benoît Larsen', 'Ada Okafor'] as $name) {
             $this->world->sit($name, $handout, ['e-choice' => ['options' => ['c']]]);
         }
@@ -59,7 +69,7 @@ final class FollowUpsTest extends ApiCase
 
     public function testWorkThatWaitsForAMarkerIsFollowedWhenItIsMarked(): void
     {
-        $handout = $this->begin(['feedback' => 'after hand-in'], withOpen: true);
+        $handout = $this->begin(['feedback' => Plan::AFTER_HAND_IN], withOpen: true);
         $sitting = $this->world->sit('Ada Okafor', $handout, ['e-choice' => ['options' => ['a']], 'e-open' => ['text' => 'The sun pulls too.']]);
         self::assertSame([], $this->next('Ada Okafor'));
         $this->as($this->world->teacher)->get('PUT', '/marks', [

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests\Results;
 
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 final class OwnSkillsTest extends ApiCase
 {
@@ -22,10 +23,10 @@ final class OwnSkillsTest extends ApiCase
 
     public function testNothingCountsBeforeItIsTold(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'on return']);
+        $handout = $this->world->handOut(['feedback' => Plan::ON_RETURN]);
         $this->world->sit('Ada Okafor', $handout, self::RIGHT);
-        $this->world->sit('Ada Okafor', $this->world->handOut(['feedback' => 'nothing']), self::RIGHT);
-        $open = $this->world->handOut(['feedback' => 'at once']);
+        $this->world->sit('Ada Okafor', $this->world->handOut(['feedback' => Plan::NOTHING]), self::RIGHT);
+        $open = $this->world->handOut(['feedback' => Plan::AT_ONCE]);
         $sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$open/open")->text('id');
         $saves = [['entry' => 'e-text', 'try' => 1, 'value' => ['text' => 'x'], 'counter' => 1, 'clientId' => 'a']];
         $this->get('PUT', "/me/sittings/$sitting/responses", ['saves' => $saves]);
@@ -38,7 +39,7 @@ final class OwnSkillsTest extends ApiCase
 
     public function testItIsWhatOneCanDoByNow(): void
     {
-        $told = fn (): string => $this->world->handOut(['feedback' => 'after hand-in']);
+        $told = fn (): string => $this->world->handOut(['feedback' => Plan::AFTER_HAND_IN]);
         for ($time = 0; $time < 3; ++$time) {
             $this->world->sit('Ada Okafor', $told(), ['e-choice' => ['options' => ['b']], 'e-text' => ['text' => 'no'], 'e-number' => ['text' => '1']]);
         }
@@ -53,7 +54,7 @@ final class OwnSkillsTest extends ApiCase
 
     public function testOneOrTwoAnswersReachNoRung(): void
     {
-        $this->world->sit('Ada Okafor', $this->world->handOut(['feedback' => 'after hand-in']), ['e-text' => ['text' => 'SECRETROCK']]);
+        $this->world->sit('Ada Okafor', $this->world->handOut(['feedback' => Plan::AFTER_HAND_IN]), ['e-text' => ['text' => 'SECRETROCK']]);
         self::assertSame([['Heights', 1.0, 1, 0, '']], $this->own());
     }
 

@@ -13,6 +13,7 @@ use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 /** When a skill is shown, and what comes back until then, as a student meets it. */
 final class MasteryTest extends ApiCase
@@ -59,21 +60,20 @@ final class MasteryTest extends ApiCase
 
     public function testHowOneStandsGivesNothingAwayBeforeItIsTold(): void
     {
-        foreach (['after hand-in' => '2 more right in a row', 'at once' => '1 more right answer'] as $feedback => $wanted) {
-            $this->begin(self::RULE, ['feedback' => $feedback], $feedback);
+        // What is left for good in its order is settled as well, and tells as little.
+        foreach (['2 more right in a row' => Plan::AFTER_HAND_IN, '1 more right answer' => Plan::AT_ONCE] as $wanted => $plan) {
+            $this->begin(self::RULE, ['feedback' => $plan, 'inOrder' => true], $wanted);
             $this->answer(1, self::range($this->numbers(1)));
             $kept = $this->get('GET', "/me/sittings/$this->sitting");
             self::assertSame('2 more right in a row', $kept->text('skills.0.wanted'), 'nobody has been told yet');
-            if ($feedback === 'at once') {
-                $this->get('POST', "/me/sittings/$this->sitting/settle", ['entry' => 'e1', 'try' => 1]);
-            }
-            self::assertSame($wanted, $this->get('GET', "/me/sittings/$this->sitting")->text('skills.0.wanted'), $feedback);
+            $this->get('POST', "/me/sittings/$this->sitting/settle", ['entry' => 'e1', 'try' => 1]);
+            self::assertSame($wanted, $this->get('GET', "/me/sittings/$this->sitting")->text('skills.0.wanted'));
         }
     }
 
     public function testItIsNotToldWhereNothingIsNorAfterHandingInBeforeTheRest(): void
     {
-        $this->begin(self::RULE, ['feedback' => 'nothing']);
+        $this->begin(self::RULE, ['feedback' => Plan::NOTHING]);
         self::assertSame([], $this->get('GET', "/me/sittings/$this->sitting")->list('skills'));
 
         $handout = $this->begin(['returns' => 1] + self::RULE, [], 'Once');

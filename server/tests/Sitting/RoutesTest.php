@@ -9,6 +9,7 @@ use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 /** Routes, returns, orders and what is remembered between saves, as a student meets them. */
 final class RoutesTest extends ApiCase
@@ -141,7 +142,7 @@ final class RoutesTest extends ApiCase
 
     public function testASettledAnswerChangesNoMore(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'at once']);
+        $handout = $this->world->handOut(['feedback' => Plan::AT_ONCE]);
         $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         $this->save('e-choice', ['options' => [$this->shown($this->sitting, 'b')]]);
         $this->step('settle', ['entry' => 'e-choice', 'try' => 1]);
@@ -174,7 +175,7 @@ final class RoutesTest extends ApiCase
 
     public function testWhatAHintCostsIsTakenOffTheMarksEverywhere(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'after hand-in']);
+        $handout = $this->world->handOut(['feedback' => Plan::AFTER_HAND_IN]);
         $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         foreach ([1, 2] as $nth) {
             $this->step('hint', ['entry' => 'e-choice', 'try' => 1, 'nth' => $nth]);
@@ -195,7 +196,7 @@ final class RoutesTest extends ApiCase
 
     public function testWorkingIsKeptBesideTheAnswerAndSeenByMarkers(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'after hand-in']);
+        $handout = $this->world->handOut(['feedback' => Plan::AFTER_HAND_IN]);
         $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         $working = ['strokes' => [['tool' => 'pen', 'colour' => 0, 'width' => 4, 'at' => 0, 'points' => '1 2 0 3 4 5']], 'files' => [], 'text' => 'so 3'];
         $save = fn (string $entry, int $counter, mixed $shown): mixed => $this->get('PUT', "/me/sittings/$this->sitting/responses", ['saves' => [[

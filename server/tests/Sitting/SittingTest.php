@@ -9,6 +9,7 @@ use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Tests\ApiCase;
+use ChalkLadder\Server\Tests\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class SittingTest extends ApiCase
@@ -20,16 +21,25 @@ final class SittingTest extends ApiCase
         'e-open' => ['text' => 'The moon pulls.'],
     ];
 
-    /** @return iterable<string, array{string}> */
+    /** @return iterable<string, array{array<string, string>, list<string>}> a plan, and the words it lets out before the work is returned */
     public static function plans(): iterable
     {
-        foreach (['nothing', 'at once', 'on return'] as $plan) {
-            yield $plan => [$plan];
-        }
+        // Words written for the very answer that the student gave, and nothing else.
+        $own = ['SECRET feedback', 'SECRET slip'];
+        yield 'nothing' => [Plan::NOTHING, []];
+        yield 'at once' => [Plan::AT_ONCE, $own];
+        yield 'on return' => [Plan::ON_RETURN, []];
+        yield 'right or wrong and marks at once' => [['verdict' => 'at once', 'marks' => 'at once'], []];
+        yield 'feedback when handed in' => [['verdict' => 'handed in', 'feedback' => 'handed in', 'marks' => 'handed in'], $own];
+        yield 'the rest when closed' => [array_fill_keys(['feedback', 'key', 'workedAnswer', 'classPicture'], 'closed'), []];
     }
 
+    /**
+     * @param array<string, string> $plan
+     * @param list<string>          $lets
+     */
     #[DataProvider('plans')]
-    public function testNoBodySentToAStudentHoldsAKeyBeforeReturn(string $plan): void
+    public function testNoBodySentToAStudentHoldsAKeyBeforeReturn(array $plan, array $lets): void
     {
         $handout = $this->world->handOut(['feedback' => $plan, 'shuffleOptions' => true]);
         $asked = $this->questionOfAClassmate();
@@ -92,8 +102,7 @@ final class SittingTest extends ApiCase
         ksort($routes);
         self::assertSame($known, $routes, 'every route of students is walked');
         foreach ($bodies as $body) {
-            // Told at once: the words written for the very answer the student gave and settled, and nothing else.
-            $body = $plan === 'at once' ? str_replace(['SECRET feedback', 'SECRET slip'], '', $body) : $body;
+            $body = str_replace($lets, '', $body);
             foreach (['SECRET', '98.76', '2469', '"misconception', $this->world->idea] as $secret) {
                 self::assertStringNotContainsString($secret, $body);
             }
@@ -125,7 +134,7 @@ final class SittingTest extends ApiCase
 
     public function testAtOnceTellsTheFeedbackOfASettledAnswerAndNothingElse(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'at once']);
+        $handout = $this->world->handOut(['feedback' => Plan::AT_ONCE]);
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         $this->get(
             'PUT',

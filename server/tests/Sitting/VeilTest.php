@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests\Sitting;
 
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
+use ChalkLadder\Server\Tests\Plan;
 
 /** What a device knows options by tells nothing of the order they were written in. */
 final class VeilTest extends ApiCase
@@ -25,7 +26,7 @@ final class VeilTest extends ApiCase
 
     public function testTheWrittenNameIsNoAnswer(): void
     {
-        $handout = $this->world->handOut(['feedback' => 'after hand-in']);
+        $handout = $this->world->handOut(['feedback' => Plan::AFTER_HAND_IN]);
         $id = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
         $this->save($id, 'a');
         self::assertSame('none', $this->as($this->world->teacher)->get('GET', "/sittings/$id")->text('answers.0.verdict'));

@@ -20,10 +20,15 @@ export function Told({ step }: { step: Pick<Schemas['SittingStepView'], 'told' |
   return (
     <div role="status" className="flex flex-col gap-1 border-t pt-3">
       <p>
-        <Bar code={barOf(told.verdict)} /> <b>{WORDS[told.verdict] ?? told.verdict}</b>
+        {told.verdict === null ? null : (
+          <>
+            <Bar code={barOf(told.verdict)} /> <b>{WORDS[told.verdict] ?? told.verdict}</b>
+          </>
+        )}
         {told.marks !== null && told.verdict !== 'said' ? (
           <span className="text-quiet">
-            , {told.marks} of {step.points} {step.points === '1' ? 'mark' : 'marks'}
+            {told.verdict === null ? '' : ', '}
+            {told.marks} of {step.points} {step.points === '1' ? 'mark' : 'marks'}
             {step.hintsCost === '0' ? '' : `, ${plural(step.hints.length, 'hint')} taken off`}
           </span>
         ) : null}
@@ -45,6 +50,22 @@ export function Told({ step }: { step: Pick<Schemas['SittingStepView'], 'told' |
         </div>
       ) : null}
       {told.explanation ? <Rich html={told.explanation} className="text-[0.9em]" /> : null}
+      {told.picture ? <ClassPicture {...told.picture} /> : null}
+    </div>
+  )
+}
+
+/** How all who had the question did, without anybody's name: right, in part, neither. */
+function ClassPicture({ n, right, part }: Schemas['SittingPictureView']) {
+  return (
+    <div className="text-[0.9em]">
+      <span aria-hidden className="flex h-3 max-w-72 border border-edge">
+        <span className="bg-r3" style={{ width: `${(100 * right) / n}%` }} />
+        <span className="bg-r1" style={{ width: `${(100 * part) / n}%` }} />
+      </span>
+      <p className="text-quiet">
+        Of {n} who answered, {right} had this right{part > 0 ? ` and ${part} in part` : ''}.
+      </p>
     </div>
   )
 }

@@ -1,20 +1,36 @@
 import { describe, expect, it } from 'vitest'
-import { isTold, MOMENTS, THINGS, toldFrom } from './telling'
+import { GIVEN_PLANS } from './conditions'
+import { isSame, isSilent, isTold, MOMENTS, THINGS, toldFrom, type Moment } from './telling'
+
+const plan = (id: (typeof GIVEN_PLANS)[number]['id']) => GIVEN_PLANS.find((p) => p.id === id)!.tells
+const toldAt = (tells: Parameters<typeof isTold>[0], at: Moment) =>
+  THINGS.filter(({ id }) => isTold(tells, id, at)).map(({ id }) => id)
 
 describe('What students are told', () => {
   it('never has a key out before its moment', () => {
-    const key = (plan: Parameters<typeof toldFrom>[0]) =>
-      MOMENTS.filter((m) => isTold(plan, 'the key', m.id)).map((m) => m.id)
+    const key = (id: Parameters<typeof plan>[0]) =>
+      MOMENTS.filter((m) => isTold(plan(id), 'key', m.id)).map((m) => m.id)
     expect(key('on return')).toEqual(['returned'])
     expect(key('at once')).toEqual(['returned'])
-    expect(key('after hand-in')).toEqual(['handed in', 'returned'])
+    expect(key('feedback first')).toEqual(['returned'])
+    expect(key('after hand-in')).toEqual(['handed in', 'closed', 'returned'])
     expect(key('nothing')).toEqual([])
   })
 
-  it('tells right or wrong and feedback alone at once', () => {
-    expect(THINGS.filter((thing) => isTold('at once', thing, 'at once'))).toEqual(['right or wrong', 'feedback'])
-    expect(THINGS.filter((thing) => isTold('at once', thing, 'handed in'))).toEqual(['right or wrong', 'feedback'])
-    expect(THINGS.filter((thing) => isTold('at once', thing, 'returned'))).toEqual([...THINGS])
-    expect(THINGS.some((thing) => isTold('nothing', thing, 'returned'))).toBe(false)
+  it('keeps told what was told', () => {
+    expect(toldAt(plan('at once'), 'at once')).toEqual(['verdict', 'feedback'])
+    expect(toldAt(plan('at once'), 'closed')).toEqual(['verdict', 'feedback'])
+    expect(toldAt(plan('at once'), 'returned')).toEqual(['verdict', 'feedback', 'marks', 'key', 'workedAnswer'])
+    expect(toldAt(plan('feedback first'), 'closed')).toEqual(['verdict', 'feedback', 'marks'])
+    expect(isSilent(plan('nothing'))).toBe(true)
+    expect(isSilent(plan('on return'))).toBe(false)
+  })
+
+  it('moves one thing along the rail and leaves the others', () => {
+    const moved = toldFrom(plan('on return'), 'marks', 1)
+    expect(moved).toEqual({ ...plan('on return'), marks: 'handed in' })
+    expect(isSame(moved, plan('on return'))).toBe(false)
+    expect(toldFrom(moved, 'marks', 9).marks).toBe('never')
+    expect(toldFrom(moved, 'classPicture', 0).classPicture).toBe('closed')
   })
 })

@@ -39,6 +39,10 @@ class Handout implements Root, TeamOwned
     #[ORM\Column(name: 'closed_at', type: 'moment', nullable: true)]
     protected ?\DateTimeImmutable $closedAt = null;
 
+    /** when it was last opened again; work that was in by then has been told what is told from closing on */
+    #[ORM\Column(name: 'closed_until', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $closedUntil = null;
+
     /** @var Collection<int, HandoutClass> */
     #[ORM\OneToMany(targetEntity: HandoutClass::class, mappedBy: 'handout', cascade: ['persist', 'remove'])]
     protected Collection $classes;
@@ -255,6 +259,7 @@ class Handout implements Root, TeamOwned
         if (!$this->window()->isClosedAt($now)) {
             throw Problem::conflict('This handout is open.', 'Nothing was altered.');
         }
+        $this->closedUntil = $this->closedAt === null ? $this->closedUntil : $now;
         $this->closedAt = null;
         $this->closesAt = $this->closesAt !== null && $this->closesAt <= $now ? null : $this->closesAt;
         $this->note(new Acted($this->teamId, $by, 'reopen', 'handout', $this->id));

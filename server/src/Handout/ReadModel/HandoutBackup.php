@@ -16,6 +16,7 @@ final readonly class HandoutBackup implements TeamTables
     public function ofTeam(): array
     {
         return [
+            'feedback_plan' => 't.team_id = :team',
             'handout' => 't.team_id = :team',
             'handout_class' => 't.handout_id IN (SELECT id FROM handout WHERE team_id = :team)',
             'handout_student' => 't.handout_id IN (SELECT id FROM handout WHERE team_id = :team)',

@@ -11,11 +11,11 @@ final class HandoutTables
 {
     /** Handouts: id, team_id, edition_id, title, conditions, group_id, made_at, and the columns of the window. */
     public const HANDOUTS = '(SELECT id, team_id, edition_id, title, conditions, group_id, made_at, visible, opens_at, closes_at,
-        closed_at, 0 AS extra_minutes FROM handout)';
+        closed_at, closed_until, 0 AS extra_minutes FROM handout)';
 
     /** A handout as one student has it, with {@see Window::withExtra()}: as HANDOUTS, and student_id, held_at, held_words. */
     public const GIVEN = '(SELECT hs.student_id, h.id, h.team_id, h.edition_id, h.title, h.conditions, h.group_id, h.made_at, h.visible,
-        h.opens_at, h.closes_at + make_interval(mins => hs.extra_minutes) AS closes_at, h.closed_at,
+        h.opens_at, h.closes_at + make_interval(mins => hs.extra_minutes) AS closes_at, h.closed_at, h.closed_until,
         hs.extra_minutes, hs.held_at, hs.held_words
         FROM handout h JOIN handout_student hs ON hs.handout_id = h.id)';
 

@@ -6,6 +6,8 @@ namespace ChalkLadder\Server\Regroup\ReadModel;
 
 use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Told;
+use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Server\Bank\ReadModel\BankTables;
 use ChalkLadder\Server\Handout\GroupNames;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
@@ -80,13 +82,17 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
     /** @return list<KeysOutView> editions with questions whose keys some of the groups' students have been told, wherever they met them */
     private function keysOut(string $teamId, string $id): array
     {
-        /** @var list<array{handout: string, feedback: string, state: string}> $met */
-        $met = $this->rows("SELECT DISTINCT h.id::text AS handout, h.conditions ->> 'feedback' AS feedback, s.state FROM grouping_group g
-            JOIN grouping_member m ON m.group_id = g.id JOIN ".SittingTables::SITTINGS.' s ON s.student_id = m.student_id
+        /** @var list<array{handout: string, feedback: string, state: string, closed_since: bool}> $met */
+        $met = $this->rows("SELECT DISTINCT h.id::text AS handout, h.conditions -> 'feedback' AS feedback, s.state,
+            ".SittingTables::CLOSED_SINCE.' AS closed_since FROM grouping_group g
+            JOIN grouping_member m ON m.group_id = g.id JOIN '.SittingTables::SITTINGS.' s ON s.student_id = m.student_id
             JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id AND h.team_id = :team WHERE g.grouping_id = :id', ['team' => $teamId, 'id' => $id]);
         $told = array_filter(
             $met,
-            static fn (array $r): bool => FeedbackPlan::from($r['feedback'])->tellsAll(SittingState::from($r['state'])),
+            static fn (array $r): bool => FeedbackPlan::fromArray(Json::decode($r['feedback']))->tells(
+                Told::Key,
+                ToldFrom::reached(SittingState::from($r['state']), $r['closed_since']),
+            ),
         );
         if ($told === []) {
             return [];

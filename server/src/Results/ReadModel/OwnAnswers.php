@@ -7,9 +7,12 @@ namespace ChalkLadder\Server\Results\ReadModel;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Told;
+use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Server\Bank\ReadModel\BankTables;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Paper\ReadModel\PaperTables;
+use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 
@@ -40,18 +43,22 @@ final readonly class OwnAnswers extends ReadModel
         );
     }
 
-    /** @return list<string> sittings of which the student has been told marks and keys */
+    /** @return list<string> sittings of which the student has been told marks */
     private function told(string $studentId): array
     {
-        /** @var list<array{id: string, state: string, feedback: string}> $rows */
-        $rows = $this->rows("SELECT s.id, s.state, h.conditions ->> 'feedback' AS feedback FROM ".SittingTables::SITTINGS.' s
+        /** @var list<array{id: string, state: string, feedback: string, closed_since: bool}> $rows */
+        $rows = $this->rows("SELECT s.id, s.state, h.conditions -> 'feedback' AS feedback, ".SittingTables::CLOSED_SINCE.' AS closed_since
+            FROM '.SittingTables::SITTINGS.' s
             JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id WHERE s.student_id = :who AND '.SittingTables::OVER, [
             'who' => $studentId,
         ]);
 
         return array_column(array_filter(
             $rows,
-            static fn (array $r): bool => FeedbackPlan::from($r['feedback'])->tellsAll(SittingState::from($r['state'])),
+            static fn (array $r): bool => FeedbackPlan::fromArray(Json::decode($r['feedback']))->tells(
+                Told::Marks,
+                ToldFrom::reached(SittingState::from($r['state']), $r['closed_since']),
+            ),
         ), 'id');
     }
 }

@@ -9,7 +9,6 @@ use ChalkLadder\Core\Item\Response\TextResponse;
 use ChalkLadder\Core\Item\Veil;
 use ChalkLadder\Core\Sitting\Checking;
 use ChalkLadder\Core\Sitting\Conditions;
-use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Core\Sitting\Walk;
@@ -18,7 +17,6 @@ use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Identity\Teams;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Platform\Http\MapDocument;
-use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\Api\Input\PreviewInput;
@@ -46,8 +44,7 @@ final readonly class PreviewController
     public function preview(#[CurrentUser] StaffUser $who, string $id, #[MapDocument] PreviewInput $input): SittingView
     {
         $edition = $this->papers->draft($who->teamId, $id);
-        $conditions = new Conditions(feedback: FeedbackPlan::tryFrom($input->feedback)
-            ?? throw Problem::invalid(['feedback' => 'This feedback plan is not known.']));
+        $conditions = new Conditions(feedback: $input->feedback);
         $times = static fn (array $steps, string $entry, int $try): int => count(array_filter(
             $steps,
             static fn (mixed $s): bool => $s instanceof StepInput && $s->entry === $entry && $s->try === $try,

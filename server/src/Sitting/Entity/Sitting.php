@@ -169,11 +169,15 @@ class Sitting implements Root, TeamOwned
         $this->changed();
     }
 
-    /** An answer that is settled may be told how it stands, and changes no more. */
-    public function settle(string $entry, int $try): void
+    /**
+     * An answer that is settled may be told how it stands, and changes no more.
+     *
+     * @param \DateTimeImmutable|null $at now, where a question that was left blank is left for good as well
+     */
+    public function settle(string $entry, int $try, ?\DateTimeImmutable $at): void
     {
         if ($this->state === SittingState::Open && $this->walk->isOpen($entry, $try)) {
-            $this->response($entry, $try)?->settle();
+            ($at === null ? $this->response($entry, $try) : $this->responseOrBlank($entry, $try, $at))?->settle();
             $this->changed();
         }
     }
@@ -185,12 +189,19 @@ class Sitting implements Root, TeamOwned
         if ($this->state !== SittingState::Open || !$this->walk->isOpen($entry, $try) || $nth !== ($response?->hintsOpened() ?? 0) + 1) {
             return;
         }
+        $this->responseOrBlank($entry, $try, $at)->openHint();
+        $this->changed();
+    }
+
+    private function responseOrBlank(string $entry, int $try, \DateTimeImmutable $at): StoredResponse
+    {
+        $response = $this->response($entry, $try);
         if ($response === null) {
             $response = StoredResponse::blank($this, $entry, $try, $at);
             $this->responses->add($response);
         }
-        $response->openHint();
-        $this->changed();
+
+        return $response;
     }
 
     /** Leaves the open pass for the next. What was answered in it is settled. */
@@ -326,6 +337,12 @@ class Sitting implements Root, TeamOwned
         }
         $this->reply = $text;
         $this->repliedAt = $at;
+        $this->changed();
+    }
+
+    /** Nobody sits its handout any more. */
+    public function handoutClosed(): void
+    {
         $this->changed();
     }
 

@@ -92,12 +92,12 @@ class StoredResponse
     }
 
     /**
-     * A place for what is known of a question before it is answered: that its hint was opened. Answers are written by
-     * {@see \ChalkLadder\Server\Sitting\ReadModel\Saving}.
+     * A place for what is known of a question before it is answered: that its hint was opened, that it was left for good. Answers are
+     * written by {@see \ChalkLadder\Server\Sitting\ReadModel\Saving}.
      */
     public static function blank(Sitting $sitting, string $entry, int $try, \DateTimeImmutable $at): self
     {
-        $blank = new self($sitting, $entry, $try, new TextResponse(''), 0, 'hint', $at);
+        $blank = new self($sitting, $entry, $try, new TextResponse(''), 0, 'blank', $at);
         $blank->replaceOutcome(Outcome::nothing());
 
         return $blank;

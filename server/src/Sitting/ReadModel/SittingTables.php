@@ -38,6 +38,9 @@ final class SittingTables
      */
     public const OVERDUE = "(h.held_at IS NULL AND coalesce(s.due_at + interval '".Window::GRACE." seconds' <= :now, false))";
 
+    /** Whether a handout `h` has been closed since a sitting `s` was handed in. What was told then stays told when it is opened again. */
+    public const CLOSED_SINCE = '(s.handed_in_at IS NOT NULL AND (h.closed_at IS NOT NULL OR coalesce(s.handed_in_at <= h.closed_until, false)))';
+
     /** A response `r` that a person marks. */
     public const BY_HAND = "r.verdict = 'by hand'";
 

@@ -113,6 +113,7 @@ function Marked({ item, value, onAnswer }: { item: Item; value: Value | null; on
               hints: [],
               hintsCost: '0',
               told: {
+                picture: null,
                 verdict: result.verdict,
                 feedback: result.feedback,
                 key: result.key,

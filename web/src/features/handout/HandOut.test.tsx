@@ -1,8 +1,9 @@
 import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { blankItem } from '@/answers/registry'
+import { PLAIN_CONDITIONS, RIGHT_AT_ONCE } from '@/lib/conditions'
 import { offered, pickFrom, show } from '@/testing/page'
-import { bodies, Refusal, serve } from '@/testing/server'
+import { bodies, Refusal, serve, serveAlso } from '@/testing/server'
 import HandOut from './HandOut'
 
 const paper = (title: string, editionId: string | null) => ({
@@ -62,6 +63,8 @@ const base = {
     groups: [{ id: 'g1', name: 'Chart table', students: ['s1'] }],
   },
   'POST /api/handouts': made,
+  'GET /api/feedback-plans': { plans: [] },
+  'POST /api/feedback-plans/read': { concerns: [], handedIn: 'All comes later.', closed: '' },
 }
 const open = (at = '/handouts/new') => show(<HandOut />, at, '/handouts/new')
 const go = () => screen.getByRole('button', { name: /^Hand out/ }) as HTMLButtonElement
@@ -109,7 +112,7 @@ describe('Handing out', () => {
               counts: 'latest',
               shuffleQuestions: true,
               shuffleOptions: false,
-              feedback: 'at once',
+              feedback: RIGHT_AT_ONCE,
               minutes: 40,
             },
           },
@@ -123,7 +126,7 @@ describe('Handing out', () => {
     await user.click(go())
     await waitFor(() =>
       expect(bodies('POST', '/api/handouts')).toMatchObject([
-        { editionId: 'ed1', classes: ['c1'], conditions: { attempts: 3, minutes: 40, feedback: 'at once' } },
+        { editionId: 'ed1', classes: ['c1'], conditions: { attempts: 3, minutes: 40, feedback: RIGHT_AT_ONCE } },
       ]),
     )
   })
@@ -137,7 +140,7 @@ describe('Handing out', () => {
     await user.keyboard('3')
     await pickFrom(user, screen.getByLabelText('Which counts'), 'the latest')
     await user.click(screen.getByLabelText('Questions in a different order for each student'))
-    await user.click(screen.getByLabelText(/Right or wrong at once/))
+    await pickFrom(user, screen.getByLabelText('Plan'), 'Right or wrong at once')
     await user.click(go())
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/lookout/h1'))
     expect(bodies('POST', '/api/handouts')).toMatchObject([
@@ -153,19 +156,89 @@ describe('Handing out', () => {
           counts: 'latest',
           shuffleQuestions: true,
           shuffleOptions: true,
-          feedback: 'at once',
+          feedback: RIGHT_AT_ONCE,
         },
       },
     ])
     expect(screen.getByText('Handed out to 55 students.')).toBeTruthy()
   })
 
-  it('says that returns tell right from wrong, whatever the plan, unless it tells at once', async () => {
-    serve({ ...base, 'GET /api/papers': { papers: [{ ...paper('Tides', 'ed1'), returns: true }] } })
+  it('says what a plan gives away, as it is used', async () => {
+    serveAlso({
+      'POST /api/feedback-plans/read': ({ body }: { body: unknown }) => ({
+        concerns: (body as { attempts: number }).attempts > 1 ? ['The next begins with what was told.'] : [],
+        handedIn: '',
+        closed: '',
+      }),
+    })
     const user = open('/handouts/new?edition=ed1')
-    expect((await screen.findByRole('note')).textContent).toContain('meeting a question again says')
-    await user.click(screen.getByRole('radio', { name: /Right or wrong at once/ }))
-    expect(screen.queryByRole('note')).toBeNull()
+    const attempts = await screen.findByLabelText('Attempts')
+    expect(screen.queryByRole('note', { name: 'About this plan' })).toBeNull()
+    await user.tripleClick(attempts)
+    await user.keyboard('2')
+    expect(await screen.findByText('The next begins with what was told.')).toBeTruthy()
+    await pickFrom(user, screen.getByLabelText('Plan'), 'Nothing')
+    await waitFor(() =>
+      expect(bodies('POST', '/api/feedback-plans/read').at(-1)).toMatchObject({
+        editionId: 'ed1',
+        attempts: 2,
+        closes: false,
+        tells: { verdict: 'never' },
+      }),
+    )
+  })
+
+  it('tells each thing from a moment of its own, by the keyboard too', async () => {
+    const user = open('/handouts/new?edition=ed1')
+    const from = (name: string) => screen.getByRole('slider', { name: `${name}, told from` })
+    await screen.findByLabelText('Plan')
+    expect(from('marks').getAttribute('aria-valuetext')).toBe('returned')
+    from('marks').focus()
+    await user.keyboard('{ArrowLeft}')
+    expect(from('marks').getAttribute('aria-valuetext')).toBe('closed')
+    expect(from('the key').getAttribute('aria-valuetext')).toBe('returned')
+    from('the class’s picture').focus()
+    await user.keyboard('{Home}')
+    expect(from('the class’s picture').getAttribute('aria-valuetext')).toBe('closed')
+    from('right or wrong').focus()
+    await user.keyboard('{End}')
+    expect(from('right or wrong').getAttribute('aria-valuetext')).toBe('not told')
+    expect(screen.getByLabelText('Plan').textContent).toBe('An arrangement of its own')
+    expect(screen.getByText(/^Closed: marks, the class’s picture. Returned: feedback, the key/)).toBeTruthy()
+    await user.click(screen.getByLabelText('8 Kestrel, 28 students'))
+    await user.click(go())
+    await waitFor(() =>
+      expect(bodies('POST', '/api/handouts')).toMatchObject([
+        { conditions: { feedback: { verdict: 'never', marks: 'closed', key: 'returned', classPicture: 'closed' } } },
+      ]),
+    )
+  })
+
+  it('keeps an arrangement as a plan of the team, and drops it with a way back', async () => {
+    const own = { ...PLAIN_CONDITIONS.feedback, marks: 'closed' as const }
+    const friday = { id: 'p1', name: 'Marks on Friday', tells: own }
+    let calls = 0
+    serveAlso({
+      'POST /api/feedback-plans': () =>
+        ++calls === 1 ? new Refusal(422, 'No.', '', { name: 'The team has it already.' }) : { plans: [friday] },
+      'DELETE /api/feedback-plans/p1': { plans: [] },
+    })
+    const user = open('/handouts/new?edition=ed1')
+    await screen.findByLabelText('Plan')
+    expect(screen.queryByRole('button', { name: 'Keep as a plan of the team' })).toBeNull()
+    screen.getByRole('slider', { name: 'marks, told from' }).focus()
+    await user.keyboard('{ArrowLeft}')
+    await user.click(screen.getByRole('button', { name: 'Keep as a plan of the team' }))
+    await user.type(screen.getByLabelText('Name of the plan'), 'Marks on Friday{Enter}')
+    expect(await screen.findByText('✕ The team has it already.')).toBeTruthy()
+    await user.type(screen.getByLabelText('Name of the plan'), '{Enter}')
+    await waitFor(() => expect(screen.getByLabelText('Plan').textContent).toBe('Marks on Friday'))
+    expect(bodies('POST', '/api/handouts')).toEqual([])
+    await user.click(screen.getByRole('button', { name: 'Drop this plan' }))
+    await waitFor(() => expect(screen.getByLabelText('Plan').textContent).toBe('An arrangement of its own'))
+    await user.click(screen.getByRole('button', { name: 'Undo' }))
+    await waitFor(() => expect(screen.getByLabelText('Plan').textContent).toBe('Marks on Friday'))
+    expect(bodies('POST', '/api/feedback-plans')[2]).toEqual({ name: 'Marks on Friday', tells: own })
   })
 
   it('hands to a group of a class, and to a class without one', async () => {
@@ -230,11 +303,11 @@ describe('Handing out', () => {
     const user = open('/handouts/new?edition=ed1')
     const sees = within(await screen.findByRole('region', { name: 'What one of them sees' }))
     expect(await sees.findByText(/Low water/)).toBeTruthy()
-    expect(sees.getByText('Your teacher gives the work back.')).toBeTruthy()
+    expect(await sees.findByText('All comes later.')).toBeTruthy()
     expect(sees.queryByText('0.6 m')).toBeNull()
-    await user.click(screen.getByRole('radio', { name: 'returned when you give it back' }))
+    await user.click(screen.getByRole('radio', { name: 'returned by you' }))
     expect(sees.getByText('0.6 m')).toBeTruthy()
-    await user.click(screen.getByRole('radio', { name: /^Nothing/ }))
+    await pickFrom(user, screen.getByLabelText('Plan'), 'Nothing')
     expect(sees.queryByText('0.6 m')).toBeNull()
     expect(sees.getByText('Nothing is told of how it went.')).toBeTruthy()
   })

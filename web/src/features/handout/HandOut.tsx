@@ -8,21 +8,24 @@ import { useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import type { Handout } from '@/lib/handouts'
 import { fromLocal, toLocal } from '@/lib/locale'
-import { PLAIN_CONDITIONS } from '@/lib/conditions'
+import { inManner, MANNERS, mannerOf, PLAIN_CONDITIONS } from '@/lib/conditions'
 import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
 import { Combobox } from '@/ui/Combobox'
 import { CountField } from '@/ui/CountField'
 import { Desk, Head } from '@/ui/Desk'
+import { PlanField } from '@/ui/PlanField'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { moved } from './moved'
 import { OneStudent } from './OneStudent'
+import { OwnPlan } from './OwnPlan'
 import { TellingRail } from './TellingRail'
 import { TimeField } from './TimeField'
 import { ToWhom } from './ToWhom'
+import { usePlanSaid } from './usePlanSaid'
 import { useWithdraw } from './useWithdraw'
 import { WindowFields, windowShape } from './WindowFields'
 
@@ -89,7 +92,7 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
   const setConditions = (next: typeof conditions) => form.set('conditions', next)
   const published = papers.data?.papers.filter((p) => p.editionId) ?? []
   const takeBack = useWithdraw()
-  const returning = published.find((p) => p.editionId === editionId)?.returns ?? false
+  const said = usePlanSaid(conditions.feedback, editionId, conditions.attempts, form.values.closesAt !== '')
   if (papers.isPending || classes.isPending) return <Loading />
   if (!papers.data || !classes.data) return <Failed error={papers.error ?? classes.error} />
   if (published.length === 0) {
@@ -158,7 +161,7 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
         rightLabel="What one of them sees"
         right={
           paper ? (
-            <OneStudent paperId={paper.id} plan={conditions.feedback} at={at} />
+            <OneStudent paperId={paper.id} tells={conditions.feedback} at={at} coming={said} />
           ) : (
             <p className="text-quiet">Choose a paper, and here stands what a student will see of it.</p>
           )
@@ -167,17 +170,30 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
         <div className="flex flex-col gap-6 p-6">
           <FaultLine error={form.problem} />
           <TellingRail
-            plan={conditions.feedback}
-            onPlan={(feedback) => setConditions({ ...conditions, feedback })}
+            tells={conditions.feedback}
+            onTells={(feedback) => setConditions({ ...conditions, feedback })}
             at={at}
             onAt={setAt}
           />
-          {returning && conditions.feedback !== 'at once' ? (
-            <p role="note" className="border border-blue px-3 py-2 text-[15px]">
-              This paper has students come back to questions that are not right. Whatever they are told, meeting a
-              question again says that the first answer was not right.
-            </p>
-          ) : null}
+          <div className="-mt-2 grid items-start gap-x-8 gap-y-3 sm:grid-cols-2">
+            <div className="flex flex-col items-start gap-2">
+              <PlanField
+                label="Plan"
+                tells={conditions.feedback}
+                onTells={(feedback) => setConditions({ ...conditions, feedback })}
+              />
+              <OwnPlan tells={conditions.feedback} />
+            </div>
+            {said && said.concerns.length > 0 ? (
+              <div role="note" aria-label="About this plan" className="border border-blue px-3 py-2 text-[15px]">
+                <ul className="flex flex-col gap-1">
+                  {said.concerns.map((concern) => (
+                    <li key={concern}>{concern}</li>
+                  ))}
+                </ul>
+              </div>
+            ) : null}
+          </div>
           <div className="grid gap-x-8 gap-y-4 border-t pt-4 sm:grid-cols-2">
             <WindowFields typed={form.values} set={form.set} fault={form.fault} />
             <div className="grid grid-cols-2 gap-3">
@@ -200,6 +216,13 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
                 ]}
               />
             </div>
+            <SelectField
+              label="How students meet the questions"
+              value={mannerOf(conditions)}
+              note={MANNERS.find((m) => m.value === mannerOf(conditions))?.note}
+              onChange={(manner) => setConditions({ ...conditions, ...inManner(manner) })}
+              options={MANNERS}
+            />
             <TimeField minutes={conditions.minutes} onChange={(minutes) => setConditions({ ...conditions, minutes })} />
             <div>
               <Tick
@@ -211,6 +234,11 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
                 label="Options in a different order for each student"
                 checked={conditions.shuffleOptions}
                 onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
+              />
+              <Tick
+                label="Pasting into answers is off"
+                checked={!conditions.pasting}
+                onChange={(off) => setConditions({ ...conditions, pasting: !off })}
               />
             </div>
           </div>

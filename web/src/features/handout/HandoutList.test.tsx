@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import type { UserEvent } from '@testing-library/user-event'
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
+import { PLAIN_CONDITIONS } from '@/lib/conditions'
 import { show } from '@/testing/page'
 import { bodies, Refusal, serve, serveAlso } from '@/testing/server'
 import HandoutList from './HandoutList'
@@ -18,8 +19,11 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
     counts: 'best',
     shuffleQuestions: false,
     shuffleOptions: false,
-    feedback: 'on return',
+    feedback: PLAIN_CONDITIONS.feedback,
     minutes: null,
+    wholePage: false,
+    inOrder: false,
+    pasting: true,
   },
   visible: true,
   status: 'open',

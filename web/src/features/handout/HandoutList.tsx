@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { FEEDBACK_PLANS } from '@/lib/conditions'
+import { MANNERS, mannerOf } from '@/lib/conditions'
+import { usePlans } from '@/lib/plans'
+import { inWords } from '@/lib/telling'
 import { moment, plural } from '@/lib/format'
 import { standing, toReturn, toWhom, turn, useHandouts, type Handout } from '@/lib/handouts'
 import { Button } from '@/ui/Button'
@@ -78,7 +80,7 @@ export default function HandoutList() {
 
 /** A handout beside the list: how far it is, under which conditions, and where it leads. */
 function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () => void }) {
-  const plan = FEEDBACK_PLANS.find((p) => p.id === h.conditions.feedback)
+  const plan = usePlans().of(h.conditions.feedback)
   return (
     <Aside
       title={h.title}
@@ -111,12 +113,15 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Closes', h.closedAt ? moment(h.closedAt) : h.closesAt ? moment(h.closesAt) : 'when you close it'],
           ['Attempts', h.conditions.attempts > 1 ? `${h.conditions.attempts}, ${counts(h)}` : '1'],
           ['Questions', h.conditions.shuffleQuestions ? 'differently ordered' : 'in the paper’s order'],
+          ['Met', MANNERS.find((m) => m.value === mannerOf(h.conditions))?.label.toLowerCase() ?? ''],
+          ['Pasting', h.conditions.pasting ? 'allowed' : 'off'],
           ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],
           ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],
         ]}
       />
       <p>
-        <b>{plan?.label}.</b> <span className="text-quiet">{plan?.note}</span>
+        {plan ? <b>{plan.name}. </b> : null}
+        <span className="text-quiet">{plan?.note || inWords(h.conditions.feedback)}</span>
       </p>
     </Aside>
   )

@@ -5,7 +5,8 @@ import { kindOf } from '@/answers/registry'
 import type { Schemas } from '@/lib/api/client'
 import { decimal } from '@/lib/format'
 import { Rich } from '@/lib/Rich'
-import { isTold, MOMENTS, type Moment } from '@/lib/telling'
+import type { Tells } from '@/lib/conditions'
+import { isSilent, isTold, MOMENTS, THINGS, type Moment, type Thing } from '@/lib/telling'
 import { Bar } from '@/ui/Bar'
 import { Loading } from '@/ui/States'
 
@@ -16,12 +17,15 @@ const DID = ['right', 'wrong', 'right'] as const
 /** What one student will see at a moment: the first questions of the paper, as the plan tells of them. */
 export function OneStudent({
   paperId,
-  plan,
+  tells,
   at,
+  coming,
 }: {
   paperId: string
-  plan: Schemas['Conditions']['feedback']
+  tells: Tells
   at: Moment
+  /** what they are told of what is still to come, once it is known */
+  coming: { handedIn: string; closed: string } | undefined
 }) {
   const paper = useQuery(ask.paper(paperId))
   if (!paper.data) return <Loading what="Opening the paper" />
@@ -31,8 +35,8 @@ export function OneStudent({
     return item ? [{ item, points: e.kind === 'question' ? e.points : '1' }] : []
   })
   const shown = at === 'at once' ? questions.slice(0, 1) : questions.slice(0, DID.length)
-  const told = (thing: Parameters<typeof isTold>[1]) => isTold(plan, thing, at)
-  const none = !told('right or wrong') && !told('marks') && !told('the key')
+  const told = (thing: Thing) => isTold(tells, thing, at)
+  const comes = at === 'handed in' ? coming?.handedIn : at === 'closed' ? coming?.closed : ''
   return (
     <figure>
       <figcaption className="text-[15px] text-quiet">
@@ -40,7 +44,7 @@ export function OneStudent({
       </figcaption>
       <div className="mx-auto mt-2 max-w-[250px] rounded-xl border-2 border-ink bg-sheet px-4 py-4">
         <p className="font-head text-lg font-semibold">
-          {at === 'at once' ? 'Question 1' : at === 'handed in' ? 'Handed in' : 'Returned'}
+          {at === 'at once' ? 'Question 1' : at === 'returned' ? 'Returned to you' : 'Handed in'}
         </p>
         <p className="border-b pb-2 text-sm text-quiet">{paper.data.paper.title}</p>
         <ol>
@@ -48,14 +52,12 @@ export function OneStudent({
             <Told key={i} n={i + 1} item={item} points={points} did={DID[i] ?? 'right'} told={told} />
           ))}
         </ol>
-        {none ? (
-          <p className="pt-2 text-sm text-quiet">
-            {plan === 'nothing'
-              ? 'Nothing is told of how it went.'
-              : at === 'at once'
-                ? 'The answer is kept; nothing is told yet.'
-                : 'Your teacher gives the work back.'}
-          </p>
+        {isSilent(tells) ? (
+          <p className="pt-2 text-sm text-quiet">Nothing is told of how it went.</p>
+        ) : at === 'at once' && !THINGS.some((thing) => told(thing.id)) ? (
+          <p className="pt-2 text-sm text-quiet">The answer is kept; nothing is told yet.</p>
+        ) : comes ? (
+          <p className="pt-2 text-sm text-quiet">{comes}</p>
         ) : null}
         {questions.length === 0 ? <p className="pt-2 text-sm text-quiet">The paper has no question yet.</p> : null}
       </div>
@@ -75,7 +77,7 @@ function Told({
   item: Item
   points: string
   did: (typeof DID)[number]
-  told: (thing: Parameters<typeof isTold>[1]) => boolean
+  told: (thing: Thing) => boolean
 }) {
   const lines = kindOf(item.type).keyLines(item.rule)
   const byHand = kindOf(item.type).byHand
@@ -90,7 +92,7 @@ function Told({
         <p className="text-quiet">A teacher marks this</p>
       ) : (
         <>
-          {told('right or wrong') ? (
+          {told('verdict') ? (
             <p>
               <Bar code={did} /> {did === 'right' ? 'right' : 'not right'}
               {told('marks') ? `, ${did === 'right' ? decimal(points) : 0} of ${decimal(points)}` : ''}
@@ -98,15 +100,21 @@ function Told({
           ) : (
             <p className="text-quiet">answered</p>
           )}
+          {!told('verdict') && told('marks') ? (
+            <p>
+              {did === 'right' ? decimal(points) : 0} of {decimal(points)}
+            </p>
+          ) : null}
           {told('feedback') && feedback ? <Quoted words={feedback} /> : null}
-          {told('the key') && did !== 'right' && key ? (
+          {told('key') && did !== 'right' && key ? (
             <p className="flex gap-1">
               <b>Key</b> {key.rich ? <Rich html={key.text} inline /> : key.text}
             </p>
           ) : null}
-          {told('worked answer') && did !== 'right' && item.explanation ? (
+          {told('workedAnswer') && did !== 'right' && item.explanation ? (
             <Rich html={item.explanation} className="text-quiet" />
           ) : null}
+          {told('classPicture') ? <p className="text-quiet">Of 26 who answered, 17 had this right.</p> : null}
         </>
       )}
     </li>

@@ -1,23 +1,19 @@
-import { ToggleGroup } from 'radix-ui'
-import type { Schemas } from '@/lib/api/client'
-import { FEEDBACK_PLANS } from '@/lib/conditions'
-import { MOMENTS, THINGS, toldFrom, type Moment } from '@/lib/telling'
-import { Radios } from '@/ui/Radios'
-
-type Plan = Schemas['Conditions']['feedback']
+import { Slider, ToggleGroup } from 'radix-ui'
+import type { Tells } from '@/lib/conditions'
+import { isTold, LAST_PLACE, MOMENTS, NEVER, placeOf, THINGS, toldFrom, type Moment, type Thing } from '@/lib/telling'
 
 /**
- * From when students are told what: each thing a bar on a rail of time, from the moment it is told. Choosing a moment
- * shows beside it what one of them sees then.
+ * From when students are told what: each thing a bar on a rail of time, from the moment on at which its handle stands.
+ * Choosing a moment shows beside it what one of them sees then.
  */
 export function TellingRail({
-  plan,
-  onPlan,
+  tells,
+  onTells,
   at,
   onAt,
 }: {
-  plan: Plan
-  onPlan: (plan: Plan) => void
+  tells: Tells
+  onTells: (tells: Tells) => void
   at: Moment
   onAt: (moment: Moment) => void
 }) {
@@ -25,13 +21,13 @@ export function TellingRail({
     <section>
       <h2 className="text-lg">From when are students told what?</h2>
       <div className="mt-2 overflow-x-auto">
-        <div className="min-w-[34rem]">
+        <div className="min-w-[33rem]">
           <ToggleGroup.Root
             type="single"
             aria-label="Show what a student sees when the work is"
             value={at}
             onValueChange={(moment) => moment && onAt(moment as Moment)}
-            className="ml-36 grid grid-cols-3"
+            className={'ml-32 grid grid-cols-5'}
           >
             {MOMENTS.map((m) => (
               <ToggleGroup.Item
@@ -47,46 +43,74 @@ export function TellingRail({
                 <span className="block text-sm text-quiet">{m.note}</span>
               </ToggleGroup.Item>
             ))}
+            <span aria-hidden className="py-2 text-center text-quiet">
+              not told
+            </span>
           </ToggleGroup.Root>
           <ul>
-            {THINGS.map((thing) => {
-              const from = toldFrom(plan, thing)
-              const start = MOMENTS.findIndex((m) => m.id === from)
-              return (
-                <li key={thing} className="relative grid grid-cols-[9rem_1fr] items-center border-b">
-                  <span className="py-2">{thing}</span>
-                  <span className="relative grid h-full grid-cols-3">
-                    {MOMENTS.map((m) => (
-                      <span key={m.id} aria-hidden className={m.id === at ? 'bg-sheet' : ''} />
-                    ))}
-                    <span aria-hidden className="absolute inset-y-1/2 right-0 left-[16.7%] h-0 border-t border-edge" />
-                    {from === null ? (
-                      <span className="absolute top-1/2 right-0 -translate-y-1/2 bg-ground px-1 text-sm text-quiet">
-                        not told
-                      </span>
-                    ) : (
-                      <span
-                        aria-hidden
-                        className="absolute top-1/2 right-0 h-2.5 -translate-y-1/2 border-l-[7px] border-ink bg-r3"
-                        style={{ left: `${(start + 0.5) * 33.3}%` }}
-                      />
-                    )}
-                    <span className="sr-only">{from === null ? '' : `told from ${from} on`}</span>
-                  </span>
-                </li>
-              )
-            })}
+            {THINGS.map((thing) => (
+              <li key={thing.id} className="grid grid-cols-[8rem_1fr] items-center border-b">
+                <span className="py-2">{thing.label}</span>
+                <span className="relative grid h-full grid-cols-5">
+                  {MOMENTS.map((m) => (
+                    <span key={m.id} aria-hidden className={m.id === at ? 'bg-sheet' : ''} />
+                  ))}
+                  <From
+                    thing={thing}
+                    tells={tells}
+                    shown={isTold(tells, thing.id, at)}
+                    onPlace={(place) => onTells(toldFrom(tells, thing.id, place))}
+                  />
+                </span>
+              </li>
+            ))}
           </ul>
         </div>
       </div>
-      <div className="mt-3">
-        <Radios
-          label="Plan"
-          value={plan}
-          onChange={onPlan}
-          options={FEEDBACK_PLANS.map((p) => ({ value: p.id, label: p.label, note: p.note }))}
-        />
-      </div>
     </section>
+  )
+}
+
+/** The handle of one thing, on a rail from the middle of the first column to that of the last, where it is not told. */
+function From({
+  thing,
+  tells,
+  shown,
+  onPlace,
+}: {
+  thing: { id: Thing; label: string }
+  tells: Tells
+  /** it is told by the moment that is looked at */
+  shown: boolean
+  onPlace: (place: number) => void
+}) {
+  const from = tells[thing.id]
+  const place = placeOf(from)
+  const never = from === NEVER
+  return (
+    <Slider.Root
+      min={0}
+      max={LAST_PLACE}
+      step={1}
+      value={[place]}
+      onValueChange={([next = place]) => onPlace(next)}
+      className="absolute inset-y-0 left-[10%] flex w-[80%] touch-none items-center select-none"
+    >
+      <Slider.Track className="relative h-9 w-full">
+        <span aria-hidden className="absolute inset-x-0 top-1/2 border-t border-edge" />
+        {never ? null : (
+          <span
+            aria-hidden
+            className={`absolute top-1/2 right-[12.5%] h-2.5 -translate-y-1/2 ${shown ? 'bg-r3' : 'bg-r1'}`}
+            style={{ left: `${(place / LAST_PLACE) * 100}%` }}
+          />
+        )}
+      </Slider.Track>
+      <Slider.Thumb
+        aria-label={`${thing.label}, told from`}
+        aria-valuetext={never ? 'not told' : from}
+        className={`block h-6 w-3 border-2 bg-sheet ${never ? 'border-dashed border-quiet' : 'border-ink'}`}
+      />
+    </Slider.Root>
   )
 }

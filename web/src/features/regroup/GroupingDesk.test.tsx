@@ -272,7 +272,7 @@ describe('A kept grouping', () => {
     expect(bodies('POST', '/api/groupings/g1/follow-ups')).toMatchObject([
       {
         groups: [{ groupId: 'a', editionId: 'ed1' }],
-        conditions: { feedback: 'at once', attempts: 2, counts: 'best' },
+        conditions: { feedback: { verdict: 'at once', marks: 'returned' }, attempts: 2, counts: 'best' },
       },
     ])
   })

@@ -2,10 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { ask } from '@/lib/queries'
 import { api, problemOf, take, type Schemas } from '@/lib/api/client'
-import { FEEDBACK_PLANS, PLAIN_CONDITIONS } from '@/lib/conditions'
+import { PLAIN_CONDITIONS } from '@/lib/conditions'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Desk, Head } from '@/ui/Desk'
+import { PlanField } from '@/ui/PlanField'
 import { SelectField } from '@/ui/Select'
 import { Tick } from '@/ui/Tick'
 import { toast } from '@/ui/toast'
@@ -147,12 +148,10 @@ export function Kept({ grouping }: { grouping: Grouping }) {
             </div>
             {chosen.length > 0 ? (
               <div className="mt-4 grid items-end gap-3 border-t pt-3 sm:grid-cols-2">
-                <SelectField
+                <PlanField
                   label="What students are told"
-                  value={conditions.feedback}
-                  note={FEEDBACK_PLANS.find((plan) => plan.id === conditions.feedback)?.note}
-                  onChange={(feedback) => setConditions({ ...conditions, feedback })}
-                  options={FEEDBACK_PLANS.map((plan) => ({ value: plan.id, label: plan.label }))}
+                  tells={conditions.feedback}
+                  onTells={(feedback) => setConditions({ ...conditions, feedback })}
                 />
                 <div className="flex flex-col">
                   <Tick

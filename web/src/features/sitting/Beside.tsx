@@ -20,6 +20,7 @@ export function Beside({
   onAnswer,
   onAt,
   onStop,
+  whole = false,
 }: {
   sources: readonly Schemas['PaperPlacedSourceView'][]
   /** of this part */
@@ -36,6 +37,8 @@ export function Beside({
   onAt: (step: Step) => void
   /** brings the question at whose moment it has stopped */
   onStop: (step: Step) => void
+  /** its questions stand together under it */
+  whole?: boolean
 }) {
   /** the first question that is read with it */
   const first = steps.find((s) => s.beside.join() === step?.beside.join()) === step
@@ -78,7 +81,7 @@ export function Beside({
     setBefore(wanted)
     setOpened(true)
   }
-  const open = opened ?? first
+  const open = opened ?? (whole || first)
   const title = sources.map((s) => s.title || 'Source').join(', ')
   return (
     <aside

@@ -54,7 +54,7 @@ export function LookOver({ driver, questions, blank, valueOf, onBack, heading }:
                 <span className="flex-1">
                   {isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}
                 </span>
-                {s.told ? <Bar code={barOf(s.told.verdict)} /> : null}
+                {s.told?.verdict ? <Bar code={barOf(s.told.verdict)} /> : null}
                 <span className="text-blue underline">{s.open ? 'change' : 'see'}</span>
               </button>
             </li>

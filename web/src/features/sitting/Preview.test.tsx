@@ -2,13 +2,14 @@ import { screen, waitFor } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { pickFrom, show } from '@/testing/page'
 import { bodies, serve } from '@/testing/server'
+import type { Tells } from '@/lib/conditions'
 import { sitting } from '@/testing/sitting'
 import Preview from './Preview'
 
 const asked = () =>
   bodies('POST', '/api/papers/p1/preview').map((body) => {
-    const { student, feedback, saves } = body as { student: string | null; feedback: string; saves: unknown[] }
-    return [student, feedback, saves.length]
+    const { student, feedback, saves } = body as { student: string | null; feedback: Tells; saves: unknown[] }
+    return [student, feedback.verdict, saves.length]
   })
 const support = { readAloud: false, largerText: true, lineFocus: false, wordNotes: false, fewerOptions: 1 }
 
@@ -21,6 +22,7 @@ beforeEach(() => {
           ? { readAloud: false, largerText: true, lineFocus: false, wordNotes: false }
           : null,
       }),
+    'GET /api/feedback-plans': { plans: [] },
     'GET /api/classes/supported': { students: [{ id: 's1', name: 'Ada Okafor', class: '8 Kestrel', support }] },
   })
 })
@@ -41,7 +43,7 @@ describe('A preview', () => {
       expect(asked()).toEqual([
         [null, 'at once', 0],
         ['s1', 'at once', 0],
-        ['s1', 'on return', 0],
+        ['s1', 'returned', 0],
       ]),
     )
   })

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { api, take, type Schemas } from '@/lib/api/client'
+import { inManner, RIGHT_AT_ONCE, type Manner } from '@/lib/conditions'
 import { placeOf } from '@/media/place'
 import { Failed, Loading } from '@/ui/States'
 import { sorry } from '@/ui/sorry'
@@ -10,9 +11,8 @@ import { SitScreen, type Driver } from './SitScreen'
 import { keyOf, type Step, type Value, type Working } from './store'
 
 type Input = Required<Schemas['SittingPreviewInput']>
-type Plan = Schemas['Conditions']['feedback']
 const START: Input = {
-  feedback: 'at once',
+  feedback: RIGHT_AT_ONCE,
   saves: [],
   settled: [],
   hints: [],
@@ -31,6 +31,7 @@ export default function Preview({ paperId }: { paperId: string }) {
   const [sure, setSure] = useState<Map<string, number>>(new Map())
   const [workings, setWorkings] = useState<Map<string, Working>>(new Map())
   const [round, setRound] = useState(0)
+  const [manner, setManner] = useState<Manner>('one')
   const [error, setError] = useState<unknown>(null)
   const [busy, setBusy] = useState(false)
   const ask = useCallback(
@@ -63,7 +64,9 @@ export default function Preview({ paperId }: { paperId: string }) {
   )
   // As somebody else it begins anew: their options may be others.
   const anew = (as: Pick<Input, 'student' | 'feedback'>) => void ask({ ...START, ...as }, true)
-  const tried = <TriedAs student={input.student} plan={input.feedback as Plan} onAnew={anew} />
+  const tried = (
+    <TriedAs student={input.student} tells={input.feedback} manner={manner} onManner={setManner} onAnew={anew} />
+  )
   if (view.state === 'returned') {
     return (
       <>
@@ -94,7 +97,7 @@ export default function Preview({ paperId }: { paperId: string }) {
         : []
     })
   const driver: Driver = {
-    view,
+    view: { ...view, ...inManner(manner) },
     values,
     sure,
     line: 'nothing is kept',

@@ -17,6 +17,7 @@ const told = (change: Partial<NonNullable<Step['told']>> = {}): NonNullable<Step
   marks: '0',
   comment: '',
   levels: [],
+  picture: null,
   ...change,
 })
 const step = (number: number, change: Partial<Step> = {}) =>
@@ -46,12 +47,20 @@ beforeAll(() => loadInputs(['text']))
 
 describe('Work that was handed in', () => {
   it('shows nothing but the student’s own answers before it is returned', () => {
-    open(view({ state: 'handed in' }))
+    open(view({ state: 'handed in', coming: 'The key comes when everybody is done.' }))
     expect(screen.getByRole('heading', { name: 'Handed in' })).toBeTruthy()
     expect(screen.getByText('answer 1')).toBeTruthy()
-    expect(screen.getByText(/Your teacher gives it back when it is marked/)).toBeTruthy()
+    expect(screen.getByText(/The key comes when everybody is done\./)).toBeTruthy()
     expect(screen.queryByText(/marks/)).toBeNull()
     expect(screen.queryByLabelText('Reply to your teacher, once')).toBeNull()
+  })
+
+  it('tells what the plan lets it tell: marks without a verdict, and how the class did', async () => {
+    const some = { verdict: null, key: null, explanation: null, marks: '1', picture: { n: 26, right: 17, part: 4 } }
+    open(view({ state: 'handed in', steps: [step(1, { told: told(some) })] }))
+    expect(await screen.findByText('Of 26 who answered, 17 had this right and 4 in part.')).toBeTruthy()
+    expect(screen.getByText(/^1 of 2 marks$/)).toBeTruthy()
+    expect(screen.queryByText('Not right')).toBeNull()
   })
 
   it('comes back with marks, feedback, key, comment and message', () => {

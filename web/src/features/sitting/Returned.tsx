@@ -16,7 +16,6 @@ type View = Schemas['SittingSittingView']
 
 /** Work that has been handed in, and what was returned with it. */
 export function Returned({ view, onReplied }: { view: View; onReplied: (view: View) => void }) {
-  const told = view.steps.some((s) => s.told)
   return (
     <div className="min-h-dvh bg-sheet text-[18px]">
       <header className="flex items-center gap-3 border-b px-4 py-3 text-[15px] text-quiet">
@@ -31,7 +30,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
         </h1>
         <p className="mt-1 text-quiet">
           {view.handedInAt ? `Handed in ${moment(view.handedInAt)}. ` : ''}
-          {view.state === 'returned' ? '' : told ? '' : 'Your teacher gives it back when it is marked.'}
+          {view.coming}
         </p>
         {view.marks !== null ? (
           <p className="mt-4">

@@ -166,7 +166,7 @@ describe('A student at work', () => {
   })
 
   it('checks an answer only once there is one, where answers are told at once', async () => {
-    const user = sit({ feedback: 'at once', steps: [step(1), step(2)] })
+    const user = sit({ settles: true, steps: [step(1), step(2)] })
     expect(screen.queryByRole('button', { name: 'Check' })).toBeNull()
     await user.click(screen.getByLabelText(/Green/))
     await user.click(button('Check'))
@@ -182,8 +182,9 @@ describe('A student at work', () => {
       marks: '0',
       comment: '',
       levels: [],
+      picture: null,
     }
-    sit({ feedback: 'at once', steps: [step(1, { open: false, settled: true, value: { options: ['b'] }, told })] })
+    sit({ settles: true, steps: [step(1, { open: false, settled: true, value: { options: ['b'] }, told })] })
     const line = (await screen.findByText('Not right')).closest('[role=status]') as HTMLElement
     expect(within(line).getByText('That is the port hand.')).toBeTruthy()
     expect(within(line).getByText(/0 of 1 mark/)).toBeTruthy()

@@ -1,40 +1,32 @@
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type DragEvent, type ReactNode } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { inMarks } from '@/lib/format'
 import { useQuiet } from '@/lib/quiet'
-import { Rich } from '@/lib/Rich'
 import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { later } from '@/ui/later'
-import { Answer } from '@/answers/Answer'
+import { toast } from '@/ui/toast'
 import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
 import { isByHand, kindOf, loadInputs } from '@/answers/registry'
+import { HintButton, parts, Question } from './Question'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
 
 // Fetched where some question has it, and then before it is reached.
-const working = () => import('@/answers/Working').then((it) => it.Working)
-const page = () => import('@/ui/ToGoBackTo').then((it) => it.ToGoBackTo)
 const besides = () => import('./Beside').then((it) => it.Beside)
 const source = () => import('@/media/SourcePage').then((it) => it.SourcePage)
 const lookOver = () => import('./LookOver').then((it) => it.LookOver)
-const howSure = () => import('./HowSure').then((it) => it.HowSure)
-const told = () => import('@/answers/Told').then((it) => it.Told)
+const wholePage = () => import('./WholePage').then((it) => it.WholePage)
 const atWork = () => import('./atWork')
 const InTheRoom = later(() => atWork().then((it) => it.InTheRoom))
 const Notes = later(() => atWork().then((it) => it.Notes))
 const AskDialog = later(() => atWork().then((it) => it.AskDialog))
-const Mended = later(() => atWork().then((it) => it.Mended))
 const LookOver = later(lookOver)
-const HowSure = later(howSure)
-const Told = later(told)
+const WholePage = later(wholePage)
 const Beside = later(besides)
 const Instructions = later(() => import('./Instructions').then((it) => it.Instructions))
-const LooksAt = later(() => import('@/media/LooksAt').then((it) => it.LooksAt))
 const SourcePage = later(source)
 const Supported = later(() => import('./Supported').then((it) => it.Supported))
-const Working = later(working)
-const ToGoBackTo = later(page)
 
 /** What a sitting can do; a student's goes to the server and device, a preview's to the server alone. */
 export type Driver = {
@@ -61,6 +53,14 @@ export type Driver = {
   call?: (step: Step, asked: { kind: 'stuck' | 'look'; words: string } | null) => Promise<void>
 }
 
+/** Where pasting is off, nothing that was copied elsewhere gets into what is typed. */
+function refusePasting(e: ClipboardEvent | DragEvent) {
+  if (!(e.target as Element).closest('input, textarea, [contenteditable]')) return
+  e.preventDefault()
+  e.stopPropagation()
+  toast('Pasting is off in this work. Type your answer.', { bad: true })
+}
+
 const SIZES = [18, 21, 25]
 const STORE = 'chalk.size'
 
@@ -71,12 +71,15 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   // A source that some question is read with stands beside it; one that stands alone is a step of its own.
   const read = new Set(pass.flatMap((s) => s.beside))
   const here = pass.filter((s) => !s.isSource || !read.has(s.entry))
-  const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      here.findIndex((s) => s.entry === view.at),
-    ),
-  )
+  const [at, setAt] = useState(() => {
+    const was = here.findIndex((s) => s.entry === view.at)
+    // What was left for good is not come back to.
+    const left = view.inOrder && here[was]?.settled
+    return Math.max(0, left ? here.findIndex((s) => s.open) : was)
+  })
+  /** where the student wants to be on a page of many questions; counted, so that the same place can be wanted again */
+  const [jump, setJump] = useState(0)
+  const [leaves, setLeaves] = useState<string | null>(null)
   const [over, setOver] = useState(false)
   const [asking, setAsking] = useState(false)
   const [wanted, setWanted] = useState(0)
@@ -104,8 +107,8 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const pages = here.some((s) => s.face?.goBack)
   const reads = view.sources.length > 0
   useEffect(() => {
-    if (shows) void working().catch(() => undefined)
-    if (pages) void page().catch(() => undefined)
+    if (shows) void parts.working().catch(() => undefined)
+    if (pages) void parts.page().catch(() => undefined)
     if (reads) void Promise.all([besides(), source()]).catch(() => undefined)
   }, [shows, pages, reads])
   // What the questions after the first are answered with, and what comes after an answer: here before they are reached, also where the
@@ -113,7 +116,8 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const quiet = useQuiet()
   useEffect(() => {
     if (!quiet) return
-    for (const part of [() => loadInputs(types.split(' ')), lookOver, told, howSure]) part().catch(() => undefined)
+    for (const part of [() => loadInputs(types.split(' ')), lookOver, parts.told, parts.howSure])
+      part().catch(() => undefined)
   }, [quiet, types])
   const step = here[Math.min(at, here.length - 1)]
   const standing = view.skills.find((skill) => step !== undefined && skill.entries.includes(step.entry))
@@ -132,14 +136,38 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     window.scrollTo(0, 0)
   }
   const valueOf = (s: Step) => values.get(keyOf(view.id, s.entry, s.try)) ?? s.value
-  const atOnce = view.feedback === 'at once'
   const questions = here.filter((s) => s.face)
   const blank = questions.filter((s) => isBlank(valueOf(s)))
   const last = at >= here.length - 1
-  const mustSettle = Boolean(step?.face && atOnce && step.open && !isByHand(step.face.type) && !isBlank(valueOf(step)))
-  const back = at > 0 && !over
-  /** what the next hint costs in marks, where there is one to open */
-  const nextHint = step?.open ? step.face?.hints[step.hints.length] : undefined
+  const mustSettle = Boolean(
+    step?.face && view.settles && step.open && !isByHand(step.face.type) && !isBlank(valueOf(step)),
+  )
+  const back = at > 0 && !over && !view.inOrder
+  const isLeftBlank = Boolean(step?.open && step.face && isBlank(valueOf(step)))
+  const keyOfStep = step ? `${step.entry} ${step.try}` : ''
+  // Whoever goes on cannot come back: where anything could still be changed, that is said first.
+  const end = () => (view.mayGoOn && !questions.some((s) => s.open) ? void driver.goOn() : setOver(true))
+  const forward = () => (last ? end() : turn(at + 1))
+  // In order, an answer is settled first; the student goes on when it is.
+  const leaving = useRef('')
+  useEffect(() => {
+    if (leaving.current !== keyOfStep || step?.open) return
+    leaving.current = ''
+    forward()
+  })
+  const next = () => {
+    if (!view.inOrder || !step?.open) return forward()
+    if (isLeftBlank && leaves !== keyOfStep) return setLeaves(keyOfStep)
+    leaving.current = keyOfStep
+    void driver.settle(step)
+  }
+  const notes =
+    view.notes.length > 0 ? (
+      <Notes view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
+    ) : null
+  const ask = driver.call && (() => setAsking(true))
+  /** the questions stand together */
+  const together = view.wholePage && !looking
   // Every keystroke is sent and kept; only what is not so is worth a word.
   useSaid(/^(sending|kept( \d|$))/.test(driver.line) ? '' : driver.line)
   const resize = (next: number) => {
@@ -158,7 +186,12 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   )
   return (
     <MediaProvider value={place}>
-      <div className="flex min-h-dvh flex-col bg-sheet" style={{ fontSize: SIZES[size] ?? 18 }}>
+      <div
+        className="flex min-h-dvh flex-col bg-sheet"
+        style={{ fontSize: SIZES[size] ?? 18 }}
+        onPasteCapture={view.pasting ? undefined : refusePasting}
+        onDropCapture={view.pasting ? undefined : refusePasting}
+      >
         <header className="flex flex-wrap items-center gap-x-3 border-b px-4 py-2 text-[15px] text-quiet">
           <span className="min-w-20 flex-1 truncate">{view.title}</span>
           <span className="shrink-0">{head}</span>
@@ -175,171 +208,159 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
         {view.support ? (
           <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
         ) : null}
-        <main
-          className={`mx-auto flex w-full flex-1 px-4 py-4 ${beside.length > 0 ? 'max-w-6xl flex-col lg:flex-row lg:items-start lg:gap-8' : 'max-w-2xl flex-col'}`}
-        >
-          {beside.length > 0 ? (
-            <Beside
-              key={step?.beside.join(' ')}
-              sources={beside}
-              steps={here}
-              step={step}
-              wanted={wanted}
-              valueOf={valueOf}
-              busy={driver.busy}
-              kindOf={kindOf}
-              onAnswer={driver.answer}
-              onAt={(s) => setAt(here.indexOf(s))}
-              onStop={(s) => turn(here.indexOf(s))}
-            />
-          ) : null}
-          <div className="flex w-full min-w-0 flex-1 flex-col">
-            {looking ? (
-              <LookOver
-                driver={driver}
-                questions={questions}
-                blank={blank.length}
+        {together ? (
+          <WholePage
+            driver={driver}
+            here={here}
+            step={step}
+            jump={jump}
+            wanted={wanted}
+            place={place}
+            progress={
+              <Progress
+                steps={questions}
+                at={step}
                 valueOf={valueOf}
-                onBack={view.ended ? undefined : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))}
-                heading={top}
+                onGo={(s) => {
+                  setAt(here.indexOf(s))
+                  setJump((n) => n + 1)
+                }}
               />
-            ) : (
-              <>
-                <Progress steps={questions} at={step} valueOf={valueOf} onGo={(s) => turn(here.indexOf(s))} />
-                {view.instructions ? <Instructions key={view.visit} html={view.instructions} first={at === 0} /> : null}
-                <div className="mt-3 flex items-baseline gap-4">
-                  <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
-                    {step.isSource ? sourceOf(step.entry)?.title : step.number}
-                    {step.try > 1 ? (
-                      <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
-                    ) : null}
-                  </h1>
-                  <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
-                  {step.face ? (
-                    <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
-                  ) : null}
-                </div>
-                {standing ? (
-                  <p className="mt-1 text-[0.85em]">
-                    <span className="text-quiet">{standing.name}:</span> {standing.wanted}
-                  </p>
-                ) : null}
-                {alone ? (
-                  <div className="mt-2" data-reads="question">
-                    <SourcePage source={alone} />
-                  </div>
-                ) : null}
-                {step.face ? (
-                  <div className="mt-2 flex flex-col gap-5" data-reads="question">
-                    <div>
-                      <Rich html={step.face.prompt} className="text-[1.1em]" />
-                      {step.looksAt ? (
-                        <LooksAt
-                          at={step.looksAt}
-                          number={step.number}
-                          title={sourceOf(step.looksAt.source)?.title ?? ''}
-                          onLook={() => setWanted((n) => n + 1)}
-                        />
-                      ) : null}
-                      {step.face.goBack ? <ToGoBackTo page={step.face.goBack} /> : null}
-                    </div>
-                    <Answer
-                      key={`${step.entry}-${step.try}`}
-                      face={step.face}
-                      heading={`question ${step.number}`}
-                      value={valueOf(step)}
-                      disabled={!step.open || driver.busy}
-                      onChange={(value) => driver.answer(step, value)}
-                    />
-                    {step.face.asksConfidence && !isBlank(valueOf(step)) ? (
-                      <HowSure
-                        level={driver.sure.get(keyOf(view.id, step.entry, step.try)) ?? step.confidence}
-                        disabled={!step.open || driver.busy}
-                        onSay={(level) => driver.saySure(step, level)}
-                      />
-                    ) : null}
-                    {step.face.asksWorking ? (
-                      <Working
-                        key={`working-${step.entry}-${step.try}`}
-                        value={driver.workings.get(keyOf(view.id, step.entry, step.try)) ?? step.working}
-                        disabled={!step.open || driver.busy}
-                        heading={`question ${step.number}`}
-                        onChange={(working) => driver.showWorking(step, working)}
-                      />
-                    ) : null}
-                    {step.hints.map((hint, i) => (
-                      <div key={i} className="rounded border border-blue p-3">
-                        <b className="text-blue">
-                          {step.face && step.face.hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}
-                        </b>{' '}
-                        <Rich html={hint} />
-                      </div>
-                    ))}
-                    {step.mended ? <Mended /> : null}
-                    {step.told ? <Told step={step} /> : null}
-                  </div>
-                ) : null}
-              </>
-            )}
-          </div>
-        </main>
-        {/* What is written to a student comes from below, so that the question does not move. */}
-        <div className="sticky bottom-0">
-          {view.notes.length > 0 ? (
-            <Notes view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
-          ) : null}
-          {looking ? null : (
-            <footer className="border-t bg-sheet">
-              <div
-                className={`mx-auto flex flex-wrap items-center gap-2 px-4 py-3 ${beside.length > 0 ? 'max-w-6xl' : 'max-w-2xl'}`}
-              >
-                <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
-                  Back
-                </Button>
-                {nextHint !== undefined ? (
-                  <Button className="min-h-12" disabled={driver.busy} onClick={() => void driver.hint(step)}>
-                    {step.hints.length > 0 ? 'Another hint' : 'Hint'}
-                    {nextHint === '0' ? '' : `, costs ${nextHint} ${nextHint === '1' ? 'mark' : 'marks'}`}
-                  </Button>
-                ) : null}
-                {driver.call ? (
-                  <Button className="min-h-12" onClick={() => setAsking(true)}>
-                    {view.call ? 'Asked' : 'Ask'}
-                    <span className="sr-only"> your teacher</span>
-                  </Button>
-                ) : null}
-                <span className="flex-1" />
-                {mustSettle ? (
-                  <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
-                    Check
-                  </Button>
-                ) : !last ? (
-                  <Button
-                    kind={step.open && step.face && isBlank(valueOf(step)) ? 'plain' : 'do'}
-                    size="large"
-                    onClick={() => turn(at + 1)}
-                  >
-                    {step.open && step.face && isBlank(valueOf(step)) ? 'Leave for now' : 'Next'}
-                  </Button>
-                ) : view.mayGoOn ? (
-                  <Button
-                    kind="do"
-                    size="large"
-                    disabled={driver.busy}
-                    // Whoever goes on cannot come back: where anything could still be changed, that is said first.
-                    onClick={() => (questions.some((s) => s.open) ? setOver(true) : void driver.goOn())}
-                  >
-                    Go on
-                  </Button>
+            }
+            notes={notes}
+            valueOf={valueOf}
+            onAt={(s) => setAt(here.indexOf(s))}
+            onLook={() => setWanted((n) => n + 1)}
+            onAsk={ask}
+            onEnd={end}
+            end={view.mayGoOn ? 'Go on' : 'Look over'}
+          />
+        ) : (
+          <>
+            <main
+              className={`mx-auto flex w-full flex-1 px-4 py-4 ${beside.length > 0 ? 'max-w-6xl flex-col lg:flex-row lg:items-start lg:gap-8' : 'max-w-2xl flex-col'}`}
+            >
+              {beside.length > 0 ? (
+                <Beside
+                  key={step?.beside.join(' ')}
+                  sources={beside}
+                  steps={here}
+                  step={step}
+                  wanted={wanted}
+                  valueOf={valueOf}
+                  busy={driver.busy}
+                  kindOf={kindOf}
+                  onAnswer={driver.answer}
+                  onAt={(s) => setAt(here.indexOf(s))}
+                  onStop={(s) => turn(here.indexOf(s))}
+                />
+              ) : null}
+              <div className="flex w-full min-w-0 flex-1 flex-col">
+                {looking ? (
+                  <LookOver
+                    driver={driver}
+                    questions={questions}
+                    blank={blank.length}
+                    valueOf={valueOf}
+                    onBack={
+                      view.ended || view.inOrder
+                        ? undefined
+                        : (i) => (setOver(false), turn(here.indexOf(questions[i] as Step)))
+                    }
+                    heading={top}
+                  />
                 ) : (
-                  <Button kind="do" size="large" onClick={() => setOver(true)}>
-                    Look over
-                  </Button>
+                  <>
+                    <Progress
+                      steps={questions}
+                      at={step}
+                      valueOf={valueOf}
+                      onGo={view.inOrder ? undefined : (s) => turn(here.indexOf(s))}
+                    />
+                    {view.instructions ? (
+                      <Instructions key={view.visit} html={view.instructions} first={at === 0} />
+                    ) : null}
+                    <div className="mt-3 flex items-baseline gap-4">
+                      <h1 ref={top} tabIndex={-1} className="font-head text-[1.4em] font-semibold outline-none">
+                        {step.isSource ? sourceOf(step.entry)?.title : step.number}
+                        {step.try > 1 ? (
+                          <span className="ml-3 text-[0.6em] font-normal text-quiet">once more, try {step.try}</span>
+                        ) : null}
+                      </h1>
+                      <span className="flex-1 text-[0.85em] text-quiet">{view.section}</span>
+                      {step.face ? (
+                        <span className="text-[0.85em] whitespace-nowrap text-quiet">{inMarks(step.points)}</span>
+                      ) : null}
+                    </div>
+                    {standing ? (
+                      <p className="mt-1 text-[0.85em]">
+                        <span className="text-quiet">{standing.name}:</span> {standing.wanted}
+                      </p>
+                    ) : null}
+                    {alone ? (
+                      <div className="mt-2" data-reads="question">
+                        <SourcePage source={alone} />
+                      </div>
+                    ) : null}
+                    {step.face ? (
+                      <Question
+                        driver={driver}
+                        step={step}
+                        value={valueOf(step)}
+                        titleOf={(entry) => sourceOf(entry)?.title ?? ''}
+                        onLook={() => setWanted((n) => n + 1)}
+                      />
+                    ) : null}
+                  </>
                 )}
               </div>
-            </footer>
-          )}
-        </div>
+            </main>
+            {/* What is written to a student comes from below, so that the question does not move. */}
+            <div className="sticky bottom-0">
+              {notes}
+              {looking ? null : (
+                <footer className="border-t bg-sheet">
+                  <div
+                    className={`mx-auto flex flex-wrap items-center gap-2 px-4 py-3 ${beside.length > 0 ? 'max-w-6xl' : 'max-w-2xl'}`}
+                  >
+                    {view.inOrder ? null : (
+                      <Button className="min-h-12" disabled={!back} onClick={() => turn(at - 1)}>
+                        Back
+                      </Button>
+                    )}
+                    <HintButton driver={driver} step={step} />
+                    {ask ? (
+                      <Button className="min-h-12" onClick={ask}>
+                        {view.call ? 'Asked' : 'Ask'}
+                        <span className="sr-only"> your teacher</span>
+                      </Button>
+                    ) : null}
+                    <span className="flex-1" />
+                    {mustSettle ? (
+                      <Button kind="do" size="large" disabled={driver.busy} onClick={() => void driver.settle(step)}>
+                        Check
+                      </Button>
+                    ) : !last || (view.inOrder && step.open) ? (
+                      <Button kind={isLeftBlank ? 'plain' : 'do'} size="large" disabled={driver.busy} onClick={next}>
+                        {!isLeftBlank
+                          ? 'Next'
+                          : !view.inOrder
+                            ? 'Leave for now'
+                            : leaves === keyOfStep
+                              ? 'Leave it for good'
+                              : 'Leave it'}
+                      </Button>
+                    ) : (
+                      <Button kind="do" size="large" disabled={driver.busy} onClick={end}>
+                        {view.mayGoOn ? 'Go on' : 'Look over'}
+                      </Button>
+                    )}
+                  </div>
+                </footer>
+              )}
+            </div>
+          </>
+        )}
         {asking && driver.call && step ? (
           <AskDialog
             number={step.number}
@@ -365,7 +386,8 @@ function Progress({
   steps: Step[]
   at: Step
   valueOf: (s: Step) => Value | null
-  onGo: (s: Step) => void
+  /** none where there is no way back */
+  onGo: ((s: Step) => void) | undefined
 }) {
   return (
     <ol className="flex gap-1" aria-label="Questions of this part">
@@ -377,7 +399,8 @@ function Progress({
               className="flex h-11 w-full items-center"
               aria-current={s === at ? 'step' : undefined}
               aria-label={`Question ${s.number}, ${given ? 'answered' : 'not answered'}`}
-              onClick={() => onGo(s)}
+              disabled={!onGo}
+              onClick={() => onGo?.(s)}
             >
               <span
                 className={`h-[9px] w-full border-2 ${s === at ? 'border-rung' : 'border-r3'} ${given ? (s === at ? 'bg-rung' : 'bg-r3') : ''}`}

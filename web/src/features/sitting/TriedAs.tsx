@@ -1,22 +1,26 @@
 import { useQuery } from '@tanstack/react-query'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import { api, take, type Schemas } from '@/lib/api/client'
-import { FEEDBACK_PLANS } from '@/lib/conditions'
+import { api, take } from '@/lib/api/client'
+import { MANNERS, type Manner, type Tells } from '@/lib/conditions'
 import { Button } from '@/ui/Button'
+import { PlanField } from '@/ui/PlanField'
 import { SelectField } from '@/ui/Select'
-
-type Plan = Schemas['Conditions']['feedback']
 
 /** How a paper is tried: as anybody, or as a student who gets support; with what they will be told when. Each choice begins it anew. */
 export function TriedAs({
   student,
-  plan,
+  tells,
+  manner,
+  onManner,
   onAnew,
 }: {
   student: string | null
-  plan: Plan
-  onAnew: (as: { student: string | null; feedback: Plan }) => void
+  tells: Tells
+  manner: Manner
+  /** it goes on in another manner, with what was answered */
+  onManner: (manner: Manner) => void
+  onAnew: (as: { student: string | null; feedback: Tells }) => void
 }) {
   const [open, setOpen] = useState(false)
   const { data } = useQuery({
@@ -39,7 +43,7 @@ export function TriedAs({
           <SelectField
             label="As whom"
             value={student ?? ''}
-            onChange={(id) => onAnew({ student: id || null, feedback: plan })}
+            onChange={(id) => onAnew({ student: id || null, feedback: tells })}
             options={[
               { value: '', label: 'anybody' },
               ...students.map((s) => ({ value: s.id, label: `${s.name}, ${s.class}, with support` })),
@@ -49,16 +53,17 @@ export function TriedAs({
             <p className="text-sm text-quiet">Nobody gets support yet. It is given on the roster of a class.</p>
           ) : null}
           <SelectField
-            label="What is told when"
-            value={plan}
-            onChange={(feedback) => onAnew({ student, feedback })}
-            options={FEEDBACK_PLANS.map(({ id, label }) => ({ value: id, label }))}
+            label="How questions are met"
+            value={manner}
+            onChange={onManner}
+            options={MANNERS.filter((m) => m.value !== 'order')}
           />
+          <PlanField label="What is told when" tells={tells} onTells={(feedback) => onAnew({ student, feedback })} />
           <Button
             className="self-start"
             onClick={() => {
               setOpen(false)
-              onAnew({ student, feedback: plan })
+              onAnew({ student, feedback: tells })
             }}
           >
             Begin anew

@@ -564,6 +564,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feedback-plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feedbackPlanList"];
+        put?: never;
+        post: operations["feedbackPlanKeep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feedback-plans/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["feedbackPlanRead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feedback-plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["feedbackPlanDrop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files": {
         parameters: {
             query?: never;
@@ -2857,6 +2905,29 @@ export interface components {
             students?: string[] | null;
             words?: string;
         };
+        HandoutKeptPlanInput: {
+            name?: string;
+            tells?: components["schemas"]["FeedbackPlan"];
+        };
+        HandoutKeptPlanView: {
+            id: string;
+            name: string;
+            tells: components["schemas"]["FeedbackPlan"];
+        };
+        HandoutKeptPlansView: {
+            plans: components["schemas"]["HandoutKeptPlanView"][];
+        };
+        HandoutPlanInUseInput: {
+            tells?: components["schemas"]["FeedbackPlan"];
+            editionId?: string | null;
+            attempts?: number;
+            closes?: boolean;
+        };
+        HandoutPlanSaidView: {
+            concerns: string[];
+            handedIn: string;
+            closed: string;
+        };
         HandoutReleaseInput: {
             students?: string[] | null;
         };
@@ -4217,6 +4288,11 @@ export interface components {
             name: string;
             handouts: components["schemas"]["SittingOwnWorkRowView"][];
         };
+        SittingPictureView: {
+            n: number;
+            right: number;
+            part: number;
+        };
         SittingPlayedInput: {
             file?: string;
             device?: string;
@@ -4227,7 +4303,7 @@ export interface components {
             until: number;
         };
         SittingPreviewInput: {
-            feedback?: string;
+            feedback?: components["schemas"]["FeedbackPlan"];
             saves?: components["schemas"]["SittingSaveInput"][];
             settled?: components["schemas"]["SittingStepInput"][];
             hints?: components["schemas"]["SittingStepInput"][];
@@ -4266,7 +4342,11 @@ export interface components {
             at: string | null;
             mayGoOn: boolean;
             ended: boolean;
-            feedback: string;
+            settles: boolean;
+            wholePage: boolean;
+            inOrder: boolean;
+            pasting: boolean;
+            coming: string;
             rules: string;
             marks: string | null;
             of: string;
@@ -4299,6 +4379,7 @@ export interface components {
             points: string;
             face: components["schemas"]["Face"] | null;
             isSource: boolean;
+            begins: boolean;
             beside: string[];
             looksAt: components["schemas"]["Anchor"] | null;
             value: components["schemas"]["Response"] | null;
@@ -4320,13 +4401,14 @@ export interface components {
             wordNotes: boolean;
         };
         SittingToldView: {
-            verdict: string;
+            verdict: string | null;
             feedback: string;
             key: string | null;
             explanation: string | null;
             marks: string | null;
             comment: string;
             levels: string[];
+            picture: components["schemas"]["SittingPictureView"] | null;
         };
         SittingVisitInput: {
             visit?: number;
@@ -4999,15 +5081,32 @@ export interface components {
             /** @description An exact number: 2, 0.5 or 1/3. */
             marks: string;
         };
+        /** @description From when on a student is told what. */
+        FeedbackPlan: {
+            /** @enum {unknown} */
+            verdict: "at once" | "handed in" | "closed" | "returned" | "never";
+            /** @enum {unknown} */
+            feedback: "at once" | "handed in" | "closed" | "returned" | "never";
+            /** @enum {unknown} */
+            marks: "at once" | "handed in" | "closed" | "returned" | "never";
+            /** @enum {unknown} */
+            key: "at once" | "handed in" | "closed" | "returned" | "never";
+            /** @enum {unknown} */
+            workedAnswer: "at once" | "handed in" | "closed" | "returned" | "never";
+            /** @enum {unknown} */
+            classPicture: "closed" | "returned" | "never";
+        };
         Conditions: {
             attempts: number;
             /** @enum {unknown} */
             counts: "best" | "latest" | "first" | "mean";
             shuffleQuestions: boolean;
             shuffleOptions: boolean;
-            /** @enum {unknown} */
-            feedback: "on return" | "nothing" | "at once" | "after hand-in";
+            feedback: components["schemas"]["FeedbackPlan"];
             minutes: number | null;
+            wholePage: boolean;
+            inOrder: boolean;
+            pasting: boolean;
         };
         Picture: {
             file: string;
@@ -6804,6 +6903,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    feedbackPlanList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoutKeptPlansView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    feedbackPlanKeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoutKeptPlanInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoutKeptPlansView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    feedbackPlanRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandoutPlanInUseInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoutPlanSaidView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    feedbackPlanDrop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandoutKeptPlansView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

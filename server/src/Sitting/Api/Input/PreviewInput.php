@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Api\Input;
 
 use ChalkLadder\Core\Document\Node;
+use ChalkLadder\Core\Sitting\FeedbackPlan;
 use ChalkLadder\Server\Platform\Http\ReadsDocument;
+use ChalkLadder\Server\Platform\OpenApi\Shape;
 
 /** A preview has no state on the server: the device sends all that was done so far. */
 final readonly class PreviewInput implements ReadsDocument
@@ -20,7 +22,8 @@ final readonly class PreviewInput implements ReadsDocument
      * @param string|null     $student as whom it is seen, with their support
      */
     public function __construct(
-        public string $feedback = 'at once',
+        #[Shape('FeedbackPlan')]
+        public FeedbackPlan $feedback,
         public array $saves = [],
         public array $settled = [],
         public array $hints = [],
@@ -33,7 +36,7 @@ final readonly class PreviewInput implements ReadsDocument
     public static function read(Node $node): self
     {
         return new self(
-            $node->text('feedback', 40, 'at once'),
+            FeedbackPlan::read($node->childOrEmpty('feedback')),
             array_map(SaveInput::read(...), $node->children('saves', self::MOST)),
             array_map(StepInput::read(...), $node->children('settled', self::MOST)),
             array_map(StepInput::read(...), $node->children('hints', self::MOST)),

@@ -14,6 +14,11 @@ final readonly class SittingView
      * @param string         $instructions what is told before the section's questions, or ''
      * @param list<StepView> $steps    all that was shown so far, in order
      * @param int            $visit    number of the open pass; an act on an older one changes nothing
+     * @param bool           $settles  answers are settled one by one, and something is told of each at once
+     * @param bool           $wholePage the questions of a part stand together on pages
+     * @param bool           $inOrder  an answer is settled when the student goes on, and there is no way back
+     * @param bool           $pasting  what was copied elsewhere may be put into an answer
+     * @param string         $coming   what is still to be told of work that is in, and when, or ''
      * @param string         $rules    the mastery rule in one sentence, or ''
      * @param list<SkillView> $skills  how the student stands with each, where the mastery rule counts skills
      * @param string|null    $hold     words on the screen of a student who is to stop; null where they may go on
@@ -36,7 +41,11 @@ final readonly class SittingView
         public ?string $at,
         public bool $mayGoOn,
         public bool $ended,
-        public string $feedback,
+        public bool $settles,
+        public bool $wholePage,
+        public bool $inOrder,
+        public bool $pasting,
+        public string $coming,
         public string $rules,
         public ?string $marks,
         public string $of,

@@ -12,6 +12,7 @@ final readonly class StepView
     /**
      * @param int                       $visit      the pass it was shown in, from 1
      * @param bool                      $isSource   something to read or look at; which, stands in the sitting's sources
+     * @param bool                      $begins     it begins a new page where questions stand together
      * @param list<string>              $beside     sources that the question is read with
      * @param array<string, mixed>|null $looksAt    where in one of them it looks
      * @param array<string, mixed>|null $face       what the student may see of the question
@@ -32,6 +33,7 @@ final readonly class StepView
         #[Shape('Face')]
         public ?array $face,
         public bool $isSource,
+        public bool $begins,
         public array $beside,
         #[Shape('Anchor')]
         public ?array $looksAt,

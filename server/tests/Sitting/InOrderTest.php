@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Tests\Sitting;
+
+use ChalkLadder\Server\Tests\ApiCase;
+
+/** One question after the other: what was left is left for good. */
+final class InOrderTest extends ApiCase
+{
+    private string $sitting;
+
+    public function testAnAnswerThatWasLeftChangesNoMore(): void
+    {
+        $this->begin(['inOrder' => true]);
+        $this->save('e-text', 'SECRETBROOK', 1);
+        $this->leave('e-text');
+        self::assertSame('older', $this->save('e-text', 'SECRETROCK', 2));
+        self::assertSame('SECRETBROOK', $this->step('e-text')->text('value.text'));
+    }
+
+    public function testWhatWasLeftBlankStaysBlank(): void
+    {
+        $this->begin(['inOrder' => true]);
+        $this->leave('e-text');
+        self::assertFalse($this->step('e-text')->at('open'));
+        self::assertSame('older', $this->save('e-text', 'SECRETROCK', 1));
+        self::assertSame('', $this->step('e-text')->text('value.text'));
+        self::assertNull($this->step('e-text')->at('told'), 'leaving tells nothing that the plan does not tell');
+    }
+
+    public function testABlankAnswerIsNotSettledWhereOnlySomethingIsTold(): void
+    {
+        $this->begin(['feedback' => ['verdict' => 'at once']]);
+        $this->leave('e-text');
+        self::assertTrue($this->step('e-text')->at('open'));
+        self::assertSame('kept', $this->save('e-text', 'SECRETROCK', 1));
+    }
+
+    public function testNothingIsSettledElsewhere(): void
+    {
+        $this->begin(['wholePage' => true, 'pasting' => false]);
+        self::assertSame([true, false, false], array_map(
+            fn (string $key): mixed => $this->get('GET', "/me/sittings/$this->sitting")->at($key),
+            ['wholePage', 'inOrder', 'pasting'],
+        ));
+        $this->refused(409, 'POST', "/me/sittings/$this->sitting/settle", ['entry' => 'e-text', 'try' => 1]);
+    }
+
+    /** @param array<string, mixed> $conditions */
+    private function begin(array $conditions): void
+    {
+        $handout = $this->world->handOut($conditions);
+        $this->sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+    }
+
+    private function leave(string $entry): void
+    {
+        $this->get('POST', "/me/sittings/$this->sitting/settle", ['entry' => $entry, 'try' => 1]);
+    }
+
+    /** @return string what became of it */
+    private function save(string $entry, string $text, int $counter): string
+    {
+        return $this->get('PUT', "/me/sittings/$this->sitting/responses", ['saves' => [
+            ['entry' => $entry, 'try' => 1, 'value' => ['text' => $text], 'counter' => $counter, 'clientId' => "c$counter"],
+        ]])->text('kept.0.fate');
+    }
+
+    private function step(string $entry): \ChalkLadder\Server\Tests\Json
+    {
+        foreach ($this->get('GET', "/me/sittings/$this->sitting")->list('steps') as $step) {
+            if ($step->text('entry') === $entry) {
+                return $step;
+            }
+        }
+        self::fail("no step $entry");
+    }
+}
