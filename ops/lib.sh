@@ -124,7 +124,8 @@ instance_env() {
   CHALK_SECRET=$(cat "$STATE/secret")
   CHALK_DATABASE="pgsql://chalk:$(cat "$STATE/db-app" 2>/dev/null)@127.0.0.1:$PG_PORT/${DATABASE:-chalk}"
   CHALK_STATE=$STATE
-  CHALK_PUBLISH_SOCKET="$RUN/publish.sock"
+  # Where live messages are published: here, and on the other nodes where there are several (docs/scale.md).
+  CHALK_PUBLISH_SOCKET="$RUN/publish.sock${PEERS:+ $PEERS}"
   CHALK_URL="http://127.0.0.1:$PORT"
   CHALK_DEMO=${CHALK_DEMO:-1}
   # Proxies whose word on host, address and TLS is believed (docs/operating.md); none by itself.
@@ -149,6 +150,7 @@ console() { php -d apc.enable_cli=1 -d memory_limit=512M "$ROOT/server/console.p
 fill() { # fill TEMPLATE TARGET: puts this instance's values into a settings file
   local user_line=""; [ "$(id -u)" = 0 ] && user_line="user $WEB_USER;"
   sed -e "s|@ROOT@|$ROOT|g; s|@STATE@|$STATE|g; s|@RUN@|$RUN|g; s|@PORT@|$PORT|g; s|@USER_LINE@|$user_line|g; s|@WEB_USER@|$WEB_USER|g" \
+      -e "s|@PUBLISH@|$CHALK_PUBLISH_SOCKET|g" \
       -e "s|@PROXIES@|$CHALK_TRUSTED_PROXIES|g; s|@SANDBOX@|$CHALK_PRINT_SANDBOX|g" \
       -e "s|@SECRET@|$CHALK_SECRET|g; s|@DATABASE@|$CHALK_DATABASE|g; s|@URL@|$CHALK_URL|g; s|@DEMO@|$CHALK_DEMO|g; s|@ENV@|$APP_ENV|g" "$1" >"$2"
 }
@@ -196,6 +198,22 @@ start_clock() {
   # The environment goes by the shell's own memory, not by the list of processes.
   ( cd "$ROOT" && if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --quiet; else exec setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --memory-limit=128M --quiet; fi ) >>"$log" 2>&1 </dev/null &
   echo $! >"$RUN/clock.pid"; disown
+}
+
+# in_node NAME COMMAND...: as on another machine that shares the database and the folder of files; the rest is its own.
+in_node() (
+  local name=$1 shared=$STATE; shift
+  PEERS="$RUN/publish.sock" STATE="$shared/$name"; prepare_state
+  cp "$shared/secret" "$shared/db-app" "$shared/db-admin" "$STATE/"; ln -sfn "$shared/files" "$STATE/files"
+  "$@"
+)
+publish_socket() { echo "$RUN/publish.sock"; }
+start_node() {
+  PORT=$(free_port $((PORT + 40))); echo "$PORT" >"$STATE/port"
+  instance_env
+  console cache:warmup -q || fail "the node could not be prepared"
+  start_web
+  wait_http || fail "the node does not answer; see $STATE/php-fpm.log"
 }
 
 stop_pid() { # stop_pid FILE SIGNAL NAME-PATTERN: only a process that is what we started

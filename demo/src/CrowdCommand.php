@@ -6,22 +6,6 @@ namespace ChalkLadder\Demo;
 
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Demo\ReadModel\DemoReader;
-use ChalkLadder\Server\Bank\Api\Input\ItemInput;
-use ChalkLadder\Server\Bank\Bank;
-use ChalkLadder\Server\Handout\Api\Input\HandoutInput;
-use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Identity\Role;
-use ChalkLadder\Server\Identity\Sessions;
-use ChalkLadder\Server\Identity\Staff;
-use ChalkLadder\Server\Identity\StaffUser;
-use ChalkLadder\Server\Identity\Teams;
-use ChalkLadder\Server\Paper\Api\Input\PaperInput;
-use ChalkLadder\Server\Paper\Api\Input\PublishInput;
-use ChalkLadder\Server\Paper\Papers;
-use ChalkLadder\Server\Roster\Api\Input\ClassInput;
-use ChalkLadder\Server\Roster\Api\Input\RosterInput;
-use ChalkLadder\Server\Roster\Places;
-use ChalkLadder\Server\Roster\Rosters;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -35,8 +19,6 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\Uid\Uuid;
 
 /** What bin/bench measures: a year of 200 students, one handout at work, one handed in, one sat 25 times over. */
 #[AsCommand('demo:crowd', 'Makes the crowd that bin/bench measures, and prints how to reach it.')]
@@ -47,17 +29,10 @@ final class CrowdCommand extends Command
     private const TIMES = 25;
 
     public function __construct(
+        private readonly Crowd $crowd,
         private readonly DemoReader $reader,
         private readonly EntityManagerInterface $entities,
-        private readonly Teams $teams,
-        private readonly Staff $staff,
-        private readonly Sessions $sessions,
         private readonly SittingReader $sittingReader,
-        private readonly Bank $bank,
-        private readonly Papers $papers,
-        private readonly Rosters $rosters,
-        private readonly Places $places,
-        private readonly Handouts $handouts,
         private readonly Sittings $sittings,
     ) {
         parent::__construct();
@@ -74,112 +49,32 @@ final class CrowdCommand extends Command
     /** @return array<string, mixed> */
     private function make(): array
     {
-        $team = $this->teams->found('The crowd');
-        $who = new StaffUser(
-            $this->staff->create($team, 'crowd@bench.example', 'The measurer', Role::Lead, bin2hex(random_bytes(8))),
-            $team,
-            'The measurer',
-            Role::Lead,
-        );
-        $class = $this->rosters->create($who, new ClassInput('The crowd'))->id;
-        $this->places->add(
-            $who,
-            $class,
-            new RosterInput(implode(
-                "\n",
-                array_map(static fn (int $i): string => sprintf('Student %s', self::letters($i)), range(1, self::STUDENTS)),
-            )),
-        );
-        $students = array_map(static fn (array $r): StudentUser => new StudentUser($r['id'], $team, $r['name']), $this->reader->students());
-        $long = $this->edition($who, 'Thirty questions', self::QUESTIONS);
-        $short = $this->edition($who, 'One question', 1);
-        $atWork = $this->handOut($who, $long, $class);
-        $handedIn = $this->handOut($who, $long, $class);
-        $often = $this->handOut($who, $short, $class);
+        $who = $this->crowd->lead();
+        $class = $this->crowd->classOf($who, 'Student', self::STUDENTS);
+        $long = $this->crowd->edition($who, 'Thirty questions', self::QUESTIONS);
+        $short = $this->crowd->edition($who, 'One question', 1);
+        $atWork = $this->crowd->handOut($who, $long, $class);
+        $handedIn = $this->crowd->handOut($who, $long, $class);
+        $often = $this->crowd->handOut($who, $short, $class);
         $sitters = [];
-        foreach ($students as $i => $student) {
-            $sitting = $this->sittings->open($student, $atWork)->id;
-            $veiled = $this->sittingReader->ofStudent($student->id, $sitting);
-            $options = [];
-            foreach (range(1, self::QUESTIONS) as $n) {
-                $options['e'.$n] = array_map($veiled->veil('e'.$n)->shown(...), ['o0', 'o1', 'o2', 'o3']);
-            }
-            $sitters[] = ['cookie' => $this->cookie($student), 'sitting' => $sitting, 'student' => $student->id, 'options' => $options];
+        foreach ($this->reader->students() as $i => $row) {
+            $student = new StudentUser($row['id'], $who->teamId, $row['name']);
+            $sitters[] = $this->crowd->atWork($student, $atWork, self::QUESTIONS);
             $this->sit($student, $handedIn, $i, self::QUESTIONS);
             $this->sit($student, $often, $i, 1);
         }
         $this->reader->multiply($often, self::TIMES);
 
         return [
-            'staff' => $this->cookie($who),
+            'staff' => $this->crowd->cookie($who),
             'atWork' => $atWork,
             'handedIn' => $handedIn,
             'often' => $often,
             'responses' => self::STUDENTS * self::TIMES,
             'students' => $sitters,
             'entries' => array_map(static fn (int $i): string => 'e'.$i, range(1, self::QUESTIONS)),
-            'rule' => self::rule(1),
+            'rule' => Crowd::rule(1),
         ];
-    }
-
-    private function edition(StaffUser $who, string $title, int $questions): string
-    {
-        $entries = [];
-        for ($i = 1; $i <= $questions; ++$i) {
-            $item = $this->bank->create(
-                $who,
-                new ItemInput([
-                    'version' => 1,
-                    'type' => 'choice',
-                    'title' => "Question $i",
-                    'prompt' => "<p>Question $i of the crowd.</p>",
-                    'points' => '1',
-                    'skill' => null,
-                    'hint' => '',
-                    'explanation' => '',
-                    'rule' => self::rule(0),
-                ]),
-            )->id;
-            $entries[] = ['id' => 'e'.$i, 'kind' => 'question', 'item' => $item, 'points' => '1'];
-        }
-        $paper = $this->papers->create(
-            $who,
-            new PaperInput([
-                'version' => 1,
-                'title' => $title,
-                'mastery' => null,
-                'sections' => [['id' => 's1', 'title' => 'All', 'entries' => $entries, 'route' => null]],
-            ]),
-        );
-
-        return $this->papers->publish(
-            $who,
-            $paper->id,
-            new PublishInput($paper->version),
-        )->editionId ?? throw new \LogicException('The crowd’s paper has no defect.');
-    }
-
-    /** @return array{options: list<array<string, mixed>>} */
-    private static function rule(int $key): array
-    {
-        return ['options' => array_map(
-            static fn (int $i): array => [
-                'id' => 'o'.$i,
-                'text' => "<p>option $i</p>",
-                'key' => $i === $key,
-                'feedback' => '',
-                'misconception' => null,
-            ],
-            range(0, 3),
-        )];
-    }
-
-    private function handOut(StaffUser $who, string $edition, string $class): string
-    {
-        return $this->handouts->create(
-            $who,
-            new HandoutInput($edition, [$class], [], ['attempts' => 20], requestId: Uuid::v7()->toRfc4122()),
-        )->id;
     }
 
     private function sit(StudentUser $student, string $handout, int $seed, int $questions): void
@@ -202,20 +97,5 @@ final class CrowdCommand extends Command
         }
         $this->sittings->save($student, $view->id, new SavesInput($saves));
         $this->sittings->handIn($student, $view->id, new VisitInput($view->visit));
-    }
-
-    private function cookie(StaffUser|StudentUser $who): string
-    {
-        $cookie = $who instanceof StaffUser
-            ? $this->sessions->openForStaff($who, new Request())
-            : $this->sessions->openForStudent($who->teamId, $who->id, new Request());
-
-        return $cookie->getName().'='.$cookie->getValue();
-    }
-
-    /** Students’ names hold letters only: 1 → A, 27 → AA. */
-    private static function letters(int $i): string
-    {
-        return $i <= 26 ? chr(64 + $i) : self::letters(intdiv($i - 1, 26)).chr(65 + ($i - 1) % 26);
     }
 }

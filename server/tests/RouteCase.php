@@ -201,6 +201,8 @@ abstract class RouteCase extends ApiCase
             ]],
             'POST /items/drawn' => ['html' => '<p>Sounded 2.2 m on the bar and waited.</p>'],
             'POST /items/notes' => ['text' => "Which?\nv a\nx b"], 'POST /items/notes/keep' => ['text' => "Which?\nv a\nx b", 'requestId' => '0190a0a0-0000-7000-8000-00000000000a'],
+            'POST /room-questions' => ['itemId' => $ids['item'], 'classId' => $ids['class'], 'requestId' => $fresh],
+            'PUT /handouts/{handout}/hands/{entry}' => ['first' => ['A' => 3, 'B' => 4], 'now' => ['A' => 7]],
             'POST /feedback-plans' => ['name' => 'Keys on return', 'tells' => ['verdict' => 'closed']],
             'POST /feedback-plans/read' => ['tells' => ['verdict' => 'closed'], 'attempts' => 2],
             'POST /bank/searches' => ['name' => 'Hard ones', 'query' => 'right=low'],

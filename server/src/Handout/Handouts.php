@@ -101,6 +101,12 @@ final readonly class Handouts implements WelcomesMembers
         return $this->show($who->teamId, $this->handOut($who, $input, null));
     }
 
+    /** The handout that an earlier request of this name has made. */
+    public function ofRequest(string $teamId, string $requestId): ?string
+    {
+        return $this->transaction->run(fn (): ?string => $this->reader->ofRequest($teamId, $requestId));
+    }
+
     /** A repeated request id changes nothing and gives the first one's handout. */
     public function handOut(StaffUser $who, HandoutInput $input, ?string $groupId): string
     {
@@ -207,7 +213,8 @@ final readonly class Handouts implements WelcomesMembers
     {
         $this->transaction->run(function () use ($who, $id, $students, $words): void {
             $this->locked($who->teamId, $id)->hold($students, $words, $who->id, $this->clock->now());
-            $this->work->tell($id);
+            // Words for some are nobody else's: those ask for their own.
+            $students === null ? $this->work->tellHeld($id, $words) : $this->work->tell($id);
         });
     }
 

@@ -27,6 +27,9 @@ interface HandsInWork
     /** Everybody who watches or sits looks anew. */
     public function tell(string $handoutId): void;
 
+    /** All who sit are held: their screens need not ask for the words first. Everybody who watches looks anew. */
+    public function tellHeld(string $handoutId, string $words): void;
+
     /** Gives work back to those from whom closing took it. */
     public function giveBack(string $handoutId): void;
 }

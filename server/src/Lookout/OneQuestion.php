@@ -71,6 +71,7 @@ final readonly class OneQuestion
             $views,
             $item->rule->alternatives() === [] ? self::alike($item, $given) : $this->split($teamId, $item, $given),
             $shift === null ? null : ShiftView::of($shift),
+            $this->walls->hands($teamId, $handoutId, $entry, $item),
         );
     }
 

@@ -12,6 +12,8 @@ use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Lookout\Api\View\HandsView;
+use ChalkLadder\Server\Lookout\Api\View\RoomCountView;
 use ChalkLadder\Server\Lookout\Api\View\WallOptionView;
 use ChalkLadder\Server\Lookout\Api\View\WallView;
 use ChalkLadder\Server\Lookout\Entity\Wall;
@@ -45,8 +47,10 @@ final readonly class Walls
         $entry = $wall?->entry();
         $item = $entry === null ? null : $handout->edition->item($entry);
         $facts = $this->facts->of($handoutId);
-        [$picks, $answered] = $item === null || $entry === null ? [[], 0] : $this->picks($handout, $entry, $item);
-        $first = $item === null || $entry === null ? null : $wall?->firstCount($entry);
+        $hands = $item === null || $entry === null ? null : $wall?->hands($entry);
+        [$first, $now, $answeredFirst, $answered] = $item === null || $entry === null
+            ? [null, [], null, 0]
+            : ($hands === null ? $this->onDevices($handout, $entry, $item, $wall) : self::raised($hands));
         $keyShown = $item !== null && $wall?->isKeyShown() === true;
 
         return new WallView(
@@ -64,16 +68,40 @@ final readonly class Walls
                 static fn (Alternative $one): WallOptionView => new WallOptionView(
                     $one->letter,
                     $one->text,
-                    $first === null ? null : self::times($one->id, $first),
-                    self::times($one->id, $picks),
+                    $first === null ? null : $first[$one->id] ?? 0,
+                    $now[$one->id] ?? 0,
                     $keyShown ? $one->key : null,
                 ),
                 $item->rule->alternatives(),
             ),
             $answered,
-            $first === null ? null : count($first),
+            $answeredFirst,
+            $hands !== null,
             $keyShown,
         );
+    }
+
+    /** @return array{array<array-key, int>|null, array<array-key, int>, int|null, int} picks of each option before the talk and now, and by how many */
+    private function onDevices(HandedOut $handout, string $entry, Item $item, ?Wall $wall): array
+    {
+        [$picks, $answered] = $this->picks($handout, $entry, $item);
+        $first = $wall?->firstCount($entry);
+
+        return [$first === null ? null : self::times($first), self::times($picks), $first === null ? null : count($first), $answered];
+    }
+
+    /**
+     * @param array{array<array-key, int>, array<array-key, int>|null} $hands
+     *
+     * @return array{array<array-key, int>|null, array<array-key, int>, int|null, int} as of devices
+     */
+    private static function raised(array $hands): array
+    {
+        [$first, $now] = $hands;
+
+        return $now === null
+            ? [null, $first, null, (int) array_sum($first)]
+            : [$first, $now, (int) array_sum($first), (int) array_sum($now)];
     }
 
     public function put(StaffUser $who, string $handoutId, ?string $entry, bool $key): WallView
@@ -99,6 +127,57 @@ final readonly class Walls
     public function forget(StaffUser $who, string $handoutId, string $entry): WallView
     {
         return $this->change($who, $handoutId, static fn (Wall $wall) => $wall->forget($entry));
+    }
+
+    /**
+     * Hands that were raised, by letter of the option; done again, they are counted anew.
+     *
+     * @param array<array-key, int>      $first
+     * @param array<array-key, int>|null $now   after the talk; null before it
+     */
+    public function raise(StaffUser $who, string $handoutId, string $entry, array $first, ?array $now): WallView
+    {
+        return $this->change($who, $handoutId, static function (Wall $wall, HandedOut $handout) use ($entry, $first, $now): void {
+            $item = $handout->edition->item($entry) ?? throw Problem::notFound('The question');
+            $wall->raise($entry, self::byOption($item, $first, 'first'), $now === null ? null : self::byOption($item, $now, 'now'));
+        });
+    }
+
+    public function lower(StaffUser $who, string $handoutId, string $entry): WallView
+    {
+        return $this->change($who, $handoutId, static fn (Wall $wall) => $wall->lower($entry));
+    }
+
+    /** The hands that were raised for a question; null where none were counted. */
+    public function hands(string $teamId, string $handoutId, string $entry, Item $item): ?HandsView
+    {
+        $hands = $this->walls->find($teamId, $handoutId)?->hands($entry);
+        if ($hands === null) {
+            return null;
+        }
+
+        return new HandsView(self::byLetter($item, $hands[0]), $hands[1] === null ? null : self::byLetter($item, $hands[1]));
+    }
+
+    /** What two counts of a question said in a lesson; null where it was not counted there. */
+    public function said(string $teamId, HandedOut $handout, string $entry, string $madeAt): ?RoomCountView
+    {
+        $item = $handout->edition->item($entry);
+        $hands = $item === null ? null : $this->walls->find($teamId, $handout->id)?->hands($entry);
+        $shift = $item === null || $hands !== null ? null : $this->shift($teamId, $handout, $entry, $item);
+        if ($item === null || ($hands === null && $shift === null)) {
+            return null;
+        }
+        if ($shift !== null) {
+            $all = $shift->toKey + $shift->fromKey + $shift->keptKey + $shift->keptOther;
+            [$firstRight, $first] = [$shift->keptKey + $shift->fromKey, $all];
+            [$nowRight, $now] = [$shift->keptKey + $shift->toKey, $all];
+        } else {
+            [$firstRight, $first] = self::rightOf($item, $hands[0]);
+            [$nowRight, $now] = $hands[1] === null ? [null, null] : self::rightOf($item, $hands[1]);
+        }
+
+        return new RoomCountView($handout->id, $handout->title, $madeAt, $hands !== null, $firstRight, $first, $nowRight, $now);
     }
 
     /** What moved at a question since its first count; null where there was none. */
@@ -148,9 +227,57 @@ final readonly class Walls
         return [$picks, $answered];
     }
 
-    /** @param array<string, list<string>> $picks by student */
-    private static function times(string $id, array $picks): int
+    /**
+     * @param array<array-key, int> $count by id of the option
+     *
+     * @return array{int, int} hands for what is right, and all
+     */
+    private static function rightOf(Item $item, array $count): array
     {
-        return count(array_filter($picks, static fn (array $one): bool => in_array($id, $one, true)));
+        $keys = array_column(array_filter($item->rule->alternatives(), static fn (Alternative $a): bool => $a->key), 'id', 'id');
+
+        return [(int) array_sum(array_intersect_key($count, $keys)), (int) array_sum($count)];
+    }
+
+    /**
+     * @param array<array-key, int> $count by id of the option
+     *
+     * @return array<string, int>
+     */
+    private static function byLetter(Item $item, array $count): array
+    {
+        $by = [];
+        foreach ($item->rule->alternatives() as $one) {
+            $by[$one->letter] = $count[$one->id] ?? 0;
+        }
+
+        return $by;
+    }
+
+    /**
+     * @param array<array-key, int> $letters
+     *
+     * @return array<array-key, int> by id of the option
+     */
+    private static function byOption(Item $item, array $letters, string $field): array
+    {
+        $ids = array_column($item->rule->alternatives(), 'id', 'letter');
+        $count = [];
+        foreach ($letters as $letter => $n) {
+            $id = $ids[$letter] ?? throw Problem::invalid([$field => sprintf('The question has no option %s.', mb_substr((string) $letter, 0, 8))]);
+            $count[$id] = $n;
+        }
+
+        return $count;
+    }
+
+    /**
+     * @param array<string, list<string>> $picks by student
+     *
+     * @return array<array-key, int> how often each was picked
+     */
+    private static function times(array $picks): array
+    {
+        return array_count_values(array_merge(...array_values($picks)));
     }
 }

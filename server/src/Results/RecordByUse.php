@@ -9,6 +9,8 @@ use ChalkLadder\Server\Bank\Bank;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Handouts;
+use ChalkLadder\Server\Lookout\ReadModel\CountedInRooms;
+use ChalkLadder\Server\Lookout\Walls;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Results\Api\View\ClassUseView;
 use ChalkLadder\Server\Results\Api\View\FigureView;
@@ -28,6 +30,8 @@ final readonly class RecordByUse
 
     public function __construct(
         private UseOfQuestions $uses,
+        private CountedInRooms $rooms,
+        private Walls $walls,
         private Bank $bank,
         private Handouts $handouts,
         private Counting $counting,
@@ -64,7 +68,13 @@ final readonly class RecordByUse
             );
         }
 
-        return new RecordByUseView($uses);
+        $rooms = [];
+        foreach ($this->rooms->of($teamId, $questionId) as $room) {
+            $handout = $this->handouts->find($teamId, $room['handout']);
+            $rooms[] = $this->walls->said($teamId, $handout, $room['entry'], Moment::iso($room['made']));
+        }
+
+        return new RecordByUseView($uses, array_values(array_filter($rooms)));
     }
 
     /** @return array<string, array{QuestionReport, list<LineView>}> by entry */

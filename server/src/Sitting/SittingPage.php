@@ -180,11 +180,8 @@ final readonly class SittingPage
         }
         $walk = $sitting->walk;
         $marked = $sitting->edition->machineMarked();
+        $told = array_filter($answers, static fn (Answer $a): bool => $a->settled || !$walk->isOpen($a->entry, $a->try));
         $atOnce = $feedback->from(Told::Verdict) === ToldFrom::AtOnce;
-        $told = array_filter(
-            $answers,
-            static fn (Answer $a): bool => ($atOnce && $a->settled) || !$walk->isOpen($a->entry, $a->try),
-        );
         $evidence = $walk->evidence($paper, Answer::outcomes(array_values($told)), $marked, $atOnce);
         $names = $this->terms->skillNames($teamId);
 

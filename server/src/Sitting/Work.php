@@ -114,6 +114,12 @@ final readonly class Work implements HandsInWork
         $this->push->send(Push::teachers($handoutId), ['kind' => 'look']);
     }
 
+    public function tellHeld(string $handoutId, string $words): void
+    {
+        $this->push->send(Push::students($handoutId), ['kind' => 'hold', 'words' => $words]);
+        $this->push->send(Push::teachers($handoutId), ['kind' => 'look']);
+    }
+
     public function giveBack(string $handoutId): void
     {
         foreach ($this->sittings->ofHandout($handoutId, [SittingState::HandedIn, SittingState::Marked]) as $sitting) {

@@ -94,6 +94,7 @@ final class AccessTest extends RouteCase
         'DELETE /classes/{class}/students/{student}' => self::TEAM, 'POST /classes/{class}/students/{student}/return' => self::TEAM,
         'GET /feedback-plans' => self::TEACHERS, 'POST /feedback-plans' => self::TEACHERS, 'DELETE /feedback-plans/{plan}' => self::TEAM,
         'POST /feedback-plans/read' => self::TEACHERS,
+        'POST /room-questions' => [401, 401, 401, 404, 403, 'ok', 'ok'],
         'GET /handouts' => self::TEACHERS, 'POST /handouts' => [401, 401, 401, 422, 403, 'ok', 'ok'],
         'GET /handouts/{handout}' => self::TEAM, 'PUT /handouts/{handout}' => self::TEAM,
         'DELETE /handouts/{untouched}' => self::TEAM, 'PUT /handouts/{handout}/students/{student}/extra-time' => self::TEAM,
@@ -115,6 +116,8 @@ final class AccessTest extends RouteCase
         // Nothing is picked from in the question that the table names.
         'POST /handouts/{handout}/counts/{entry}' => [401, 401, 401, 404, 403, 409, 409],
         'DELETE /handouts/{handout}/counts/{entry}' => self::TEAM,
+        'PUT /handouts/{handout}/hands/{entry}' => [401, 401, 401, 404, 403, 422, 422],
+        'DELETE /handouts/{handout}/hands/{entry}' => self::TEAM,
         'GET /handouts/{handout}/mend' => self::TEAM, 'POST /handouts/{handout}/mend' => self::TEAM,
         'GET /handouts/{handout}/return' => self::TEAM, 'POST /handouts/{handout}/return' => self::TEAM,
         'POST /handouts/{handout}/take-back' => self::TEAM,

@@ -27,6 +27,10 @@ class Wall implements Root, TeamOwned
     #[ORM\Column(type: 'detail')]
     protected array $counts = [];
 
+    /** @var array<array-key, mixed> of each question that hands were raised for: how many, by option, as `first` and after the talk as `now` */
+    #[ORM\Column(type: 'detail')]
+    protected array $hands = [];
+
     public function __construct(
         #[ORM\Id]
         #[ORM\Column(name: 'handout_id', type: 'guid')]
@@ -72,6 +76,34 @@ class Wall implements Root, TeamOwned
     public function forget(string $entry): void
     {
         $this->counts = array_diff_key($this->counts, [$entry => true]);
+    }
+
+    /**
+     * Raised hands, as they were counted.
+     *
+     * @param array<array-key, int>      $first by option
+     * @param array<array-key, int>|null $now   after the talk; null before it
+     */
+    public function raise(string $entry, array $first, ?array $now): void
+    {
+        $this->hands = [$entry => ['first' => $first, 'now' => $now]] + $this->hands;
+    }
+
+    public function lower(string $entry): void
+    {
+        $this->hands = array_diff_key($this->hands, [$entry => true]);
+    }
+
+    /** @return array{array<array-key, int>, array<array-key, int>|null}|null before and after the talk, by option; null where none were counted */
+    public function hands(string $entry): ?array
+    {
+        $hands = $this->hands[$entry] ?? null;
+        if (!is_array($hands)) {
+            return null;
+        }
+        $count = static fn (mixed $of): array => is_array($of) ? array_filter($of, is_int(...)) : [];
+
+        return [$count($hands['first'] ?? null), isset($hands['now']) ? $count($hands['now']) : null];
     }
 
     /** @return array<string, list<string>>|null what each had picked at the first count; null where there was none */

@@ -27,6 +27,7 @@ final class Push implements ResetInterface
 
     public function __construct(
         private readonly ChannelNumbers $numbers,
+        /** where messages are published, parted by blanks: sockets, or addresses of other nodes; '' for nowhere */
         private readonly string $publishSocket,
         private readonly HttpClientInterface $http,
         private readonly LoggerInterface $logger,
@@ -77,9 +78,13 @@ final class Push implements ResetInterface
         if ($this->publishSocket === '' || $this->numbers->last($channel) === 0) {
             return false;
         }
-        $answer = $this->ask('GET', $channel);
+        foreach ($this->ask('GET', $channel) as $answer) {
+            if (str_contains($answer, '"subscribers"')) {
+                return true;
+            }
+        }
 
-        return is_string($answer) && str_contains($answer, '"subscribers"');
+        return false;
     }
 
     /** Ends every stream that listens to a channel. */
@@ -107,22 +112,29 @@ final class Push implements ResetInterface
     /**
      * @param 'GET'|'POST'|'DELETE' $method
      *
-     * @return string|null the answer, or null when the publisher could not be reached
+     * @return list<string> the answers of the publishers that could be reached
      */
-    private function ask(string $method, string $channel, ?string $body = null): ?string
+    private function ask(string $method, string $channel, ?string $body = null): array
     {
-        try {
-            return $this->http->request($method, 'http://push/publish?channel='.rawurlencode($channel), [
-                'bindto' => $this->publishSocket,
+        $asked = $answers = [];
+        foreach (explode(' ', $this->publishSocket) as $publisher) {
+            $isAddress = str_starts_with($publisher, 'http');
+            $asked[] = $this->http->request($method, ($isAddress ? $publisher : 'http://push').'/publish?channel='.rawurlencode($channel), [
                 'timeout' => self::SECONDS,
                 'max_duration' => self::SECONDS,
                 'headers' => ['Accept' => 'text/json', 'Content-Type' => 'application/json'],
                 'body' => $body ?? '',
-            ])->getContent(false);
-        } catch (TransportExceptionInterface $e) {
-            $this->logger->warning('The publisher of live messages was not reached: '.$e->getMessage());
-
-            return null;
+            ] + ($isAddress ? [] : ['bindto' => $publisher]));
         }
+        // All have been asked by now: several nodes take no longer than the slowest.
+        foreach ($asked as $response) {
+            try {
+                $answers[] = $response->getContent(false);
+            } catch (TransportExceptionInterface $e) {
+                $this->logger->warning('A publisher of live messages was not reached: '.$e->getMessage());
+            }
+        }
+
+        return $answers;
     }
 }

@@ -323,7 +323,7 @@ function Reading({ id, showKey, setShowKey }: { id: string; showKey: boolean; se
             {record.seconds === null ? '' : ` Half answer within ${duration(record.seconds)}.`}
           </p>
         )}
-        {record.students > 0 ? <ToRecord id={id} title={item.data.item.title} /> : null}
+        <ToRecord id={id} title={item.data.item.title} />
         <p className="text-quiet">
           {item.data.papers.length > 0 ? `In ${item.data.papers.join(', ')}. ` : 'In no paper. '}
           {item.data.student ? `Written by ${item.data.student}; let in by` : 'By'} {item.data.author}.

@@ -360,7 +360,7 @@ function Standing({ stored }: { stored: Schemas['BankItemView'] }) {
             {record.seconds === null ? '' : `, half within ${duration(record.seconds)}`}.
           </p>
         )}
-        {record.students > 0 ? <ToRecord id={stored.id} title={stored.item.title} /> : null}
+        <ToRecord id={stored.id} title={stored.item.title} />
       </section>
     </>
   )

@@ -49,6 +49,7 @@ export function RecordDialog({ id, title, onClose }: { id: string; title: string
           ))}
         </table>
       ) : null}
+      {uses.data && uses.data.rooms.length > 0 ? <InTheRoom rooms={uses.data.rooms} /> : null}
     </Dialog>
   )
 }
@@ -134,5 +135,50 @@ function Facility({ figure, label }: { figure: Figure; label: string }) {
       </Explained>{' '}
       <span className="text-quiet">of {plural(figure.n, 'student')}</span>
     </>
+  )
+}
+
+/** What two counts of it said, with a talk between them. */
+function InTheRoom({ rooms }: { rooms: Schemas['LookoutRoomCountView'][] }) {
+  const share = (n: number, of: number) => (of === 0 ? '–' : `${n} of ${of}, ${percent(n / of)}`)
+  return (
+    <table className="mt-4 w-full text-[15px]">
+      <caption className="pb-2 text-left text-quiet">Counted in the room</caption>
+      <thead>
+        <tr className="border-b text-left text-sm text-quiet">
+          <th scope="col" className="py-1 pr-3 font-medium">
+            Lesson
+          </th>
+          <th scope="col" className="px-3 font-medium">
+            Right at first
+          </th>
+          <th scope="col" className="px-3 font-medium">
+            Right after the talk
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rooms.map((room) => (
+          <tr key={room.handoutId} className="border-b">
+            <th scope="row" className="py-2 pr-3 text-left font-normal">
+              <Link to={`/lookout/${room.handoutId}`} className="font-semibold text-blue underline">
+                {room.handout}
+              </Link>
+              <span className="block text-sm text-quiet">
+                {moment(room.madeAt)}, {room.byHands ? 'raised hands' : 'on devices, those in both counts'}
+              </span>
+            </th>
+            <td className="px-3 tabular-nums">{share(room.firstRight, room.first)}</td>
+            <td className="px-3 tabular-nums">
+              {room.nowRight === null || room.now === null ? (
+                <span className="text-quiet">not counted</span>
+              ) : (
+                share(room.nowRight, room.now)
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }

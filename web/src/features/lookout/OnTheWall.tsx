@@ -3,6 +3,8 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { FaultLine } from '@/ui/States'
+import { toast } from '@/ui/toast'
+import { HandsCount } from './HandsCount'
 
 type One = Schemas['LookoutOneQuestionView']
 
@@ -25,6 +27,14 @@ export function OnTheWall({ handoutId, one }: { handoutId: string; one: One }) {
   const show = (entry: string | null, withKey: boolean) =>
     act.mutate(() => take(api.PUT('/api/handouts/{id}/wall', { params: { path }, body: { entry, key: withKey } })))
   const counting = { params: { path: { ...path, entry: one.entry } } }
+  const raise = (body: Schemas['LookoutHandsView']) =>
+    take(api.PUT('/api/handouts/{id}/hands/{entry}', { ...counting, body }))
+  const lower = async () => {
+    const before = one.hands
+    const next = await take(api.DELETE('/api/handouts/{id}/hands/{entry}', counting))
+    toast('The raised hands are forgotten.', before ? { undo: () => act.mutate(() => raise(before)) } : {})
+    return next
+  }
   const shown = wall.data?.entry === one.entry
   const picked = one.groups.some((g) => g.letter !== '')
   return (
@@ -53,7 +63,7 @@ export function OnTheWall({ handoutId, one }: { handoutId: string; one: One }) {
           Open the wall
         </Button>
       </p>
-      {picked ? (
+      {picked && !one.hands ? (
         <div className="pt-3 text-[15px]">
           {one.shift ? <Moved shift={one.shift} /> : null}
           <p className="flex flex-wrap gap-2 pt-1">
@@ -76,6 +86,15 @@ export function OnTheWall({ handoutId, one }: { handoutId: string; one: One }) {
             ) : null}
           </p>
         </div>
+      ) : null}
+      {picked ? (
+        <HandsCount
+          key={one.entry}
+          one={one}
+          busy={act.isPending}
+          onRaise={(hands) => act.mutate(() => raise(hands))}
+          onLower={() => act.mutate(lower)}
+        />
       ) : null}
       <FaultLine error={act.error} />
     </section>

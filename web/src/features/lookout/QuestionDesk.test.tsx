@@ -2,7 +2,7 @@ import { screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Schemas } from '@/lib/api/client'
 import { show } from '@/testing/page'
-import { bodies, serve } from '@/testing/server'
+import { bodies, serve, serveAlso } from '@/testing/server'
 import QuestionDesk from './QuestionDesk'
 import { row, snapshot, wall } from './testing'
 
@@ -39,6 +39,7 @@ const one: Schemas['LookoutOneQuestionView'] = {
       response: { options: ['b'] },
     },
   ],
+  hands: null,
   shift: { toKey: 9, fromKey: 1, keptKey: 12, keptOther: 3 },
   groups: [
     { letter: 'A', label: 'red', code: 'right', students: ['Ada'], misconception: '' },
@@ -81,6 +82,46 @@ describe('One question of a running handout', () => {
         { student: 'Benoît', entry: 'e2', words: 'Think of the side.' },
       ]),
     )
+  })
+
+  it('counts raised hands before and after a talk, in the place of the devices', async () => {
+    let now: typeof one = { ...one, shift: null }
+    serveAlso({
+      'GET /api/handouts/h1/lookout/e2': () => now,
+      'PUT /api/handouts/h1/hands/e2': ({ body }: { body: unknown }) => {
+        now = { ...now, hands: body as NonNullable<typeof one.hands> }
+        return wall({ entry: 'e2', byHands: true })
+      },
+      'DELETE /api/handouts/h1/hands/e2': () => {
+        now = { ...now, hands: null }
+        return wall({ entry: 'e2' })
+      },
+    })
+    const user = open()
+    const count = async (button: string, hands: Record<string, string>) => {
+      await user.click(await screen.findByRole('button', { name: button }))
+      for (const [letter, n] of Object.entries(hands)) {
+        await user.tripleClick(screen.getByLabelText(letter))
+        await user.keyboard(n)
+      }
+      await user.click(screen.getByRole('button', { name: 'Keep the count' }))
+    }
+    await count('Count raised hands', { A: '9', B: '15' })
+    await count('Count after the talk', { A: '20' })
+    const line = await screen.findByRole('row', { name: 'A 9 20' })
+    expect(line).toBeTruthy()
+    expect(bodies('PUT', '/api/handouts/h1/hands/e2')).toEqual([
+      { first: { A: 9, B: 15 }, now: null },
+      { first: { A: 9, B: 15 }, now: { A: 20, B: 0 } },
+    ])
+    // What is on devices is not counted beside them.
+    expect(screen.queryByRole('button', { name: /let them talk/ })).toBeNull()
+    await count('Change the first count', { A: '10' })
+    await screen.findByRole('row', { name: 'A 10 20' })
+    await user.click(screen.getByRole('button', { name: 'Forget the hands' }))
+    expect(await screen.findByRole('button', { name: 'Count, then let them talk' })).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Undo' }))
+    expect(await screen.findByRole('row', { name: 'A 10 20' })).toBeTruthy()
   })
 
   it('puts the question on the wall, shows the key by a second act, and says what moved since the first count', async () => {

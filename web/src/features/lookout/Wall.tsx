@@ -99,7 +99,15 @@ export default function Wall() {
                 </>
               ) : null}
               <span className="wall-last">
-                <b>{w.answered}</b> of {w.expected} answered
+                {w.byHands ? (
+                  <>
+                    <b>{w.answered}</b> hands
+                  </>
+                ) : (
+                  <>
+                    <b>{w.answered}</b> of {w.expected} answered
+                  </>
+                )}
               </span>
             </footer>
           </>

@@ -61,6 +61,7 @@ export const wall = (change: Partial<Schemas['LookoutWallView']> = {}): Schemas[
   options: [],
   answered: 0,
   answeredFirst: null,
+  byHands: false,
   keyShown: false,
   ...change,
 })

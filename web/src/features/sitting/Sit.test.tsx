@@ -110,6 +110,17 @@ describe('A sitting', () => {
     expect(await screen.findByRole('heading', { name: 'Handed in' })).toBeTruthy()
   })
 
+  it('is held with the teacher’s words as soon as they are told, and asks for nothing', async () => {
+    serve({ [`GET ${path()}`]: sitting({ id, live: 6 }), [`PUT ${path('/responses')}`]: saved })
+    open()
+    await screen.findByText('Green')
+    act(() => Line.last?.onopen?.())
+    await waitFor(() => expect(sent('GET', path())).toHaveLength(2))
+    act(() => Line.last?.onmessage?.({ data: '{"n":7,"kind":"hold","words":"Look at the board."}' }))
+    expect(await screen.findByText('Look at the board.')).toBeTruthy()
+    expect(sent('GET', path())).toHaveLength(2)
+  })
+
   it('of somebody else is not found', async () => {
     serve({ [`GET ${path()}`]: new Refusal(404, 'The sitting was not found.') })
     open()

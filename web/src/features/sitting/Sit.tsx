@@ -77,7 +77,11 @@ export default function Sit() {
     setView(next)
     return next.live
   }
-  useLive<ToStudents>(view ? `/api/me/sittings/${id}/live` : null, () => void look().catch(() => undefined), look)
+  const hear = (message: ToStudents) => {
+    if (message.kind !== 'hold') return void look().catch(() => undefined)
+    setView((old) => old && (old.state === 'open' ? { ...old, hold: message.words, secondsLeft: null } : old))
+  }
+  useLive<ToStudents>(view ? `/api/me/sittings/${id}/live` : null, hear, look)
 
   if (error instanceof Problem && error.status === 401) return <ToJoin />
   if (error) return <Failed error={error} retry={() => location.reload()} />

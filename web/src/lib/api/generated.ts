@@ -836,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/hands/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["roomRaise"];
+        post?: never;
+        delete: operations["roomLower"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/hold": {
         parameters: {
             query?: never;
@@ -2388,6 +2404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/room-questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["roomAsk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/second-marks": {
         parameters: {
             query?: never;
@@ -3048,6 +3080,22 @@ export interface components {
             points: number;
             type: string;
         };
+        LookoutHandsInput: {
+            first?: {
+                [key: string]: number;
+            };
+            now?: {
+                [key: string]: number;
+            } | null;
+        };
+        LookoutHandsView: {
+            first: {
+                [key: string]: number;
+            };
+            now: {
+                [key: string]: number;
+            } | null;
+        };
         LookoutLookoutView: {
             live: number;
             handout: components["schemas"]["HandoutHandoutView"];
@@ -3079,6 +3127,26 @@ export interface components {
             answers: components["schemas"]["LookoutOneAnswerView"][];
             groups: components["schemas"]["LookoutAnswerGroupView"][];
             shift: components["schemas"]["LookoutShiftView"] | null;
+            hands: components["schemas"]["LookoutHandsView"] | null;
+        };
+        LookoutRoomCountView: {
+            handoutId: string;
+            handout: string;
+            madeAt: string;
+            byHands: boolean;
+            firstRight: number;
+            first: number;
+            nowRight: number | null;
+            now: number | null;
+        };
+        LookoutRoomQuestionInput: {
+            itemId?: string;
+            classId?: string;
+            requestId?: string;
+        };
+        LookoutRoomQuestionView: {
+            handoutId: string;
+            entry: string;
         };
         LookoutRowView: {
             studentId: string;
@@ -3146,6 +3214,7 @@ export interface components {
             options: components["schemas"]["LookoutWallOptionView"][];
             answered: number;
             answeredFirst: number | null;
+            byHands: boolean;
             keyShown: boolean;
         };
         LookoutWorkAnswerView: {
@@ -3999,6 +4068,7 @@ export interface components {
         };
         ResultsRecordByUseView: {
             uses: components["schemas"]["ResultsUseView"][];
+            rooms: components["schemas"]["LookoutRoomCountView"][];
         };
         ResultsResultsView: {
             handout: components["schemas"]["HandoutHandoutView"];
@@ -7676,6 +7746,74 @@ export interface operations {
             };
         };
     };
+    roomRaise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutHandsInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    roomLower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutWallView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     handoutHold: {
         parameters: {
             query?: never;
@@ -11337,6 +11475,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BankRemarksView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    roomAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutRoomQuestionInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookoutRoomQuestionView"];
                 };
             };
             /** @description A problem document (RFC 9457). */

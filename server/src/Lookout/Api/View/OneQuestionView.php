@@ -24,6 +24,7 @@ final readonly class OneQuestionView
         public array $answers,
         public array $groups,
         public ?ShiftView $shift,
+        public ?HandsView $hands,
     ) {
     }
 }

@@ -16,6 +16,7 @@ final readonly class WallView
      * @param list<WallOptionView>  $options none where nothing is picked from
      * @param int                   $answered students who have answered it
      * @param int|null              $answeredFirst at the first count
+     * @param bool                  $byHands hands were raised and counted, instead of what stands on devices
      */
     public function __construct(
         public int $live,
@@ -31,6 +32,7 @@ final readonly class WallView
         public array $options,
         public int $answered,
         public ?int $answeredFirst,
+        public bool $byHands,
         public bool $keyShown,
     ) {
     }
