@@ -15,6 +15,9 @@ use ChalkLadder\Server\Handout\Api\Input\KeptPlanInput;
 use ChalkLadder\Server\Handout\FeedbackPlans;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Lookout\Api\Input\RoomQuestionInput;
+use ChalkLadder\Server\Lookout\RoomQuestions;
+use ChalkLadder\Server\Lookout\Walls;
 use ChalkLadder\Server\Marking\Api\Input\KeyInput;
 use ChalkLadder\Server\Marking\Api\Input\MarkInput;
 use ChalkLadder\Server\Marking\Api\Input\ReturnInput;
@@ -70,6 +73,8 @@ final class History
         private readonly Sitter $sitter,
         private readonly Handouts $handouts,
         private readonly FeedbackPlans $plans,
+        private readonly RoomQuestions $room,
+        private readonly Walls $walls,
         private readonly Desk $desk,
         private readonly Keys $keys,
         private readonly SecondMarking $second,
@@ -140,6 +145,8 @@ final class History
         $this->sitAll($pole, 0.95);
         $this->handouts->close($lead, $pole);
 
+        $this->askTheRoom($teacher, $classes['8 Tern']);
+
         $this->support($lead, $classes['8 Tern'], ['Alba Petrov-Kane' => [true, true, false, true, 1]]);
         $this->support($lead, $classes['8 Kestrel'], ['Amadou Vesterholm' => [false, false, true, true, 0]]);
 
@@ -149,10 +156,20 @@ final class History
         Clock::set(new MockClock(new \DateTimeImmutable('-9 minutes')));
         $this->handOut($lead, 'revise', [$classes['8 Heron']], ['feedback' => self::AT_ONCE, 'shuffleOptions' => true]);
         $this->handOut($lead, 'ladder', [$classes['8 Kestrel']], ['feedback' => self::AT_ONCE]);
+        $this->handOut($lead, 'sheet', [$classes['8 Kestrel']], ['wholePage' => true, 'pasting' => false]);
         $this->handouts->create(
             $lead,
             new HandoutInput($this->editions['further'], [$classes['8 Kestrel']], visible: false, requestId: Uuid::v7()->toRfc4122()),
         );
+    }
+
+    /** Hands are counted before a talk and after it, and the lesson is over. */
+    private function askTheRoom(StaffUser $who, string $class): void
+    {
+        $question = (string) array_search('c-scale-which', $this->slugs, true);
+        $room = $this->room->ask($who, new RoomQuestionInput($question, $class, Uuid::v7()->toRfc4122()));
+        $this->walls->raise($who, $room->handoutId, $room->entry, ['A' => 6, 'B' => 14, 'C' => 4], ['A' => 19, 'B' => 4, 'C' => 1]);
+        $this->handouts->close($who, $room->handoutId);
     }
 
     private function at(\DateTimeImmutable $today, string $when): void

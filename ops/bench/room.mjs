@@ -56,6 +56,7 @@ class Student {
     Object.assign(this, given, { lesson, base: nodeFor(), held: null })
     const hear = (message, at) => {
       if (message.kind === 'hold') this.isHeld(message.words, at)
+      else if (message.kind === 'release') this.isHeld(null, at)
       else void this.stream.look()
     }
     this.stream = new Stream(this.base, `/me/sittings/${this.sitting}/live`, this.cookie, hear, async () => {

@@ -226,8 +226,9 @@ final readonly class Handouts implements WelcomesMembers
     public function release(StaffUser $who, string $id, ?array $students): void
     {
         $this->transaction->run(function () use ($who, $id, $students): void {
-            $this->work->moveEnd($id, $this->locked($who->teamId, $id)->release($students, $who->id, $this->clock->now()));
-            $this->work->tell($id);
+            $handout = $this->locked($who->teamId, $id);
+            $this->work->moveEnd($id, $handout->release($students, $who->id, $this->clock->now()));
+            $students === null ? $this->work->tellReleased($id, $handout->conditions()->minutes !== null) : $this->work->tell($id);
         });
     }
 

@@ -30,6 +30,9 @@ interface HandsInWork
     /** All who sit are held: their screens need not ask for the words first. Everybody who watches looks anew. */
     public function tellHeld(string $handoutId, string $words): void;
 
+    /** All go on. Where their time stood still, each asks how much is left. */
+    public function tellReleased(string $handoutId, bool $isTimed): void;
+
     /** Gives work back to those from whom closing took it. */
     public function giveBack(string $handoutId): void;
 }

@@ -120,6 +120,17 @@ final readonly class Work implements HandsInWork
         $this->push->send(Push::teachers($handoutId), ['kind' => 'look']);
     }
 
+    public function tellReleased(string $handoutId, bool $isTimed): void
+    {
+        if ($isTimed) {
+            $this->tell($handoutId);
+
+            return;
+        }
+        $this->push->send(Push::students($handoutId), ['kind' => 'release']);
+        $this->push->send(Push::teachers($handoutId), ['kind' => 'look']);
+    }
+
     public function giveBack(string $handoutId): void
     {
         foreach ($this->sittings->ofHandout($handoutId, [SittingState::HandedIn, SittingState::Marked]) as $sitting) {

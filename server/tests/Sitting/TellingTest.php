@@ -96,6 +96,25 @@ final class TellingTest extends ApiCase
         }
     }
 
+    public function testTheListSaysMarksOnceTheyAreTold(): void
+    {
+        $handout = $this->world->handOut(['feedback' => self::FIRST]);
+        $id = $this->world->sit('Ada Okafor', $handout, ['e-text' => ['text' => 'SECRETBROOK']] + self::ANSWERS);
+        $listed = function () use ($handout): array {
+            $row = array_values(array_filter(
+                $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->list('handouts'),
+                static fn (Json $h): bool => $h->text('handoutId') === $handout,
+            ))[0];
+
+            return [$row->at('marks'), $row->at('of')];
+        };
+        self::assertSame([null, null], $listed());
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/close");
+        $seen = $this->seen($this->world->students['Ada Okafor'], $id);
+        self::assertSame('1', $seen->text('marks'));
+        self::assertSame(['1', $seen->text('of')], $listed());
+    }
+
     private function seen(StudentUser $who, string $id): Json
     {
         return $this->as($who)->get('GET', "/me/sittings/$id");

@@ -6,10 +6,11 @@ export type ToStaff =
   | { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
   /** something that concerns many: everything is to be looked at anew */
   | { n: number; kind: 'look' }
-/** What its students are told; each but a hold, which says all there is to it, is a reason to look anew. */
+/** What its students are told. A hold and a release of all say all there is to them; the others are reasons to look anew. */
 export type ToStudents =
   | { n: number; kind: 'closed' | 'reopened' | 'returned' | 'look' }
   | { n: number; kind: 'hold'; words: string }
+  | { n: number; kind: 'release' }
 
 export type LiveState = 'live' | 'asking' | 'lost'
 

@@ -69,6 +69,10 @@ class Sitting implements Root, TeamOwned
     #[ORM\Column(type: 'decimal', precision: 12, scale: 6)]
     protected string $marks = '0';
 
+    /** Of how many marks, by the questions that were met; null before they were counted. */
+    #[ORM\Column(type: 'decimal', precision: 12, scale: 6, nullable: true)]
+    protected ?string $possible = null;
+
     /** Counts changes, so that a screen knows the newer of two pictures. Saves count too, so this is no version to lock by. */
     #[ORM\Column(type: 'integer')]
     protected int $revision = 1;
@@ -302,6 +306,7 @@ class Sitting implements Root, TeamOwned
             $this->state = SittingState::afterMarking($score->waiting !== []);
         }
         $this->marks = self::decimal($score->total);
+        $this->possible = self::decimal($score->possible);
         $this->changed();
     }
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting\ReadModel;
 
+use Brick\Math\BigRational;
+use ChalkLadder\Core\Formula\NumberText;
 use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
+use ChalkLadder\Core\Sitting\Told;
+use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Server\Handout\Progress;
 use ChalkLadder\Server\Handout\ProgressOfWork;
 use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
@@ -26,12 +30,13 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     /** @return list<OwnWorkRowView> */
     public function own(string $studentId, \DateTimeImmutable $now): array
     {
-        /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, extra_minutes: int, support: string, sitting_id: string|null, state: string|null, attempt: int}> $rows */
+        /** @var list<array{id: string, title: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, extra_minutes: int, support: string, sitting_id: string|null, state: string|null, attempt: int, marks: string|null, possible: string|null, closed_since: bool|null}> $rows */
         $rows = $this->rows('SELECT h.id, h.title, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at,
-            h.extra_minutes, st.support, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt
+            h.extra_minutes, st.support, s.id AS sitting_id, s.state, coalesce(s.attempt, 0) AS attempt, s.marks, s.possible,
+            '.SittingTables::CLOSED_SINCE.' AS closed_since
             FROM '.HandoutTables::GIVEN.' h JOIN '.RosterTables::SUPPORT.' st ON st.id = h.student_id
-            LEFT JOIN LATERAL (SELECT id, state, attempt FROM sitting WHERE handout_id = h.id AND student_id = h.student_id
-            ORDER BY attempt DESC LIMIT 1) s ON true
+            LEFT JOIN LATERAL (SELECT id, state, attempt, marks, possible, handed_in_at FROM sitting
+            WHERE handout_id = h.id AND student_id = h.student_id ORDER BY attempt DESC LIMIT 1) s ON true
             WHERE h.student_id = :who AND h.visible ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
 
         return array_map(static function (array $r) use ($now): OwnWorkRowView {
@@ -39,6 +44,8 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
             $window = HandoutReader::window($r);
             $seconds = $conditions->secondsFor(RosterList::support($r['support']));
             $state = $r['state'] === null ? SittingState::Expected : SittingState::from($r['state']);
+            $isMarked = $state === SittingState::Marked || $state === SittingState::Returned;
+            $isTold = $isMarked && $conditions->feedback->tells(Told::Marks, ToldFrom::reached($state, $r['closed_since'] === true));
 
             return new OwnWorkRowView(
                 $r['id'],
@@ -51,8 +58,15 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
                 $conditions->attempts,
                 $window->isOpenAt($now) && ($state === SittingState::Open || $r['attempt'] < $conditions->attempts),
                 $seconds === null ? null : (int) ceil($seconds / 60) + $r['extra_minutes'],
+                $isTold ? self::inWords($r['marks']) : null,
+                $isTold ? self::inWords($r['possible']) : null,
             );
         }, $rows);
+    }
+
+    private static function inWords(?string $marks): ?string
+    {
+        return $marks === null ? null : NumberText::write(BigRational::of($marks)->simplified());
     }
 
     /** @return array{string|null, int} the open sitting of a student, and how many attempts there are */

@@ -18,6 +18,8 @@ const row = (id: string, status: string, change: Partial<Schemas['SittingOwnWork
   attempts: 1,
   mayOpen: status === 'due' || status === 'open',
   minutes: null,
+  marks: null,
+  of: null,
   ...change,
 })
 const work = (...handouts: Schemas['SittingOwnWorkRowView'][]) => ({ name: 'Ada Okafor', handouts })
@@ -39,6 +41,23 @@ const unsent = {
 beforeEach(() => deviceStore().forgetSent())
 
 describe('My work', () => {
+  it('says the marks of what was told, and of nothing else', async () => {
+    serve({
+      'GET /api/me/work': work(
+        row('a', 'returned', { sittingId: 's1', attempt: 1, marks: '6.5', of: '8' }),
+        row('b', 'returned', { sittingId: 's2', attempt: 1, marks: '3', of: null }),
+        row('c', 'returned', { sittingId: 's3', attempt: 1 }),
+      ),
+    })
+    open()
+    const back = await part('Returned')
+    expect(back.getAllByRole('listitem').map((l) => l.textContent)).toEqual([
+      'Work a6.5 of 8See',
+      'Work b3 marksSee',
+      'Work cSee',
+    ])
+  })
+
   it('says of each piece of work whose turn it is, and what can be done', async () => {
     serve({
       'GET /api/me/work': work(

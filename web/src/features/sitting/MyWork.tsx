@@ -92,6 +92,12 @@ export default function MyWork({ children }: { children?: ReactNode }) {
                         {r.attempts > 1 ? `attempt ${Math.max(1, r.attempt)} of ${r.attempts}` : ''}
                       </span>
                     </span>
+                    {r.marks !== null ? (
+                      <span className="text-right whitespace-nowrap">
+                        <b className="font-head text-xl">{r.marks}</b>
+                        <span className="text-[15px] text-quiet"> {r.of === null ? 'marks' : `of ${r.of}`}</span>
+                      </span>
+                    ) : null}
                     {r.mayOpen && (r.status === 'open' || r.status === 'due') ? (
                       <Button kind="do" size="large" disabled={open.isPending} onClick={() => open.mutate(r.handoutId)}>
                         {r.status === 'open' ? 'Go on' : 'Begin'}

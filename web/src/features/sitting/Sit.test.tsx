@@ -11,6 +11,7 @@ import { deviceStore, keyOf } from './store'
 /** Stands in for the live line: a test speaks as the server would. */
 class Line {
   static last: Line | null = null
+  onopen: (() => void) | null = null
   onmessage: ((event: unknown) => void) | null = null
   shut = false
   constructor(readonly address: string) {
@@ -118,6 +119,8 @@ describe('A sitting', () => {
     await waitFor(() => expect(sent('GET', path())).toHaveLength(2))
     act(() => Line.last?.onmessage?.({ data: '{"n":7,"kind":"hold","words":"Look at the board."}' }))
     expect(await screen.findByText('Look at the board.')).toBeTruthy()
+    act(() => Line.last?.onmessage?.({ data: '{"n":8,"kind":"release"}' }))
+    await waitFor(() => expect(screen.queryByText('Look at the board.')).toBeNull())
     expect(sent('GET', path())).toHaveLength(2)
   })
 

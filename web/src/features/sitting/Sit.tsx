@@ -78,8 +78,9 @@ export default function Sit() {
     return next.live
   }
   const hear = (message: ToStudents) => {
-    if (message.kind !== 'hold') return void look().catch(() => undefined)
-    setView((old) => old && (old.state === 'open' ? { ...old, hold: message.words, secondsLeft: null } : old))
+    const held = message.kind === 'hold' ? message.words : message.kind === 'release' ? null : undefined
+    if (held === undefined) return void look().catch(() => undefined)
+    setView((old) => old && (old.state === 'open' ? { ...old, hold: held, secondsLeft: null } : old))
   }
   useLive<ToStudents>(view ? `/api/me/sittings/${id}/live` : null, hear, look)
 

@@ -4353,6 +4353,8 @@ export interface components {
             attempts: number;
             mayOpen: boolean;
             minutes: number | null;
+            marks: string | null;
+            of: string | null;
         };
         SittingOwnWorkView: {
             name: string;

@@ -10,6 +10,8 @@ final readonly class OwnWorkRowView
     /**
      * @param string   $status  due, scheduled, open, handed in, returned, missed
      * @param int|null $minutes that the student has from when they begin; null where no time is set
+     * @param string|null $marks of the last attempt, where they are told and all is marked
+     * @param string|null $of    marks that it could have; null where that was not counted
      */
     public function __construct(
         public string $handoutId,
@@ -22,6 +24,8 @@ final readonly class OwnWorkRowView
         public int $attempts,
         public bool $mayOpen,
         public ?int $minutes,
+        public ?string $marks,
+        public ?string $of,
     ) {
     }
 }
