@@ -176,7 +176,7 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
             onAt={setAt}
           />
           <div className="-mt-2 grid items-start gap-x-8 gap-y-3 sm:grid-cols-2">
-            <div className="flex flex-col items-start gap-2">
+            <div className="flex min-w-0 flex-col gap-2">
               <PlanField
                 label="Plan"
                 tells={conditions.feedback}

@@ -31,7 +31,7 @@ export function OwnPlan({ tells }: { tells: Tells }) {
   }
   if (plan?.own) {
     return (
-      <Button kind="quiet" size="small" onClick={() => void drop(plan)}>
+      <Button kind="quiet" size="small" className="self-start" onClick={() => void drop(plan)}>
         Drop this plan
       </Button>
     )
@@ -39,7 +39,7 @@ export function OwnPlan({ tells }: { tells: Tells }) {
   if (plan) return null
   if (!naming) {
     return (
-      <Button size="small" onClick={() => setNaming(true)}>
+      <Button size="small" className="self-start" onClick={() => setNaming(true)}>
         Keep as a plan of the team
       </Button>
     )
