@@ -19,6 +19,7 @@ final readonly class Conditions
      * @param bool     $wholePage the questions of a part stand together, as on a worksheet, instead of one at a time
      * @param bool     $inOrder   one after the other: an answer is settled when the student goes on, and there is no way back
      * @param bool     $pasting   what was copied elsewhere may be put into an answer
+     * @param bool     $inRoom    it belongs to a lesson: whoever was not there has missed no work
      */
     public function __construct(
         public int $attempts = 1,
@@ -30,6 +31,7 @@ final readonly class Conditions
         public bool $wholePage = false,
         public bool $inOrder = false,
         public bool $pasting = true,
+        public bool $inRoom = false,
     ) {
         $this->feedback = $feedback ?? FeedbackPlan::onReturn();
     }
@@ -52,6 +54,7 @@ final readonly class Conditions
             $node->bool('wholePage', false),
             $node->bool('inOrder', false),
             $node->bool('pasting', true),
+            $node->bool('inRoom', false),
         );
         if ($conditions->wholePage && $conditions->inOrder) {
             $node->fault('inOrder', 'Questions that stand together on a page have no order that could be kept to.');
@@ -87,6 +90,7 @@ final readonly class Conditions
             'wholePage' => $this->wholePage,
             'inOrder' => $this->inOrder,
             'pasting' => $this->pasting,
+            'inRoom' => $this->inRoom,
         ];
     }
 }

@@ -59,7 +59,7 @@ final readonly class RoomQuestions
         return $this->handouts->handOut($who, new HandoutInput(
             $edition,
             [$input->classId],
-            conditions: (new Conditions(feedback: $told))->toArray(),
+            conditions: (new Conditions(feedback: $told, inRoom: true))->toArray(),
             requestId: $input->requestId,
         ), null);
     }

@@ -115,6 +115,9 @@ final class WallTest extends ApiCase
         self::assertCount(1, $this->get('GET', '/papers')->list('papers'), 'its paper stands in nobody’s way');
         $works = $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->column('handouts', 'title');
         self::assertContains($wall->text('title'), $works);
+        $this->as($this->world->teacher)->get('POST', '/handouts/'.$room->text('handoutId').'/close');
+        $works = $this->as($this->world->students['Ada Okafor'])->get('GET', '/me/work')->column('handouts', 'title');
+        self::assertNotContains($wall->text('title'), $works, 'who was not there has missed no work');
         $this->as($this->world->teacher)->refused(404, 'POST', '/room-questions', ['itemId' => $this->world->classId, 'requestId' => '0190a0a0-0000-7000-8000-0000000000b8'] + $ask);
     }
 

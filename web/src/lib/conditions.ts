@@ -62,6 +62,7 @@ export const PLAIN_CONDITIONS: Schemas['Conditions'] = {
   wholePage: false,
   inOrder: false,
   pasting: true,
+  inRoom: false,
 }
 
 /** In which manner the questions are met. */

@@ -39,7 +39,8 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
             WHERE handout_id = h.id AND student_id = h.student_id ORDER BY attempt DESC LIMIT 1) s ON true
             WHERE h.student_id = :who AND h.visible ORDER BY coalesce(h.opens_at, h.made_at) DESC, h.id LIMIT '.self::MOST, ['who' => $studentId]);
 
-        return array_map(static function (array $r) use ($now): OwnWorkRowView {
+        $own = [];
+        foreach ($rows as $r) {
             $conditions = Conditions::fromArray(Json::decode($r['conditions']));
             $window = HandoutReader::window($r);
             $seconds = $conditions->secondsFor(RosterList::support($r['support']));
@@ -47,7 +48,11 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
             $isMarked = $state === SittingState::Marked || $state === SittingState::Returned;
             $isTold = $isMarked && $conditions->feedback->tells(Told::Marks, ToldFrom::reached($state, $r['closed_since'] === true));
 
-            return new OwnWorkRowView(
+            // A lesson that is over is no work that somebody owes who was not there.
+            if ($conditions->inRoom && $state === SittingState::Expected && $window->isClosedAt($now)) {
+                continue;
+            }
+            $own[] = new OwnWorkRowView(
                 $r['id'],
                 $r['title'],
                 self::status($state, $window, $now),
@@ -61,7 +66,9 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
                 $isTold ? self::inWords($r['marks']) : null,
                 $isTold ? self::inWords($r['possible']) : null,
             );
-        }, $rows);
+        }
+
+        return $own;
     }
 
     private static function inWords(?string $marks): ?string

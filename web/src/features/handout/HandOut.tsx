@@ -236,6 +236,11 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
                 onChange={(on) => setConditions({ ...conditions, shuffleOptions: on })}
               />
               <Tick
+                label="In the room: who was not there has missed no work"
+                checked={conditions.inRoom}
+                onChange={(on) => setConditions({ ...conditions, inRoom: on })}
+              />
+              <Tick
                 label="Pasting into answers is off"
                 checked={!conditions.pasting}
                 onChange={(off) => setConditions({ ...conditions, pasting: !off })}

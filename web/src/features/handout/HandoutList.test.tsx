@@ -24,6 +24,7 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
     wholePage: false,
     inOrder: false,
     pasting: true,
+    inRoom: false,
   },
   visible: true,
   status: 'open',

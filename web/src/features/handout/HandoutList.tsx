@@ -114,6 +114,7 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Attempts', h.conditions.attempts > 1 ? `${h.conditions.attempts}, ${counts(h)}` : '1'],
           ['Questions', h.conditions.shuffleQuestions ? 'differently ordered' : 'in the paper’s order'],
           ['Met', MANNERS.find((m) => m.value === mannerOf(h.conditions))?.label.toLowerCase() ?? ''],
+          ['Where', h.conditions.inRoom ? 'in the room' : 'in the room or at home'],
           ['Pasting', h.conditions.pasting ? 'allowed' : 'off'],
           ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],
           ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],

@@ -5179,6 +5179,7 @@ export interface components {
             wholePage: boolean;
             inOrder: boolean;
             pasting: boolean;
+            inRoom: boolean;
         };
         Picture: {
             file: string;
