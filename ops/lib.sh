@@ -207,7 +207,6 @@ in_node() (
   cp "$shared/secret" "$shared/db-app" "$shared/db-admin" "$STATE/"; ln -sfn "$shared/files" "$STATE/files"
   "$@"
 )
-publish_socket() { echo "$RUN/publish.sock"; }
 start_node() {
   PORT=$(free_port $((PORT + 40))); echo "$PORT" >"$STATE/port"
   instance_env

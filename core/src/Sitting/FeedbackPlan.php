@@ -83,12 +83,6 @@ final readonly class FeedbackPlan
         return in_array(ToldFrom::AtOnce, $this->from, true);
     }
 
-    /** Whether nothing is ever told of how it went. */
-    public function isSilent(): bool
-    {
-        return array_unique(array_values($this->from), SORT_REGULAR) === [ToldFrom::Never];
-    }
-
     /** For the student: what is still to come and when, or '' where nothing is. */
     public function comes(ToldFrom $reached): string
     {

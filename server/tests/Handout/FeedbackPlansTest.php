@@ -58,4 +58,15 @@ final class FeedbackPlansTest extends ApiCase
         self::assertStringStartsWith('Right or wrong and feedback come when everybody is done.', $said->text('handedIn'));
         self::assertStringStartsWith('Marks, the key and the worked answer come', $said->text('closed'));
     }
+
+    public function testAPaperWhoseQuestionsComeBackIsKnown(): void
+    {
+        $this->as($this->world->teacher);
+        $document = $this->world->paperDocument(null, ['returns' => 1, 'credits' => ['1', '1/2']]);
+        $paper = $this->get('POST', '/papers', ['paper' => ['title' => 'Again'] + $document]);
+        $edition = $this->get('POST', '/papers/'.$paper->text('id').'/publish', ['version' => $paper->int('version')])->text('editionId');
+        $said = fn (string $editionId): array => (array) $this->get('POST', '/feedback-plans/read', ['editionId' => $editionId])->at('concerns');
+        self::assertStringContainsString('Missed questions come back here', (string) json_encode($said($edition)));
+        self::assertSame([], $said($this->world->editionId));
+    }
 }

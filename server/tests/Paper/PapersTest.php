@@ -242,20 +242,6 @@ final class PapersTest extends ApiCase
         self::assertSame([], $files->printed($this->world->teacher->teamId, $sound));
     }
 
-    public function testTheListSaysInWhichEditionsStudentsComeBackToWhatWasNotRight(): void
-    {
-        $this->as($this->world->teacher);
-        $document = $this->world->paperDocument(null, ['returns' => 1, 'credits' => ['1', '1/2']]);
-        $paper = $this->get('POST', '/papers', ['paper' => ['title' => 'Again'] + $document]);
-        self::assertSame([false, false], $this->get('GET', '/papers')->column('papers', 'returns'), 'a draft hands nothing out');
-        $this->get('POST', '/papers/'.$paper->text('id').'/publish', ['version' => $paper->int('version')]);
-        $rows = $this->get('GET', '/papers');
-        self::assertEqualsCanonicalizing(
-            [['Again', true], ['Heights of tide', false]],
-            array_map(null, $rows->column('papers', 'title'), $rows->column('papers', 'returns')),
-        );
-    }
-
     public function testAPaperPutAwayComesBack(): void
     {
         $this->get('DELETE', $this->path);

@@ -39,14 +39,13 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
     /** @return list<PaperRowView> the latest first */
     public function all(string $teamId): array
     {
-        /** @var list<array{id: string, title: string, updated_at: string, version: int, updater: string, sections: int, questions: int, edition_id: string|null, edition: int|null, ahead: bool|null, returns: bool}> $rows */
+        /** @var list<array{id: string, title: string, updated_at: string, version: int, updater: string, sections: int, questions: int, edition_id: string|null, edition: int|null, ahead: bool|null}> $rows */
         $rows = $this->rows("SELECT p.id, p.title, p.updated_at, p.version, s.name AS updater,
             jsonb_array_length(p.content -> 'sections') AS sections,
                 (SELECT count(*) FROM jsonb_path_query(p.content, '$.sections[*].entries[*] ? (@.kind == \"question\")')) AS questions,
-                e.id AS edition_id, e.number AS edition, e.of_version < p.version OR ".BankChanges::SOME." AS ahead,
-                COALESCE((e.content #>> '{paper,mastery,returns}')::int > 0, false) AS returns
-            FROM paper p JOIN ".StaffList::NAMES.' s ON s.id = p.updated_by
-            LEFT JOIN LATERAL (SELECT id, number, of_version, content FROM edition WHERE paper_id = p.id
+                e.id AS edition_id, e.number AS edition, e.of_version < p.version OR ".BankChanges::SOME.' AS ahead
+            FROM paper p JOIN '.StaffList::NAMES.' s ON s.id = p.updated_by
+            LEFT JOIN LATERAL (SELECT id, number, of_version FROM edition WHERE paper_id = p.id
             ORDER BY number DESC LIMIT 1) e ON true
             WHERE p.team_id = :team AND p.archived_at IS NULL ORDER BY p.updated_at DESC, p.id', ['team' => $teamId]);
         $handouts = $this->handouts->byPaper(array_column($rows, 'id'));
@@ -60,7 +59,6 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
             $r['edition_id'],
             $r['edition'],
             $r['ahead'] ?? false,
-            $r['returns'],
             $handouts[$r['id']] ?? 0,
             $r['updater'],
             Moment::iso($r['updated_at']),

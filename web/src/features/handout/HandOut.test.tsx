@@ -14,7 +14,6 @@ const paper = (title: string, editionId: string | null) => ({
   editionId,
   edition: editionId ? 2 : null,
   ahead: false,
-  returns: false,
   handouts: 0,
   updatedBy: 'Maren',
   updatedAt: '',

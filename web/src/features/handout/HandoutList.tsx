@@ -113,7 +113,7 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Closes', h.closedAt ? moment(h.closedAt) : h.closesAt ? moment(h.closesAt) : 'when you close it'],
           ['Attempts', h.conditions.attempts > 1 ? `${h.conditions.attempts}, ${counts(h)}` : '1'],
           ['Questions', h.conditions.shuffleQuestions ? 'differently ordered' : 'in the paper’s order'],
-          ['Met', MANNERS.find((m) => m.value === mannerOf(h.conditions))?.label.toLowerCase() ?? ''],
+          ['Shown', MANNERS.find((m) => m.value === mannerOf(h.conditions))?.label.toLowerCase() ?? ''],
           ['Where', h.conditions.inRoom ? 'in the room' : 'in the room or at home'],
           ['Pasting', h.conditions.pasting ? 'allowed' : 'off'],
           ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],

@@ -27,7 +27,7 @@ export function TellingRail({
             aria-label="Show what a student sees when the work is"
             value={at}
             onValueChange={(moment) => moment && onAt(moment as Moment)}
-            className={'ml-32 grid grid-cols-5'}
+            className="ml-32 grid grid-cols-5"
           >
             {MOMENTS.map((m) => (
               <ToggleGroup.Item

@@ -148,6 +148,21 @@ describe('Questions in order', () => {
     sit({ ...three, at: 'e1', steps: [step(1, left), step(2, left), step(3)] })
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('3')
   })
+
+  it('lead to the end after a reload where all are left', () => {
+    const left = { settled: true, open: false }
+    sit({ ...three, at: 'e1', steps: [step(1, left), step(2, left)] })
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2')
+    expect(button('Look over')).toBeTruthy()
+  })
+})
+
+describe('A part with nothing in it', () => {
+  it('is left by the student, never by itself', () => {
+    sit({ steps: [], mayGoOn: true })
+    expect(button('Go on')).toBeTruthy()
+    expect(done).not.toContain('go on')
+  })
 })
 
 describe('Pasting', () => {

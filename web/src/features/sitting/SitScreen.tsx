@@ -75,7 +75,9 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     const was = here.findIndex((s) => s.entry === view.at)
     // What was left for good is not come back to.
     const left = view.inOrder && here[was]?.settled
-    return Math.max(0, left ? here.findIndex((s) => s.open) : was)
+    if (!left) return Math.max(0, was)
+    const next = here.findIndex((s) => s.open)
+    return next < 0 ? here.length - 1 : next
   })
   /** where the student wants to be on a page of many questions; counted, so that the same place can be wanted again */
   const [jump, setJump] = useState(0)
@@ -149,10 +151,10 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
   const end = () => (view.mayGoOn && !questions.some((s) => s.open) ? void driver.goOn() : setOver(true))
   const forward = () => (last ? end() : turn(at + 1))
   // In order, an answer is settled first; the student goes on when it is.
-  const leaving = useRef('')
+  const leaving = useRef<string | null>(null)
   useEffect(() => {
     if (leaving.current !== keyOfStep || step?.open) return
-    leaving.current = ''
+    leaving.current = null
     forward()
   })
   const next = () => {

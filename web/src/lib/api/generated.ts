@@ -3560,7 +3560,6 @@ export interface components {
             editionId: string | null;
             edition: number | null;
             ahead: boolean;
-            returns: boolean;
             handouts: number;
             updatedBy: string;
             updatedAt: string;

@@ -9,7 +9,6 @@ final readonly class PaperRowView
     /**
      * @param string|null $editionId the latest edition, which can be handed out
      * @param bool        $ahead     the draft has changed since that edition
-     * @param bool        $returns   in that edition students come back to what was not right
      * @param int         $remarks   of colleagues, that are open
      */
     public function __construct(
@@ -20,7 +19,6 @@ final readonly class PaperRowView
         public ?string $editionId,
         public ?int $edition,
         public bool $ahead,
-        public bool $returns,
         public int $handouts,
         public string $updatedBy,
         public string $updatedAt,
