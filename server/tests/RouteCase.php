@@ -101,6 +101,10 @@ abstract class RouteCase extends ApiCase
         [$call, $note] = ['0190a0a0-0000-7000-8000-0000000000e1', '0190a0a0-0000-7000-8000-0000000000e2'];
         $this->get('PUT', "/me/sittings/$sitting/call", ['id' => $call, 'words' => 'SECRET trouble']);
         $this->as($world->teacher)->get('POST', "/handouts/$handout/notes", ['id' => $note, 'student' => $ada->id, 'words' => 'Look at the log.']);
+        [$help, $line] = ['0190a0a0-0000-7000-8000-0000000000e5', '0190a0a0-0000-7000-8000-0000000000e6'];
+        $this->get('POST', "/sittings/$sitting/helps", ['id' => $help, 'entry' => 'e-text', 'helper' => $world->students['Cleo Marsh']->id]);
+        $this->as($world->students['Cleo Marsh'])->get('PUT', "/me/sittings/$handedIn/help");
+        $this->get('POST', "/me/sittings/$handedIn/help", ['id' => $line, 'words' => 'SECRET words of Cleo']);
         $this->as($ada);
 
         $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];
@@ -128,7 +132,7 @@ abstract class RouteCase extends ApiCase
         return [
             'plan' => $this->get('POST', '/feedback-plans', ['name' => 'Marks on Friday'])->text('plans.0.id'),
             'group' => $group, 'elsewhere' => $this->get('POST', '/classes', ['name' => '8 Elsewhere'])->text('id'),
-            'call' => $call, 'note' => $note, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
+            'call' => $call, 'note' => $note, 'help' => $help, 'line' => $line, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
             'handout' => $handout, 'untouched' => $world->handOut(), 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
@@ -252,6 +256,8 @@ abstract class RouteCase extends ApiCase
             'POST /handouts/{handout}/hold' => ['words' => 'Eyes up.'],
             'POST /handouts/{handout}/notes' => ['id' => '0190a0a0-0000-7000-8000-0000000000e3', 'words' => 'Five more minutes.'],
             'PUT /me/sittings/{sitting}/call' => ['id' => '0190a0a0-0000-7000-8000-0000000000e4', 'kind' => 'look'],
+            'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
+            'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],
             'PUT /second-marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0]],
             'POST /handouts/{handout}/keys/{entry}/preview' => ['accept' => ['text' => 'Rocks']],

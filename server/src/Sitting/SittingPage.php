@@ -17,6 +17,7 @@ use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Paper\Api\View\PlacedSourceView;
 use ChalkLadder\Server\Sitting\Api\View\CallView;
 use ChalkLadder\Server\Sitting\Api\View\NoteView;
+use ChalkLadder\Server\Sitting\Api\View\OwnHelpView;
 use ChalkLadder\Server\Sitting\Api\View\PictureView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\SkillView;
@@ -49,6 +50,7 @@ final readonly class SittingPage
         ?CallView $call = null,
         array $notes = [],
         array $pictures = [],
+        ?OwnHelpView $help = null,
     ): SittingView {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -156,6 +158,7 @@ final readonly class SittingPage
             $state === SittingState::Open ? $sitting->secondsLeft($this->clock->now()) : null,
             $call,
             $notes,
+            $help,
             $live,
         );
     }

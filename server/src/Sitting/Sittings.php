@@ -57,6 +57,7 @@ final readonly class Sittings
         private Playing $playing,
         private Talk $talk,
         private ClassPicture $picture,
+        private Helping $helping,
         private WorkList $list,
         private Handouts $handouts,
         private Students $students,
@@ -396,6 +397,7 @@ final readonly class Sittings
             $working ? $this->talk->call($id) : null,
             $working ? $this->talk->notes($id) : [],
             $sitting->tells(Told::ClassPicture) ? $this->picture->of($sitting->handoutId) : [],
+            $this->helping->seen($who->teamId, $sitting),
         );
     }
 }

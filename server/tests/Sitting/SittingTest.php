@@ -70,6 +70,9 @@ final class SittingTest extends ApiCase
         ]);
         $see('PUT', '/me/sittings/{id}/call', $id, ['id' => '0190a0a0-0000-7000-8000-0000000000f4', 'entry' => 'e-text']);
         $see('DELETE', '/me/sittings/{id}/call', $id);
+        foreach (['PUT', 'POST', 'DELETE'] as $method) {
+            $see($method, '/me/sittings/{id}/help', $id, $method === 'POST' ? ['id' => $id, 'words' => 'Which key?'] : null);
+        }
         foreach ([1, 2] as $visit) {
             foreach (self::ANSWERS as $entry => $value) {
                 $see(

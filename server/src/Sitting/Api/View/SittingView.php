@@ -58,6 +58,7 @@ final readonly class SittingView
         public ?int $secondsLeft = null,
         public ?CallView $call = null,
         public array $notes = [],
+        public ?OwnHelpView $help = null,
         public int $live = 0,
     ) {
     }
