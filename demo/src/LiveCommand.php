@@ -10,6 +10,7 @@ use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
+use ChalkLadder\Server\Roster\StudentUser;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -53,6 +54,7 @@ final class LiveCommand extends Command
         $handout = $this->liveHandout();
         $slugs = $this->slugs($handout);
         $students = $this->people->students();
+        $users = array_map(static fn (array $s): StudentUser => $s['user'], $students);
         $expected = $this->reader->studentsOf($handout);
         usort($expected, static fn (string $a, string $b): int => md5($a) <=> md5($b));
         // Two never come; the others begin one after the other, each at an own speed.
@@ -74,6 +76,7 @@ final class LiveCommand extends Command
             try {
                 $more = $this->sitter->step($student['sim'], $student['user'], $handout, $slugs, ++$counter);
                 $this->sitter->perhapsCall($student['sim'], $student['user'], $handout);
+                $this->sitter->talk($users, $student['user']->teamId, $handout);
             } catch (Problem $problem) {
                 // Held, they go on later; closed, or handed in already, they are done.
                 $more = $this->sitter->isAtWork($student['user'], $handout);

@@ -14,6 +14,8 @@ use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
+use ChalkLadder\Server\Sitting\Helping;
+use ChalkLadder\Server\Sitting\ReadModel\Helps;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\Talk;
 use ChalkLadder\Server\Sitting\ReadModel\WorkList;
@@ -27,6 +29,13 @@ final readonly class Sitter
     /** How likely somebody asks after a step. */
     private const CALLS = 0.08;
     private const CALLED = ['Do I take it away from high or low?', 'Which hour is the third?', '', 'Is it metres or feet?'];
+    /** What a helper and who is helped say in turn; a name of the helper goes into one. */
+    private const TALK = [
+        'What have you tried so far?',
+        'I took one from the other, but it came out below nought.',
+        'Which of the two is the higher one?',
+        'Oh, the wrong way round! Is that you, %s?',
+    ];
 
     public function __construct(
         private Sittings $sittings,
@@ -34,6 +43,8 @@ final readonly class Sitter
         private WorkList $list,
         private Talk $talk,
         private Talking $talking,
+        private Helping $helping,
+        private Helps $helps,
         private Scenario $scenario,
         private Handwork $handwork,
     ) {
@@ -104,6 +115,30 @@ final readonly class Sitter
                 $this->sittings->show($user, $open)->at ?? '',
                 $words,
             ));
+        }
+    }
+
+    /**
+     * Two who were brought together talk: the helper says yes, then they take turns.
+     *
+     * @param array<string, StudentUser> $users by id
+     */
+    public function talk(array $users, string $teamId, string $handoutId): void
+    {
+        foreach ($this->helping->ofHandout($teamId, $handoutId) as $help) {
+            $turn = count($help->lines);
+            [$helper, $helped] = [$users[$help->helperId] ?? null, $users[$help->helpedId] ?? null];
+            if ($help->state === 'over' || $turn >= count(self::TALK) || $helper === null || $helped === null) {
+                continue;
+            }
+            $who = $turn % 2 === 0 ? $helper : $helped;
+            $sitting = $this->helps->sittings($handoutId, [$who->id])[0] ?? '';
+            if ($help->state === 'asked') {
+                $this->helping->take($helper, $sitting);
+            } else {
+                $words = sprintf(self::TALK[$turn], explode(' ', $helper->name)[0]);
+                $this->helping->say($who, $sitting, Uuid::v7()->toRfc4122(), $words);
+            }
         }
     }
 

@@ -137,3 +137,56 @@ test('a question that is mended while it is sat reaches who has answered it, and
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(phone.getByText('Look at the tide pole.')).toHaveCount(0)
 })
+
+test('a student helps another under another name, and a name that is typed waits for the teacher', async ({
+  browser,
+  page,
+}) => {
+  await signIn(page, 'Maren Ostrander')
+  const room = await classOf(page, '8 Dotterel', NAMES)
+  await paperOf(page, 'A paper to help with')
+  const handout = await handTo(page, room.id, 'A paper to help with')
+  const begun = async (name: string) => {
+    const phone = await onPhone(browser)
+    await join(phone, room.code, name, room.pins[name] ?? '')
+    await phone.getByRole('button', { name: 'Begin' }).click()
+    await expect(phone.getByRole('radio').first()).toBeVisible()
+    return phone
+  }
+  const [ada, ben] = [await begun('Ada Lind'), await begun('Ben Roe')]
+  await ben.getByText('3.8 m').click()
+  await kept(ben)
+  await ada.getByRole('button', { name: 'Ask your teacher' }).click()
+  await ada.getByRole('button', { name: 'Ask', exact: true }).click()
+
+  await page.goto(`/lookout/${handout}`)
+  await page.getByRole('button', { name: 'Find help for Ada Lind' }).click()
+  await page.getByRole('button', { name: 'Ask Ben Roe' }).click()
+  await ben.getByRole('button', { name: 'Yes, show me' }).click()
+  await expect(ben.getByRole('dialog').getByText('How far does the tide fall?')).toBeVisible()
+  await ben.getByLabel('Say').fill('Which is higher?')
+  await axeClean(ben)
+  await ben.keyboard.press('Enter')
+
+  await ada.getByRole('button', { name: 'Read and write' }).click()
+  const talk = ada.getByRole('dialog')
+  await expect(talk).toContainText('Which is higher?')
+  await ada.getByLabel('Say').fill('are you ben')
+  await ada.keyboard.press('Enter')
+  await expect(talk).toContainText('There may be a name in this.')
+  const helps = page.getByRole('heading', { name: 'Students help' }).locator('..')
+  await expect(helps).toContainText('held back: a name')
+  await axeClean(page)
+  await expect(ben.getByRole('dialog')).not.toContainText('are you ben')
+  await helps.getByRole('button', { name: 'Let it through' }).click()
+  await expect(ben.getByRole('dialog')).toContainText('are you ben')
+  expect(await ben.getByRole('dialog').textContent()).not.toContain('Ada')
+
+  // Whoever is helped has had enough.
+  await ada.getByRole('button', { name: 'I need no more help' }).click()
+  await expect(ben.getByRole('dialog')).toHaveCount(0)
+  await expect(
+    ben.getByText('The help is over. You can go on by yourself, or ask your teacher.', { exact: true }),
+  ).toBeVisible()
+  await expect(helps).toContainText('1 help over')
+})

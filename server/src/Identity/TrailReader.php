@@ -127,6 +127,7 @@ final readonly class TrailReader
             'add students class' => ['added '.($number('count') === 1 ? '1 student' : $number('count').' students').' to', ''],
             'print slips class' => ['laid out slips with PINs for', ''],
             'reset PIN student' => ['reset the PIN of', ''],
+            'ask to help student' => ['asked', 'to help another student'],
             'leave student' => ['took', 'out of '.$name('class')],
             'take over student' => ['took', 'into '.$name('class')],
             'change teachers class' => ['changed whose class it is:', ''],

@@ -6,11 +6,15 @@ export type ToStaff =
   | { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
   /** something that concerns many: everything is to be looked at anew */
   | { n: number; kind: 'look' }
+  /** of students who help one another */
+  | { n: number; kind: 'helps' }
 /** What its students are told. A hold and a release of all say all there is to them; the others are reasons to look anew. */
 export type ToStudents =
   | { n: number; kind: 'closed' | 'reopened' | 'returned' | 'look' }
   | { n: number; kind: 'hold'; words: string }
   | { n: number; kind: 'release' }
+  /** @property to the sittings of the two who help and are helped */
+  | { n: number; kind: 'help'; to: string[] }
 
 export type LiveState = 'live' | 'asking' | 'lost'
 

@@ -89,6 +89,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   secondsLeft: null,
   call: null,
   notes: [],
+  help: null,
   handedInAt: null,
   skills: [],
   live: 0,

@@ -10,12 +10,15 @@ export function Calls({
   nameOf,
   onOpen,
   onSettle,
+  onHelp,
 }: {
   rows: Row[]
   columns: Schemas['LookoutColumnView'][]
   nameOf: (row: Row) => string
   onOpen: (studentId: string) => void
   onSettle: (row: Row) => void
+  /** finds somebody to help with the question they are stuck on */
+  onHelp: (row: Row) => void
 }) {
   const waiting = rows
     .filter(calling)
@@ -31,9 +34,16 @@ export function Calls({
               <b>{nameOf(row)}</b> <span className="block text-quiet">{said(row, columns)}</span>
               {row.call?.words ? <span className="block break-words">“{row.call.words}”</span> : null}
             </button>
-            <Button size="small" onClick={() => onSettle(row)}>
-              Seen to<span className="sr-only">: {nameOf(row)}</span>
-            </Button>
+            <span className="flex flex-col gap-1">
+              <Button size="small" onClick={() => onSettle(row)}>
+                Seen to<span className="sr-only">: {nameOf(row)}</span>
+              </Button>
+              {row.call?.kind === 'stuck' && row.call.entry ? (
+                <Button size="small" onClick={() => onHelp(row)}>
+                  Find help<span className="sr-only"> for {nameOf(row)}</span>
+                </Button>
+              ) : null}
+            </span>
           </li>
         ))}
       </ul>

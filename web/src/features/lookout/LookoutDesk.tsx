@@ -17,6 +17,7 @@ import { Failed, Loading } from '@/ui/States'
 import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { Calls } from './Calls'
+import { Helps } from './Helps'
 import { NoteForm } from './NoteForm'
 import { Picture } from './Picture'
 import { useLookout } from './useLookout'
@@ -28,6 +29,7 @@ import { WorkPanel } from './WorkPanel'
 
 const MendDialog = later(() => import('./MendDialog').then((it) => it.MendDialog))
 
+const HelpDialog = later(() => import('./HelpDialog').then((it) => it.HelpDialog))
 const HoldDialog = later(() => import('./HoldDialog').then((it) => it.HoldDialog))
 
 const LIVE = { live: 'live', asking: 'asking every 2 s', lost: 'connection lost, trying again' }
@@ -47,6 +49,7 @@ export default function LookoutDesk() {
   const [only, setOnly] = useState<Only>('all')
   const room = useRoom(id)
   const [holding, setHolding] = useState(false)
+  const [helped, setHelped] = useState<{ row: Row; entry: string } | null>(null)
   const [chosenId, setOpen] = useState<string | null | undefined>(undefined)
   // A reply in the marking list leads to its sitting.
   const [params, setParams] = useSearchParams()
@@ -169,6 +172,7 @@ export default function LookoutDesk() {
               handout={handout}
               room={room}
               columns={columns}
+              onHelp={(entry) => setHelped({ row: chosen, entry })}
               onClose={() => setOpen(null)}
             />
           ) : (
@@ -179,7 +183,9 @@ export default function LookoutDesk() {
                 nameOf={nameOf}
                 onOpen={setOpen}
                 onSettle={(row) => void room.settle(row, nameOf(row))}
+                onHelp={(row) => setHelped({ row, entry: row.call?.entry ?? '' })}
               />
+              <Helps handoutId={id} rows={all} columns={columns} nameOf={nameOf} room={room} />
               <Splits handoutId={id} columns={columns} rows={all} />
               {closed ? null : (
                 <div className="mt-5">
@@ -247,6 +253,20 @@ export default function LookoutDesk() {
       </Desk>
       {holding ? (
         <HoldDialog whom="all" onHold={(words) => room.hold(null, words, 'All')} onClose={() => setHolding(false)} />
+      ) : null}
+      {helped?.row.sittingId ? (
+        <HelpDialog
+          sitting={helped.row.sittingId}
+          name={nameOf(helped.row)}
+          entry={helped.entry}
+          number={columns.find((c) => c.entry === helped.entry)?.number ?? 0}
+          onAsk={async (helper) => {
+            await room.askToHelp(helped.row.sittingId ?? '', helped.entry, helper)
+            // Whoever is helped has been seen to.
+            if (helped.row.call?.entry === helped.entry) await room.settle(helped.row, nameOf(helped.row))
+          }}
+          onClose={() => setHelped(null)}
+        />
       ) : null}
       {mending ? <MendDialog handoutId={id} onClose={() => setMending(false)} /> : null}
       <Confirm

@@ -23,6 +23,7 @@ export function WorkPanel({
   handout,
   room,
   columns,
+  onHelp,
   onClose,
 }: {
   row: Row
@@ -30,6 +31,8 @@ export function WorkPanel({
   handout: Schemas['HandoutHandoutView']
   room: Room
   columns: Schemas['LookoutColumnView'][]
+  /** finds another student to help with a question */
+  onHelp: (entry: string) => void
   onClose: () => void
 }) {
   const id = row.sittingId ?? ''
@@ -90,6 +93,11 @@ export function WorkPanel({
             >
               {row.held ? 'Release' : 'Hold'}
             </Button>
+            {row.at !== null && columns.some((c) => c.entry === row.at) ? (
+              <Button size="small" onClick={() => onHelp(row.at ?? '')}>
+                Find help with question {columns.find((c) => c.entry === row.at)?.number}
+              </Button>
+            ) : null}
             <Button size="small" disabled={takeIn.isPending} onClick={() => takeIn.mutate()}>
               Take the work in
             </Button>

@@ -18,6 +18,17 @@ export function useRoom(handoutId: string) {
       sorry(thrown)
     }
   }
+  const helpOf = (id: string) => ({ params: { path: { id } } })
+  const helps = async (does: Parameters<typeof take>[0]) => {
+    try {
+      await take(does)
+      await client.invalidateQueries({ queryKey: ['helps', handoutId] })
+      return true
+    } catch (thrown) {
+      sorry(thrown)
+      return false
+    }
+  }
   return {
     /** @param students ids; null for all */
     async hold(students: string[] | null, words: string, whom: string) {
@@ -41,6 +52,20 @@ export function useRoom(handoutId: string) {
           ).catch(sorry),
       })
     },
+    /** A student is asked to help another with a question. */
+    async askToHelp(sitting: string, entry: string, helper: { id: string; name: string }) {
+      const id = crypto.randomUUID()
+      const body = { id, entry, helper: helper.id }
+      await take(api.POST('/api/sittings/{id}/helps', { params: { path: { id: sitting } }, body }))
+      toast(`${helper.name} is asked to help.`, { undo: () => void helps(api.DELETE('/api/helps/{id}', helpOf(id))) })
+      await client.invalidateQueries({ queryKey: ['helps', handoutId] })
+    },
+    async stopHelp(id: string) {
+      if (await helps(api.DELETE('/api/helps/{id}', helpOf(id))))
+        toast('The help is stopped.', { undo: () => void helps(api.POST('/api/helps/{id}/resume', helpOf(id))) })
+    },
+    letThrough: (id: string, line: string) =>
+      helps(api.POST('/api/helps/{id}/lines/{line}/let', { params: { path: { id, line } } })),
     /** Their call has been seen to. */
     async settle(row: Row, name: string) {
       if (!row.sittingId || !row.call) return

@@ -13,6 +13,10 @@ export function useLookout(id: string, onRow?: (row: Row) => void) {
   const live: LiveState = useLive<ToStaff>(
     `/api/handouts/${id}/live`,
     (message) => {
+      if (message.kind === 'helps') {
+        void client.invalidateQueries({ queryKey: ['helps', id] })
+        return
+      }
       if (message.kind === 'look') {
         void client.invalidateQueries({ queryKey: key })
         return
@@ -23,6 +27,7 @@ export function useLookout(id: string, onRow?: (row: Row) => void) {
       onRow?.(message.row)
     },
     async () => {
+      void client.invalidateQueries({ queryKey: ['helps', id] })
       const { data, error } = await snapshot.refetch({ cancelRefetch: true })
       if (error) throw error
       return data?.live ?? 0

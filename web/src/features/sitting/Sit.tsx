@@ -21,6 +21,7 @@ const Returned = later(
   () => import('./Returned').then((it) => it.Returned),
   () => <Loading what="Opening your work" />,
 )
+const Helping = later(() => import('./atWork').then((it) => it.Helping))
 const JoinAgain = lazy(() => import('./JoinAgain'))
 
 type View = Schemas['SittingSittingView']
@@ -78,19 +79,29 @@ export default function Sit() {
     return next.live
   }
   const hear = (message: ToStudents) => {
+    // Two students talk; everybody else's device has nothing to look for.
+    if (message.kind === 'help' && !message.to.includes(id)) return
     const held = message.kind === 'hold' ? message.words : message.kind === 'release' ? null : undefined
     if (held === undefined) return void look().catch(() => undefined)
     setView((old) => old && (old.state === 'open' ? { ...old, hold: held, secondsLeft: null } : old))
   }
+  const helped = useRef(false)
+  const talks = view?.help?.state === 'on'
+  useEffect(() => {
+    if (helped.current && !talks) toast('The help is over. You can go on by yourself, or ask your teacher.')
+    helped.current = talks
+  }, [talks])
   useLive<ToStudents>(view ? `/api/me/sittings/${id}/live` : null, hear, look)
 
   if (error instanceof Problem && error.status === 401) return <ToJoin />
   if (error) return <Failed error={error} retry={() => location.reload()} />
   if (!view) return <Loading what="Opening your work" />
+  const help = view.help ? <Helping view={view} help={view.help} onSeen={setView} /> : null
   if (view.state !== 'open')
     return (
       <MediaProvider value={media}>
         <Returned view={view} onReplied={setView} />
+        {help ? <div className="sticky bottom-0">{help}</div> : null}
       </MediaProvider>
     )
 
@@ -167,6 +178,7 @@ export default function Sit() {
     <>
       <SitScreen
         driver={driver}
+        help={help}
         head={
           <Link to="/my" className="text-blue underline">
             My work

@@ -65,7 +65,7 @@ const SIZES = [18, 21, 25]
 const STORE = 'chalk.size'
 
 /** One thing at a time: read, answer, go on; look over and hand in. */
-export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }) {
+export function SitScreen({ driver, head, help }: { driver: Driver; head?: ReactNode; help?: ReactNode }) {
   const { view, values } = driver
   const pass = view.steps.filter((s) => s.visit === view.visit)
   // A source that some question is read with stands beside it; one that stands alone is a step of its own.
@@ -163,10 +163,14 @@ export function SitScreen({ driver, head }: { driver: Driver; head?: ReactNode }
     leaving.current = keyOfStep
     void driver.settle(step)
   }
-  const notes =
-    view.notes.length > 0 ? (
-      <Notes view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
-    ) : null
+  const notes = (
+    <>
+      {help}
+      {view.notes.length > 0 ? (
+        <Notes view={view} numberOf={(entry) => questions.find((s) => s.entry === entry)?.number} />
+      ) : null}
+    </>
+  )
   const ask = driver.call && (() => setAsking(true))
   /** the questions stand together */
   const together = view.wholePage && !looking

@@ -852,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/helps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["helpAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/hold": {
         parameters: {
             query?: never;
@@ -1230,6 +1246,54 @@ export interface paths {
         get: operations["wallShow"];
         put: operations["wallPut"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/helps/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["helpStop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/helps/{id}/lines/{line}/let": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["helpLetThrough"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/helps/{id}/resume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["helpResume"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1855,6 +1919,22 @@ export interface paths {
         put?: never;
         post: operations["sittingHandIn"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sittings/{id}/help": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["talkHelp"];
+        post: operations["talkSay"];
+        delete: operations["talkLeave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2500,6 +2580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{id}/helpers/{entry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["helpHelpers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{id}/helps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["helpAsk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{id}/reopen": {
         parameters: {
             query?: never;
@@ -3095,6 +3207,11 @@ export interface components {
             now: {
                 [key: string]: number;
             } | null;
+        };
+        LookoutHelpInput: {
+            id?: string;
+            entry?: string;
+            helper?: string;
         };
         LookoutLookoutView: {
             live: number;
@@ -4324,6 +4441,41 @@ export interface components {
             words: string;
             madeAt: string;
         };
+        SittingHelpLineInput: {
+            id?: string;
+            words?: string;
+        };
+        SittingHelpLineView: {
+            id: string;
+            byHelper: boolean;
+            words: string;
+            saidAt: string;
+            held: string | null;
+            let: boolean;
+        };
+        SittingHelpView: {
+            id: string;
+            entry: string;
+            helpedId: string;
+            helpedAs: string;
+            helperId: string;
+            helperAs: string;
+            state: string;
+            overBy: string | null;
+            askedAt: string;
+            lines: components["schemas"]["SittingHelpLineView"][];
+        };
+        SittingHelperView: {
+            id: string;
+            name: string;
+            done: boolean;
+        };
+        SittingHelpersView: {
+            helpers: components["schemas"]["SittingHelperView"][];
+        };
+        SittingHelpsView: {
+            helps: components["schemas"]["SittingHelpView"][];
+        };
         SittingHintInput: {
             entry?: string;
             try?: number;
@@ -4340,6 +4492,16 @@ export interface components {
             entry: string | null;
             words: string;
             madeAt: string;
+        };
+        SittingOwnHelpView: {
+            id: string;
+            isHelper: boolean;
+            state: string;
+            you: string;
+            other: string;
+            number: number;
+            face: components["schemas"]["Face"] | null;
+            lines: components["schemas"]["SittingHelpLineView"][];
         };
         SittingOwnWorkRowView: {
             handoutId: string;
@@ -4430,6 +4592,7 @@ export interface components {
             secondsLeft: number | null;
             call: components["schemas"]["SittingCallView"] | null;
             notes: components["schemas"]["SittingNoteView"][];
+            help: components["schemas"]["SittingOwnHelpView"] | null;
             live: number;
         };
         SittingSkillView: {
@@ -7816,6 +7979,37 @@ export interface operations {
             };
         };
     };
+    helpAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingHelpsView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     handoutHold: {
         parameters: {
             query?: never;
@@ -8682,6 +8876,94 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LookoutWallView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    helpStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    helpLetThrough: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    helpResume: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -10145,6 +10427,103 @@ export interface operations {
                 "application/json": components["schemas"]["SittingVisitInput"];
             };
         };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingSittingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkHelp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingSittingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkSay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingHelpLineInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingSittingView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    talkLeave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done. */
             200: {
@@ -11715,6 +12094,71 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    helpHelpers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                entry: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingHelpersView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    helpAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutHelpInput"];
+            };
+        };
         responses: {
             /** @description Done; nothing to say. */
             204: {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting\Api\View;
 
+use ChalkLadder\Server\Platform\OpenApi\Shape;
+
 /** Help between two students, as one of them sees it: one question, and what was said. */
 final readonly class OwnHelpView
 {
@@ -22,6 +24,7 @@ final readonly class OwnHelpView
         public string $you,
         public string $other,
         public int $number,
+        #[Shape('Face')]
         public ?array $face,
         public array $lines,
     ) {
