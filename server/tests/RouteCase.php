@@ -256,6 +256,8 @@ abstract class RouteCase extends ApiCase
             'POST /handouts/{handout}/hold' => ['words' => 'Eyes up.'],
             'POST /handouts/{handout}/notes' => ['id' => '0190a0a0-0000-7000-8000-0000000000e3', 'words' => 'Five more minutes.'],
             'PUT /me/sittings/{sitting}/call' => ['id' => '0190a0a0-0000-7000-8000-0000000000e4', 'kind' => 'look'],
+            'PUT /handouts/{handout}/climb' => ['teams' => [['name' => 'Keel', 'students' => [$ids['student']]], ['name' => 'Oar']]],
+            'POST /handouts/{handout}/climb/draw' => ['teams' => 2],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],

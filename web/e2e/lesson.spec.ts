@@ -189,4 +189,20 @@ test('a student helps another under another name, and a name that is typed waits
     ben.getByText('The help is over. You can go on by yourself, or ask your teacher.', { exact: true }),
   ).toBeVisible()
   await expect(helps).toContainText('1 help over')
+
+  // Teams climb: the wall shows them and nobody's name, a student their own.
+  await page.getByRole('button', { name: 'Let teams climb …' }).click()
+  await page.getByRole('radio', { name: '2 teams' }).click()
+  await expect(page.getByRole('dialog').getByRole('region')).toHaveCount(2)
+  await axeClean(page)
+  await page.getByRole('button', { name: 'Let them climb' }).click()
+  await expect(page.getByRole('button', { name: 'Stop the climb' })).toBeVisible()
+  const wall = await page.context().newPage()
+  await wall.goto(`/wall/${handout}`)
+  const teams = wall.getByRole('list', { name: 'Teams that climb, of 1 rung' })
+  await expect(teams).toContainText('1 rung')
+  await axeClean(wall)
+  for (const name of NAMES) await expect(wall.locator('body')).not.toContainText(name)
+  const own = (await ben.getByText(/^You climb with/).textContent())?.match(/with (\w+)/)?.[1] ?? '?'
+  await expect(teams).toContainText(own)
 })

@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Core\Sitting;
 
-/** Names for two students who are not to know each other: things of a harbour, that say nothing of anybody. */
+/** Names for students who are not to be known, or for teams of them: things of a harbour, that say nothing of anybody. */
 final class Aliases
 {
     private const THINGS = ['Anchor', 'Beacon', 'Capstan', 'Davit', 'Ebb', 'Fathom', 'Galley', 'Halyard', 'Inlet', 'Jetty', 'Keel', 'Lantern',
         'Mooring', 'Oar', 'Pebble', 'Quay', 'Rudder', 'Sextant', 'Tiller', 'Winch'];
 
-    /** @return array{string, string} two names, not the same; always the same two for a seed */
-    public static function two(string $seed): array
+    /**
+     * @param int<1, 20> $count
+     *
+     * @return list<string> so many names, no two the same; always the same ones for a seed
+     */
+    public static function some(string $seed, int $count): array
     {
-        $count = count(self::THINGS);
-        $first = crc32($seed) % $count;
-        $other = ($first + 1 + crc32("$seed other") % ($count - 1)) % $count;
+        $drawn = [];
+        foreach (self::THINGS as $thing) {
+            $drawn[$thing] = crc32("$seed $thing");
+        }
+        asort($drawn);
 
-        return [self::THINGS[$first], self::THINGS[$other]];
+        return array_slice(array_keys($drawn), 0, $count);
     }
 }

@@ -141,6 +141,7 @@ final readonly class TrailReader
             'release handout' => ['released '.$students.' in', ''],
             'write handout' => [$line->text('to') === 'all' ? 'wrote to all in' : 'wrote to a student in', ''],
             'take in handout' => ['took in the work of '.$name('student').' in', ''],
+            'begin climb handout' => ['let '.$number('teams').' teams climb in', ''],
             'close handout' => ['closed', ''],
             'reopen handout' => ['opened again', ''],
             'return handout' => ['returned', 'to '.$students],

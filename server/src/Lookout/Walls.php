@@ -14,6 +14,7 @@ use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Lookout\Api\View\HandsView;
 use ChalkLadder\Server\Lookout\Api\View\RoomCountView;
+use ChalkLadder\Server\Lookout\Api\View\WallClimbView;
 use ChalkLadder\Server\Lookout\Api\View\WallOptionView;
 use ChalkLadder\Server\Lookout\Api\View\WallView;
 use ChalkLadder\Server\Lookout\Entity\Wall;
@@ -24,6 +25,7 @@ use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Sitting\Climbs;
 
 /** The wall of a lesson: a question, how it splits, before and after a talk. No name ever stands on it. */
 final readonly class Walls
@@ -33,6 +35,7 @@ final readonly class Walls
         private WallRepository $walls,
         private OneQuestionRows $rows,
         private WallFacts $facts,
+        private Climbs $climbs,
         private Push $push,
         private Transaction $transaction,
     ) {
@@ -78,6 +81,7 @@ final readonly class Walls
             $answeredFirst,
             $hands !== null,
             $keyShown,
+            WallClimbView::of($this->climbs->goingOn($handout)),
         );
     }
 

@@ -79,7 +79,7 @@ final readonly class Helping
             }
             // Written first: nobody helps, or is helped by, two at once.
             $this->transaction->write();
-            [$helped, $helper] = Aliases::two($id);
+            [$helped, $helper] = Aliases::some($id, 2);
             $this->helps->add(new Help(
                 $id,
                 $who->teamId,

@@ -51,6 +51,7 @@ final readonly class SittingPage
         array $notes = [],
         array $pictures = [],
         ?OwnHelpView $help = null,
+        ?string $climbs = null,
     ): SittingView {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -159,6 +160,7 @@ final readonly class SittingPage
             $call,
             $notes,
             $help,
+            $climbs,
             $live,
         );
     }

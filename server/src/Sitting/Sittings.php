@@ -36,6 +36,7 @@ use ChalkLadder\Server\Sitting\Entity\LateResponse;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
 use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\ClassPicture;
+use ChalkLadder\Server\Sitting\ReadModel\ClimbFacts;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -58,6 +59,7 @@ final readonly class Sittings
         private Talk $talk,
         private ClassPicture $picture,
         private Helping $helping,
+        private ClimbFacts $climbs,
         private WorkList $list,
         private Handouts $handouts,
         private Students $students,
@@ -398,6 +400,7 @@ final readonly class Sittings
             $working ? $this->talk->notes($id) : [],
             $sitting->tells(Told::ClassPicture) ? $this->picture->of($sitting->handoutId) : [],
             $this->helping->seen($who->teamId, $sitting),
+            $working ? $this->climbs->teamOf($sitting->handoutId, $who->id) : null,
         );
     }
 }

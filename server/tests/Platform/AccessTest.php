@@ -103,6 +103,8 @@ final class AccessTest extends RouteCase
         'POST /handouts/{handout}/notes' => self::TEAM, 'DELETE /notes/{note}' => self::TEAM,
         'POST /sittings/{sitting}/calls/{call}/settle' => self::TEAM, 'POST /sittings/{sitting}/calls/{call}/unsettle' => self::TEAM,
         'POST /sittings/{sitting}/take-in' => self::TEAM,
+        'GET /handouts/{handout}/climb' => self::TEAM, 'PUT /handouts/{handout}/climb' => self::TEAM,
+        'POST /handouts/{handout}/climb/draw' => self::TEAM, 'DELETE /handouts/{handout}/climb' => self::TEAM,
         'GET /handouts/{handout}/helps' => self::TEAM, 'GET /sittings/{sitting}/helpers/{entry}' => self::TEAM,
         'POST /sittings/{sitting}/helps' => self::TEAM, 'DELETE /helps/{help}' => self::TEAM, 'POST /helps/{help}/resume' => self::TEAM,
         'POST /helps/{help}/lines/{line}/let' => self::TEAM,

@@ -53,6 +53,23 @@ final class ErasingTest extends ApiCase
         $this->refused(401, 'GET', '/me/work');
     }
 
+    public function testWhatWasSaidInALessonGoes(): void
+    {
+        $handout = $this->world->handOut();
+        [$ada, $cleo] = [$this->world->students['Ada Okafor'], $this->world->students['Cleo Marsh']];
+        $this->world->sit('Cleo Marsh', $handout, ['e-text' => ['text' => 'SECRETROCK']]);
+        $sitting = $this->as($ada)->get('POST', "/me/handouts/$handout/open")->text('id');
+        $help = '0190a0a0-0000-7000-8000-000000000b01';
+        $this->as($this->world->teacher)->get('POST', "/sittings/$sitting/helps", ['id' => $help, 'entry' => 'e-text', 'helper' => $cleo->id]);
+        $teams = [['name' => 'Keel', 'students' => [$cleo->id, $ada->id]], ['name' => 'Oar', 'students' => []]];
+        $this->get('PUT', "/handouts/$handout/climb", ['teams' => $teams]);
+
+        self::service(Erasing::class)->erase($this->world->teacher->teamId, $cleo->id);
+
+        self::assertSame([], $this->get('GET', "/handouts/$handout/helps")->list('helps'));
+        self::assertSame([$ada->id], $this->get('GET', "/handouts/$handout/climb")->at('teams.0.students'));
+    }
+
     public function testFilesGoWithTheirBytesUnlessSomebodyElseHasTheSame(): void
     {
         $handout = $this->world->handOut();

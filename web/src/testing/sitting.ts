@@ -90,6 +90,7 @@ export const sitting = (change: Partial<View> = {}): View => ({
   call: null,
   notes: [],
   help: null,
+  climbs: null,
   handedInAt: null,
   skills: [],
   live: 0,

@@ -17,6 +17,7 @@ import { Failed, Loading } from '@/ui/States'
 import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import { Calls } from './Calls'
+import { Climb } from './Climb'
 import { Helps } from './Helps'
 import { NoteForm } from './NoteForm'
 import { Picture } from './Picture'
@@ -192,6 +193,7 @@ export default function LookoutDesk() {
                   <NoteForm label="A note to all" onSend={(words) => room.write([null], words, 'Everybody')} />
                 </div>
               )}
+              {closed ? null : <Climb handoutId={id} rows={snapshot.data.rows} nameOf={nameOf} />}
             </>
           )
         }

@@ -6,6 +6,7 @@ import { useLive, type ToStaff } from '@/lib/live'
 import { Rich } from '@/lib/Rich'
 import { applyTheme } from '@/lib/theme'
 import { Failed, Loading } from '@/ui/States'
+import { WallClimb } from './WallClimb'
 import './wall.css'
 
 type Option = Schemas['LookoutWallOptionView']
@@ -73,12 +74,24 @@ export default function Wall() {
           ) : null}
         </header>
         {w.entry === null ? (
-          <div className="wall-here">
-            <p className="wall-big">
-              {w.joined} <span className="wall-quiet">of {w.expected} here</span>
-            </p>
-            <p className="wall-quiet">{w.done} handed in</p>
-          </div>
+          w.climb ? (
+            <>
+              <WallClimb climb={w.climb} />
+              <footer className="wall-line wall-foot wall-quiet">
+                <span>A rung is one question that all of a team have right.</span>
+                <span className="wall-last">
+                  {w.joined} of {w.expected} here
+                </span>
+              </footer>
+            </>
+          ) : (
+            <div className="wall-here">
+              <p className="wall-big">
+                {w.joined} <span className="wall-quiet">of {w.expected} here</span>
+              </p>
+              <p className="wall-quiet">{w.done} handed in</p>
+            </div>
+          )
         ) : (
           <>
             <h1 className="wall-asks">

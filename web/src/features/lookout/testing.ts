@@ -63,5 +63,6 @@ export const wall = (change: Partial<Schemas['LookoutWallView']> = {}): Schemas[
   answeredFirst: null,
   byHands: false,
   keyShown: false,
+  climb: null,
   ...change,
 })

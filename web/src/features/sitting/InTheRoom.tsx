@@ -8,7 +8,7 @@ type View = Schemas['SittingSittingView']
 /** Told at these many seconds, once each. */
 const TOLD = [300, 60]
 
-/** Time that is set for the work, and a stop by the teacher or by its end. */
+/** Time that is set for the work, the team one climbs with, and a stop by the teacher or by the end of the time. */
 export function InTheRoom({ view }: { view: View }) {
   const left = useTimeLeft(view.secondsLeft, view)
   const told = TOLD.filter((at) => left !== null && left <= at).at(-1)
@@ -18,6 +18,11 @@ export function InTheRoom({ view }: { view: View }) {
     <>
       {left !== null ? (
         <p className="border-b px-4 py-1.5 text-[15px] text-quiet tabular-nums">{leftInWords(left)}</p>
+      ) : null}
+      {view.climbs !== null ? (
+        <p className="border-b px-4 py-1.5 text-[15px] text-quiet">
+          You climb with <b className="text-ink">{view.climbs}</b>: what you have right carries your team up.
+        </p>
       ) : null}
       {view.hold !== null ? (
         <Stop title="Stop and look up">

@@ -210,7 +210,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
             A{size === SIZES.length - 1 ? '−' : '+'}
           </button>
         </header>
-        {view.hold !== null || view.secondsLeft !== null ? <InTheRoom view={view} /> : null}
+        {view.hold !== null || view.secondsLeft !== null || view.climbs !== null ? <InTheRoom view={view} /> : null}
         {view.support ? (
           <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
         ) : null}

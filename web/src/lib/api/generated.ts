@@ -772,6 +772,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handouts/{id}/climb": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climbShow"];
+        put: operations["climbBegin"];
+        post?: never;
+        delete: operations["climbStop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/handouts/{id}/climb/draw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["climbDraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/handouts/{id}/close": {
         parameters: {
             query?: never;
@@ -3184,6 +3216,17 @@ export interface components {
             code: string;
             try: number;
         };
+        LookoutClimbDrawInput: {
+            teams?: number;
+            seed?: string;
+        };
+        LookoutClimbInput: {
+            teams?: components["schemas"]["LookoutClimberInput"][];
+        };
+        LookoutClimberInput: {
+            name?: string;
+            students?: string[];
+        };
         LookoutColumnView: {
             entry: string;
             number: number;
@@ -3306,6 +3349,14 @@ export interface components {
             late: components["schemas"]["LookoutWorkAnswerView"][];
             aside: components["schemas"]["LookoutAsideView"][];
         };
+        LookoutWallClimbView: {
+            length: number;
+            teams: components["schemas"]["LookoutWallClimberView"][];
+        };
+        LookoutWallClimberView: {
+            name: string;
+            rungs: number;
+        };
         LookoutWallInput: {
             entry?: string | null;
             key?: boolean;
@@ -3333,6 +3384,7 @@ export interface components {
             answeredFirst: number | null;
             byHands: boolean;
             keyShown: boolean;
+            climb: components["schemas"]["LookoutWallClimbView"] | null;
         };
         LookoutWorkAnswerView: {
             entry: string;
@@ -4441,6 +4493,19 @@ export interface components {
             words: string;
             madeAt: string;
         };
+        SittingClimbView: {
+            state: string;
+            length: number;
+            teams: components["schemas"]["SittingClimberView"][];
+            tells: boolean;
+        };
+        SittingClimberView: {
+            name: string;
+            students: string[];
+            here: number;
+            rungs: number;
+            past: number | null;
+        };
         SittingHelpLineInput: {
             id?: string;
             words?: string;
@@ -4593,6 +4658,7 @@ export interface components {
             call: components["schemas"]["SittingCallView"] | null;
             notes: components["schemas"]["SittingNoteView"][];
             help: components["schemas"]["SittingOwnHelpView"] | null;
+            climbs: string | null;
             live: number;
         };
         SittingSkillView: {
@@ -7700,6 +7766,138 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    climbShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingClimbView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    climbBegin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutClimbInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingClimbView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    climbStop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingClimbView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    climbDraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutClimbDrawInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingClimbView"];
+                };
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -16,6 +16,7 @@ final readonly class WallView
      * @param list<WallOptionView>  $options none where nothing is picked from
      * @param int                   $answered students who have answered it
      * @param int|null              $answeredFirst at the first count
+     * @param WallClimbView|null    $climb   teams that climb, while they do
      * @param bool                  $byHands hands were raised and counted, instead of what stands on devices
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class WallView
         public ?int $answeredFirst,
         public bool $byHands,
         public bool $keyShown,
+        public ?WallClimbView $climb,
     ) {
     }
 }

@@ -25,6 +25,7 @@ final readonly class SittingView
      * @param int|null       $secondsLeft of the time that is set for the work; null where none is
      * @param CallView|null  $call     what the student asks of the teacher, while it waits
      * @param list<NoteView> $notes    what the teacher has written, the latest first
+     * @param string|null $climbs  the name of the team that the student climbs with
      * @param int            $live     the last message of the channel that this holds; 0 in the answer to an act
      */
     public function __construct(
@@ -59,6 +60,7 @@ final readonly class SittingView
         public ?CallView $call = null,
         public array $notes = [],
         public ?OwnHelpView $help = null,
+        public ?string $climbs = null,
         public int $live = 0,
     ) {
     }
