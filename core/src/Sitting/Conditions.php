@@ -19,6 +19,8 @@ final readonly class Conditions
      * @param bool     $wholePage the questions of a part stand together, as on a worksheet, instead of one at a time
      * @param bool     $inOrder   one after the other: an answer is settled when the student goes on, and there is no way back
      * @param bool     $pasting   what was copied elsewhere may be put into an answer
+     * @param bool     $needsWorking an answer to a question that asks for working is not handed in, or left for good, without it
+     * @param bool     $fullScreen it is sat in full screen, and leaving that is told to the teacher
      * @param bool     $inRoom    it belongs to a lesson: whoever was not there has missed no work
      */
     public function __construct(
@@ -32,6 +34,8 @@ final readonly class Conditions
         public bool $inOrder = false,
         public bool $pasting = true,
         public bool $inRoom = false,
+        public bool $needsWorking = false,
+        public bool $fullScreen = false,
     ) {
         $this->feedback = $feedback ?? FeedbackPlan::onReturn();
     }
@@ -55,6 +59,8 @@ final readonly class Conditions
             $node->bool('inOrder', false),
             $node->bool('pasting', true),
             $node->bool('inRoom', false),
+            $node->bool('needsWorking', false),
+            $node->bool('fullScreen', false),
         );
         if ($conditions->wholePage && $conditions->inOrder) {
             $node->fault('inOrder', 'Questions that stand together on a page have no order that could be kept to.');
@@ -91,6 +97,8 @@ final readonly class Conditions
             'inOrder' => $this->inOrder,
             'pasting' => $this->pasting,
             'inRoom' => $this->inRoom,
+            'needsWorking' => $this->needsWorking,
+            'fullScreen' => $this->fullScreen,
         ];
     }
 }

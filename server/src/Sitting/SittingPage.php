@@ -146,6 +146,8 @@ final readonly class SittingPage
             $conditions->wholePage,
             $conditions->inOrder,
             $conditions->pasting,
+            $conditions->needsWorking,
+            $conditions->fullScreen,
             $state->isOver() ? $conditions->feedback->comes($sitting->reached()) : '',
             $edition->paper()->mastery?->sentence() ?? '',
             $state->isOver() && $sitting->tells(Told::Marks) && $score->waiting === [] ? NumberText::write($score->total) : null,

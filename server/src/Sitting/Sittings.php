@@ -37,6 +37,7 @@ use ChalkLadder\Server\Sitting\Entity\Sitting;
 use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\ClassPicture;
 use ChalkLadder\Server\Sitting\ReadModel\ClimbFacts;
+use ChalkLadder\Server\Sitting\ReadModel\LeftScreens;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -56,6 +57,7 @@ final readonly class Sittings
         private Aside $aside,
         private Editions $editions,
         private Playing $playing,
+        private LeftScreens $left,
         private Talk $talk,
         private ClassPicture $picture,
         private Helping $helping,
@@ -180,15 +182,26 @@ final readonly class Sittings
         return new PlayedView(Watching::of([$this->playing->of($id, $file)])->students[0]['until'] ?? 0.0);
     }
 
+    /** The student is no more in full screen, or was not for so long; told to the teacher where the handout says so. */
+    public function left(StudentUser $who, string $id, string $leave, int $seconds): void
+    {
+        $sitting = $this->reader->ofStudent($who->id, $id);
+        if ($sitting->conditions->fullScreen) {
+            $this->left->keep($id, strtolower($leave), $seconds, $this->clock->now());
+            $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
+        }
+    }
+
     /** Settles one answer, so that the student can be told at once how it stands. */
     public function settle(StudentUser $who, string $id, StepInput $step): SittingView
     {
         $now = $this->clock->now();
 
-        return $this->change($who, $id, static function (Sitting $entity, StoredSitting $sitting) use ($step, $now): void {
+        return $this->change($who, $id, function (Sitting $entity, StoredSitting $sitting) use ($step, $now): void {
             if (!$sitting->conditions->settles()) {
                 throw Problem::conflict('Answers are not settled one by one here.', 'Go on; your answers are kept.');
             }
+            $this->refuseWithoutWorking($sitting, $step->entry);
             $leaves = $sitting->conditions->inOrder && $sitting->own($step->entry, $step->try) !== null;
             $entity->settle($step->entry, $step->try, $leaves ? $now : null);
         });
@@ -210,6 +223,7 @@ final readonly class Sittings
     {
         return $this->change($who, $id, function (Sitting $entity, StoredSitting $sitting) use ($input): void {
             if (count($sitting->walk->visits) === $input->visit && !$sitting->walk->ended) {
+                $this->refuseWithoutWorking($sitting);
                 $outcomes = Answer::outcomes($this->reader->answers($sitting));
                 $entity->goOn($sitting->walk->leave(
                     $sitting->edition->paper(),
@@ -229,6 +243,7 @@ final readonly class Sittings
             if (!$sitting->walk->ended && ($more || count($sitting->walk->visits) !== $input->visit)) {
                 throw Problem::conflict('There is more to do.', 'Go on to the next part first.');
             }
+            $this->refuseWithoutWorking($sitting);
             $entity->handIn(Sitting::BY_STUDENT, self::score($sitting, $this->reader->answers($sitting)), $this->clock->now());
         });
     }
@@ -283,6 +298,34 @@ final readonly class Sittings
             ),
             $input->saves,
         );
+    }
+
+    /**
+     * Where working is wanted, what has an answer and none is not left by its student. A closing time takes it in as it is.
+     *
+     * @param string|null $entry one question alone; null for all of the open pass
+     */
+    private function refuseWithoutWorking(StoredSitting $sitting, ?string $entry = null): void
+    {
+        if (!$sitting->conditions->needsWorking) {
+            return;
+        }
+        $numbers = $sitting->walk->numbers($sitting->edition->paper());
+        $missing = [];
+        foreach ($this->reader->answers($sitting) as $answer) {
+            $asks = $sitting->own($answer->entry, $answer->try)->item->working ?? false;
+            $isMeant = $entry === null ? $sitting->walk->isOpen($answer->entry, $answer->try) : $answer->entry === $entry;
+            if ($asks && $isMeant && !$answer->response->isBlank() && ($answer->working?->isBlank() ?? true)) {
+                $missing[] = $numbers[$answer->entry] ?? 0;
+            }
+        }
+        if ($missing !== []) {
+            sort($missing);
+            throw Problem::conflict(
+                'Your working is still missing at question '.implode(', ', array_unique($missing)).'.',
+                'Draw it or take a photo of it, below your answer.',
+            );
+        }
     }
 
     /** A file that is named in an answer was sent in this sitting. */

@@ -150,7 +150,7 @@ final class AccessTest extends RouteCase
         // The other student is of the same class and may open the same handout, but never this sitting.
         'POST /me/handouts/{handout}/open' => self::STUDENTS,
         'GET /me/sittings/{sitting}' => self::OWN, 'PUT /me/sittings/{sitting}/responses' => self::OWN,
-        'PUT /me/sittings/{last}/played' => self::OWN,
+        'PUT /me/sittings/{last}/played' => self::OWN, 'PUT /me/sittings/{sitting}/left/{call}' => self::OWN,
         'PUT /me/sittings/{sitting}/call' => self::OWN, 'DELETE /me/sittings/{sitting}/call' => self::OWN,
         // Ada is the one who is helped, so a yes is not hers to say.
         'PUT /me/sittings/{sitting}/help' => [401, 409, 404, 401, 401, 401, 401], 'POST /me/sittings/{sitting}/help' => self::OWN,

@@ -48,7 +48,9 @@ final class SittingTest extends ApiCase
         $see = function (string $method, string $route, string $id = '', ?array $body = null) use (&$bodies, &$routes): string {
             $routes["$method /api$route"] = true;
 
-            return $bodies[] = (string) $this->ask($method, str_replace(['{id}', '{upload}', '{page}'], [$id, $id, '1'], $route), $body)->getContent();
+            $path = str_replace(['{id}', '{upload}', '{page}', '{leave}'], [$id, $id, '1', $id], $route);
+
+            return $bodies[] = (string) $this->ask($method, $path, $body)->getContent();
         };
         $see('GET', '/me');
         $see('GET', '/me/work');
@@ -70,6 +72,7 @@ final class SittingTest extends ApiCase
         ]);
         $see('PUT', '/me/sittings/{id}/call', $id, ['id' => '0190a0a0-0000-7000-8000-0000000000f4', 'entry' => 'e-text']);
         $see('DELETE', '/me/sittings/{id}/call', $id);
+        $see('PUT', '/me/sittings/{id}/left/{leave}', $id, ['seconds' => 3]);
         foreach (['PUT', 'POST', 'DELETE'] as $method) {
             $see($method, '/me/sittings/{id}/help', $id, $method === 'POST' ? ['id' => $id, 'words' => 'Which key?'] : null);
         }

@@ -63,6 +63,8 @@ export const PLAIN_CONDITIONS: Schemas['Conditions'] = {
   inOrder: false,
   pasting: true,
   inRoom: false,
+  needsWorking: false,
+  fullScreen: false,
 }
 
 /** In which manner the questions are met. */

@@ -78,6 +78,8 @@ export const sitting = (change: Partial<View> = {}): View => ({
   wholePage: false,
   inOrder: false,
   pasting: true,
+  needsWorking: false,
+  fullScreen: false,
   coming: '',
   rules: '',
   marks: null,

@@ -17,6 +17,7 @@ use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\Api\View\CallView;
+use ChalkLadder\Server\Sitting\ReadModel\LeftScreens;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
 use ChalkLadder\Server\Sitting\ReadModel\Talk;
@@ -24,12 +25,12 @@ use ChalkLadder\Server\Sitting\ReadModel\Talk;
 /**
  * A student each, with their newest attempt: what the Lookout shows.
  *
- * @phpstan-type Row array{student_id: string, extra_minutes: int, held: bool, due_at: string|null, saved_at: string|null, opened_at: string|null, call: string|null, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
+ * @phpstan-type Row array{student_id: string, extra_minutes: int, held: bool, due_at: string|null, saved_at: string|null, opened_at: string|null, call: string|null, away: string, name: string, sitting_id: string|null, state: string, attempt: int, revision: int, at_entry: string|null, walk: string|null, answers: string}
  */
 final readonly class LookoutRows extends ReadModel
 {
     private const ROWS = 'SELECT hs.student_id, hs.extra_minutes, hs.held_at IS NOT NULL AS held, st.name, s.due_at,
-        (SELECT max(r.saved_at) FROM '.SittingTables::RESPONSES.' r WHERE r.sitting_id = s.id) AS saved_at, s.opened_at, '.Talk::OPEN_CALL." AS call, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
+        (SELECT max(r.saved_at) FROM '.SittingTables::RESPONSES.' r WHERE r.sitting_id = s.id) AS saved_at, s.opened_at, '.LeftScreens::LEFT.' AS away, '.Talk::OPEN_CALL." AS call, s.id AS sitting_id, coalesce(s.state, 'expected') AS state,
         coalesce(s.attempt, 0) AS attempt, coalesce(s.revision, 0) AS revision, s.at_entry, s.walk,
             (SELECT coalesce(json_agg(json_build_array(r.entry, r.try, r.verdict, ".SittingTables::CREDIT.",
             r.hand_credit IS NOT NULL, r.hints_opened) ORDER BY r.try), '[]') FROM ".SittingTables::RESPONSES.' r
@@ -102,6 +103,10 @@ final readonly class LookoutRows extends ReadModel
             }
         }
 
+        /** @var array{int, int} $away as the query builds it */
+        $away = Json::decode($r['away']);
+        [$left, $seconds] = $away;
+
         return new RowView(
             $r['student_id'],
             $r['name'],
@@ -121,6 +126,8 @@ final readonly class LookoutRows extends ReadModel
             self::call($r['call']),
             Moment::isoOrNull($r['opened_at']),
             Moment::isoOrNull($r['saved_at'] ?? $r['opened_at']),
+            $left,
+            $seconds,
         );
     }
 }

@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Sitting\Api;
 use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
+use ChalkLadder\Server\Sitting\Api\Input\LeftInput;
 use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -59,6 +60,12 @@ final readonly class SittingController
     public function played(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] PlayedInput $input): PlayedView
     {
         return $this->sittings->played($who, $id, $input);
+    }
+
+    #[Route('/sittings/{id}/left/{leave}', methods: ['PUT'], requirements: ['leave' => Requirement::UUID])]
+    public function left(#[CurrentUser] StudentUser $who, string $id, string $leave, #[MapRequestPayload] LeftInput $input): void
+    {
+        $this->sittings->left($who, $id, $leave, $input->seconds);
     }
 
     #[Route('/sittings/{id}/settle', methods: ['POST'])]

@@ -139,6 +139,8 @@ describe('Handing out', () => {
     await user.keyboard('3')
     await pickFrom(user, screen.getByLabelText('Which counts'), 'the latest')
     await user.click(screen.getByLabelText('Questions in a different order for each student'))
+    await user.click(screen.getByLabelText(/^Working is wanted/))
+    await user.click(screen.getByLabelText(/^In full screen/))
     await pickFrom(user, screen.getByLabelText('Plan'), 'Right or wrong at once')
     await user.click(go())
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/lookout/h1'))
@@ -156,6 +158,8 @@ describe('Handing out', () => {
           shuffleQuestions: true,
           shuffleOptions: true,
           feedback: RIGHT_AT_ONCE,
+          needsWorking: true,
+          fullScreen: true,
         },
       },
     ])

@@ -240,10 +240,22 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
                 checked={conditions.inRoom}
                 onChange={(on) => setConditions({ ...conditions, inRoom: on })}
               />
+            </div>
+            <div>
               <Tick
                 label="Pasting into answers is off"
                 checked={!conditions.pasting}
                 onChange={(off) => setConditions({ ...conditions, pasting: !off })}
+              />
+              <Tick
+                label="Working is wanted: where a question asks for it, nothing is handed in without"
+                checked={conditions.needsWorking}
+                onChange={(on) => setConditions({ ...conditions, needsWorking: on })}
+              />
+              <Tick
+                label="In full screen; whoever leaves it, you are told"
+                checked={conditions.fullScreen}
+                onChange={(on) => setConditions({ ...conditions, fullScreen: on })}
               />
             </div>
           </div>

@@ -25,6 +25,8 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
     inOrder: false,
     pasting: true,
     inRoom: false,
+    needsWorking: false,
+    fullScreen: false,
   },
   visible: true,
   status: 'open',

@@ -116,6 +116,8 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Shown', MANNERS.find((m) => m.value === mannerOf(h.conditions))?.label.toLowerCase() ?? ''],
           ['Where', h.conditions.inRoom ? 'in the room' : 'in the room or at home'],
           ['Pasting', h.conditions.pasting ? 'allowed' : 'off'],
+          ['Working', h.conditions.needsWorking ? 'wanted where a question asks for it' : 'as they like'],
+          ['Full screen', h.conditions.fullScreen ? 'leaving it is told' : 'not asked for'],
           ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],
           ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],
         ]}

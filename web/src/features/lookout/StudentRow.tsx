@@ -39,6 +39,9 @@ export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, 
           <span className="ml-2 text-sm font-semibold text-rust">{row.call.kind === 'look' ? 'look' : 'stuck'}</span>
         ) : null}
         {row.held ? <span className="ml-2 text-sm font-semibold text-blue">held</span> : null}
+        {row.left > 0 ? (
+          <span className="ml-2 text-sm text-blue">left {row.left === 1 ? 'once' : `${row.left} times`}</span>
+        ) : null}
         {row.state === 'expected' ? (
           <span className="ml-2 text-sm text-quiet">not here</span>
         ) : row.state !== 'open' ? (

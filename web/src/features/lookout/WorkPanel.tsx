@@ -112,6 +112,12 @@ export function WorkPanel({
           onClose={() => setHolding(false)}
         />
       ) : null}
+      {row.left > 0 ? (
+        <p className="mb-2 text-[15px]">
+          Left the full screen {row.left === 1 ? 'once' : `${row.left} times`}
+          {row.leftFor > 0 ? `, for ${duration(row.leftFor)} in all` : ''}.
+        </p>
+      ) : null}
       <MoreTime row={row} name={name} handout={handout} />
       {id === '' ? <p className="text-quiet">Has not joined.</p> : null}
       {work.isPending && id ? <Loading /> : null}

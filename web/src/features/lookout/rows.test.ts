@@ -20,6 +20,8 @@ const row = (studentId: string, change: Partial<Row> = {}): Row => ({
   call: null,
   openedAt: null,
   stirredAt: null,
+  left: 0,
+  leftFor: 0,
   ...change,
 })
 

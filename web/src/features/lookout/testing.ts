@@ -21,6 +21,8 @@ export const row = (name: string, change: Partial<Row> = {}): Row => ({
   call: null,
   openedAt: null,
   stirredAt: null,
+  left: 0,
+  leftFor: 0,
   ...change,
 })
 export const snapshot = (rows: Row[], status = 'open') => ({

@@ -4,7 +4,7 @@ import { plural } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
 import type { Driver } from './SitScreen'
-import type { Step, Value } from './store'
+import { keyOf, type Step, type Value } from './store'
 
 type LookProps = {
   driver: Driver
@@ -19,6 +19,13 @@ type LookProps = {
 export function LookOver({ driver, questions, blank, valueOf, onBack, heading }: LookProps) {
   const { view } = driver
   const leave = view.mayGoOn && !view.ended
+  const lacksWorking = (s: Step) =>
+    view.needsWorking &&
+    s.open &&
+    s.face?.asksWorking === true &&
+    !isBlank(valueOf(s)) &&
+    isBlank(driver.workings.get(keyOf(view.id, s.entry, s.try)) ?? s.working)
+  const lacking = questions.filter(lacksWorking)
   useEffect(() => heading.current?.focus(), [heading])
   return (
     <section>
@@ -53,6 +60,7 @@ export function LookOver({ driver, questions, blank, valueOf, onBack, heading }:
                 <b className="w-8 text-right">{s.number}</b>
                 <span className="flex-1">
                   {isBlank(valueOf(s)) ? <span className="text-quiet">no answer yet</span> : 'answered'}
+                  {lacksWorking(s) ? <b className="ml-2 font-semibold">working is missing</b> : null}
                 </span>
                 {s.told?.verdict ? <Bar code={barOf(s.told.verdict)} /> : null}
                 <span className="text-blue underline">{s.open ? 'change' : 'see'}</span>
@@ -60,6 +68,12 @@ export function LookOver({ driver, questions, blank, valueOf, onBack, heading }:
             </li>
           ))}
         </ol>
+      ) : null}
+      {lacking.length > 0 ? (
+        <p className="mt-4">
+          Your teacher wants to see your working: it is still missing at question{' '}
+          {lacking.map((s) => s.number).join(', ')}. Draw it or take a photo of it, below your answer.
+        </p>
       ) : null}
       <div className="mt-6 flex gap-3">
         {onBack ? (
@@ -70,7 +84,7 @@ export function LookOver({ driver, questions, blank, valueOf, onBack, heading }:
         <Button
           kind="do"
           size="large"
-          disabled={driver.busy}
+          disabled={driver.busy || lacking.length > 0}
           onClick={() => void (leave ? driver.goOn() : driver.handIn())}
         >
           {leave ? 'Go on' : 'Hand in'}

@@ -187,3 +187,27 @@ describe('Pasting', () => {
     expect(paste(await screen.findByRole('textbox'))).toBe(false)
   })
 })
+
+describe('Working that is wanted', () => {
+  const asks = () => {
+    const number = view().steps[1] as Step
+    return { ...number, face: number.face && { ...number.face, asksWorking: true }, value: { text: '4' } }
+  }
+
+  it('keeps what has none from being handed in, and says where it is missing', async () => {
+    const user = sit({ needsWorking: true, steps: [asks()] })
+    await user.click(await screen.findByRole('button', { name: 'Look over' }))
+    expect(await screen.findByText('working is missing')).toBeTruthy()
+    expect((screen.getByRole('button', { name: 'Hand in' }) as HTMLButtonElement).disabled).toBe(true)
+  })
+
+  it('is not missed where it is there, or nobody wants it', async () => {
+    const shown = { ...asks(), working: { strokes: [], files: [], text: 'I took low from high.' } }
+    for (const change of [{ needsWorking: true, steps: [shown] }, { steps: [asks()] }]) {
+      const user = sit(change)
+      await user.click((await screen.findAllByRole('button', { name: 'Look over' })).at(-1) as HTMLElement)
+      const handIn = (await screen.findAllByRole('button', { name: 'Hand in' })).at(-1) as HTMLButtonElement
+      expect(handIn.disabled).toBe(false)
+    }
+  })
+})

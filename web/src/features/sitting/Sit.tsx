@@ -21,6 +21,7 @@ const Returned = later(
   () => import('./Returned').then((it) => it.Returned),
   () => <Loading what="Opening your work" />,
 )
+const FullScreen = later(() => import('./atWork').then((it) => it.FullScreen))
 const Helping = later(() => import('./atWork').then((it) => it.Helping))
 const JoinAgain = lazy(() => import('./JoinAgain'))
 
@@ -176,6 +177,7 @@ export default function Sit() {
   }
   return (
     <>
+      {view.fullScreen ? <FullScreen sitting={id} /> : null}
       <SitScreen
         driver={driver}
         help={help}

@@ -1988,6 +1988,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/sittings/{id}/left/{leave}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["sittingLeft"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/sittings/{id}/live": {
         parameters: {
             query?: never;
@@ -3329,6 +3345,8 @@ export interface components {
             call: components["schemas"]["SittingCallView"] | null;
             openedAt: string | null;
             stirredAt: string | null;
+            left: number;
+            leftFor: number;
         };
         LookoutShiftView: {
             toKey: number;
@@ -4552,6 +4570,9 @@ export interface components {
             counter: number;
             fate: string;
         };
+        SittingLeftInput: {
+            seconds?: number;
+        };
         SittingNoteView: {
             id: string;
             entry: string | null;
@@ -4644,6 +4665,8 @@ export interface components {
             wholePage: boolean;
             inOrder: boolean;
             pasting: boolean;
+            needsWorking: boolean;
+            fullScreen: boolean;
             coming: string;
             rules: string;
             marks: string | null;
@@ -5408,6 +5431,8 @@ export interface components {
             inOrder: boolean;
             pasting: boolean;
             inRoom: boolean;
+            needsWorking: boolean;
+            fullScreen: boolean;
         };
         Picture: {
             file: string;
@@ -10766,6 +10791,40 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SittingSittingView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sittingLeft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                leave: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SittingLeftInput"];
+            };
+        };
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {

@@ -18,6 +18,8 @@ final readonly class RowView
      * @param CallView|null           $call   what they ask of the teacher, while it waits
      * @param string|null             $openedAt when they began
      * @param string|null             $stirredAt when they last entered something, or began
+     * @param int                     $left   how often they left the full screen, where that is told
+     * @param int                     $leftFor seconds in all
      */
     public function __construct(
         public string $studentId,
@@ -38,6 +40,8 @@ final readonly class RowView
         public ?CallView $call,
         public ?string $openedAt,
         public ?string $stirredAt,
+        public int $left,
+        public int $leftFor,
     ) {
     }
 }

@@ -18,6 +18,8 @@ final readonly class SittingView
      * @param bool           $wholePage the questions of a part stand together on pages
      * @param bool           $inOrder  an answer is settled when the student goes on, and there is no way back
      * @param bool           $pasting  what was copied elsewhere may be put into an answer
+     * @param bool $needsWorking where a question asks for working, an answer is not handed in without it
+     * @param bool $fullScreen it is sat in full screen, and leaving that is told
      * @param string         $coming   what is still to be told of work that is in, and when, or ''
      * @param string         $rules    the mastery rule in one sentence, or ''
      * @param list<SkillView> $skills  how the student stands with each, where the mastery rule counts skills
@@ -46,6 +48,8 @@ final readonly class SittingView
         public bool $wholePage,
         public bool $inOrder,
         public bool $pasting,
+        public bool $needsWorking,
+        public bool $fullScreen,
         public string $coming,
         public string $rules,
         public ?string $marks,
