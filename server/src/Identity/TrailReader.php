@@ -128,6 +128,8 @@ final readonly class TrailReader
             'print slips class' => ['laid out slips with PINs for', ''],
             'reset PIN student' => ['reset the PIN of', ''],
             'ask to help student' => ['asked', 'to help another student'],
+            'put together student' => ['put the record of '.$line->text('from').' together with', ''],
+            'part student' => ['parted the record of '.$line->text('from').' again from', ''],
             'leave student' => ['took', 'out of '.$name('class')],
             'take over student' => ['took', 'into '.$name('class')],
             'change teachers class' => ['changed whose class it is:', ''],

@@ -104,7 +104,7 @@ final readonly class Places
 
     private static function mustBeFree(SchoolClass $class, Student $student): void
     {
-        if ($student->isErased()) {
+        if ($student->isGone()) {
             throw Problem::notFound('The student');
         }
         if ($class->hasAnother($student, $student->nameFolded())) {

@@ -104,7 +104,7 @@ class SchoolClass implements Root, TeamOwned
     /** @return list<Member> those who have left, by name */
     public function leavers(): array
     {
-        return $this->those(static fn (Member $m): bool => !$m->isHere() && !$m->student()->isErased());
+        return $this->those(static fn (Member $m): bool => !$m->isHere() && !$m->student()->isGone());
     }
 
     /** Whether somebody else who is here goes by a name: with code and PIN it is what one signs in with. */

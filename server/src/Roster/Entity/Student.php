@@ -30,6 +30,10 @@ class Student implements Root, TeamOwned
     #[ORM\Column(type: 'support')]
     protected Support $support;
 
+    /** The student whose double this record was; null for a student of one's own. */
+    #[ORM\Column(name: 'merged_into', type: 'guid', nullable: true)]
+    protected ?string $mergedInto = null;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -99,9 +103,21 @@ class Student implements Root, TeamOwned
         $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
     }
 
-    public function isErased(): bool
+    private function isErased(): bool
     {
         return $this->nameFolded === self::erasedName($this->id);
+    }
+
+    /** Nobody can be meant by this record any more: it was erased, or another student's is theirs. */
+    public function isGone(): bool
+    {
+        return $this->isErased() || $this->mergedInto !== null;
+    }
+
+    /** @param string|null $studentId whose double this record turned out to be; null for nobody's */
+    public function becomes(?string $studentId): void
+    {
+        $this->mergedInto = $studentId;
     }
 
     /** Nobody's name any more, and no way in. */

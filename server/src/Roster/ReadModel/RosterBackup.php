@@ -18,6 +18,7 @@ final readonly class RosterBackup implements TeamTables
         return [
             'class' => 't.team_id = :team',
             'student' => 't.team_id = :team',
+            'student_merge' => 't.team_id = :team',
             'class_group' => 't.class_id IN (SELECT id FROM class WHERE team_id = :team)',
             'class_member' => 't.class_id IN (SELECT id FROM class WHERE team_id = :team)',
         ];

@@ -164,6 +164,12 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
         );
     }
 
+    /** Until the act ends, what refers to a student may point to one whose row comes later. */
+    public function deferWork(): void
+    {
+        $this->run('SET CONSTRAINTS ALL DEFERRED');
+    }
+
     public function isAnywhere(string $studentId): bool
     {
         return $this->row('SELECT 1 FROM class_member WHERE student_id = :id AND left_at IS NULL', ['id' => $studentId]) !== null;

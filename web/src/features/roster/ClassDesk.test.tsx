@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { show } from '@/testing/page'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
 import ClassDesk from './ClassDesk'
@@ -190,6 +190,24 @@ describe('A roster', () => {
     await waitFor(() =>
       expect([bodies('POST', move('c1')), bodies('POST', move('c2'))]).toEqual([[{ to: 'c2' }], [{ to: 'c1' }]]),
     )
+  })
+
+  it('puts two records of one student together, and parts them again', async () => {
+    const at = '/api/students/Ada%20Okafor/merge'
+    vi.spyOn(crypto, 'randomUUID').mockReturnValue('m1' as ReturnType<typeof crypto.randomUUID>)
+    serve({ ...base(), [`POST ${at}`]: null, 'DELETE /api/merges/m1': null })
+    const user = open()
+    await more(user, 'Is here twice')
+    const dialog = within(await screen.findByRole('dialog'))
+    expect((dialog.getByRole('button', { name: 'Keep the other alone' }) as HTMLButtonElement).disabled).toBe(true)
+    await user.click(dialog.getByLabelText('The same person as'))
+    expect(screen.queryByRole('option', { name: 'Ada Okafor' })).toBeNull()
+    await user.click(await screen.findByRole('option', { name: 'Benoît Larsen' }))
+    await user.click(dialog.getByRole('button', { name: 'Keep Benoît Larsen alone' }))
+    await undo(user, 'What Ada Okafor had is Benoît Larsen’s now.')
+    await waitFor(() => expect(sent('DELETE', '/api/merges/m1')).toHaveLength(1))
+    expect(bodies('POST', at)).toEqual([{ id: 'm1', into: 'Benoît Larsen' }])
+    vi.restoreAllMocks()
   })
 
   it('keeps groups: ticked together, changed, taken apart, each with a way back', async () => {

@@ -16,6 +16,7 @@ import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { AddStudents } from './AddStudents'
 import { ClassAside } from './ClassAside'
+import { MergeDialog } from './MergeDialog'
 import { MoveDialog } from './MoveDialog'
 import { Slips } from './Slips'
 import { SupportDialog } from './SupportDialog'
@@ -28,6 +29,7 @@ export default function ClassDesk() {
   const [slips, setSlips] = useState<Schemas['RosterSlipsView'] | null>(null)
   const [renaming, setRenaming] = useState<Renaming | null>(null)
   const [supporting, setSupporting] = useState<Schemas['RosterRosterStudentView'] | null>(null)
+  const [merging, setMerging] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [moving, setMoving] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
   const refresh = () =>
@@ -118,6 +120,7 @@ export default function ClassDesk() {
                           run: () => setRenaming({ student: student.id, name: student.name }),
                         },
                         { id: 'move', label: 'To another class', run: () => setMoving(student) },
+                        { id: 'merge', label: 'Is here twice', run: () => setMerging(student) },
                         { id: 'leave', label: 'Off the roster', run: () => void leave(student) },
                       ]}
                     />
@@ -131,6 +134,14 @@ export default function ClassDesk() {
       <AddStudents classId={id} open={adding} onClose={() => setAdding(false)} onDone={() => void refresh()} />
       {supporting ? (
         <SupportDialog classId={id} student={supporting} onClose={() => setSupporting(null)} onDone={refresh} />
+      ) : null}
+      {merging ? (
+        <MergeDialog
+          student={merging}
+          others={one.data.students.filter((s) => s.id !== merging.id)}
+          onClose={() => setMerging(null)}
+          onDone={refresh}
+        />
       ) : null}
       {moving ? <MoveDialog classId={id} student={moving} onClose={() => setMoving(null)} onDone={refresh} /> : null}
       {renaming ? <RenameDialog classId={id} of={renaming} onClose={() => setRenaming(null)} onDone={refresh} /> : null}
