@@ -16,7 +16,7 @@ final class Version20261128080000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql('ALTER TABLE student ADD merged_into uuid REFERENCES student');
+        $this->addSql('ALTER TABLE student ADD merged_into uuid REFERENCES student DEFERRABLE INITIALLY DEFERRED');
         $this->addSql('CREATE TABLE student_merge (
             id uuid PRIMARY KEY,
             team_id uuid NOT NULL REFERENCES team,

@@ -48,6 +48,13 @@ final class BackupTest extends ApiCase
                 'requestId' => '01900000-0000-7000-8000-000000000009',
             ]]],
         );
+        [$ada, $ben, $cleo] = array_values(array_column($this->world->students, 'id'));
+        $helped = $this->as($this->world->students['Benoît Larsen'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        $this->get('PUT', "/me/sittings/$helped/left/01900000-0000-7000-8000-00000000000a", ['seconds' => 4]);
+        $this->as($this->world->lead)->get('PUT', "/handouts/$handout/climb", ['teams' => [
+            ['name' => 'Keel', 'students' => [$ada]], ['name' => 'Oar', 'students' => [$ben]],
+        ]]);
+        $this->get('POST', "/students/$cleo/merge", ['id' => '01900000-0000-7000-8000-00000000000b', 'into' => $ben]);
         $files = self::service(Files::class);
         $scan = Pdf::read(2, static fn (Content $c): string => $files->keep($team, null, 'scan.pdf', $c));
         $lies = fn (): string => getenv('CHALK_STATE').'/files/'.substr(
