@@ -105,6 +105,10 @@ abstract class RouteCase extends ApiCase
         $this->get('POST', "/sittings/$sitting/helps", ['id' => $help, 'entry' => 'e-text', 'helper' => $world->students['Cleo Marsh']->id]);
         $this->as($world->students['Cleo Marsh'])->get('PUT', "/me/sittings/$handedIn/help");
         $this->get('POST', "/me/sittings/$handedIn/help", ['id' => $line, 'words' => 'SECRET words of Cleo']);
+        $correction = '0190a0a0-0000-7000-8000-0000000000e9';
+        $this->as($world->teacher)->get('POST', "/sittings/$handedIn/corrections", [
+            'id' => $correction, 'entry' => 'e-choice', 'value' => ['options' => ['a']], 'why' => 'SECRET reason of the teacher',
+        ]);
         $merge = '0190a0a0-0000-7000-8000-0000000000e8';
         $double = $this->as($world->teacher)->get('POST', "/classes/$world->classId/roster", ['text' => 'Ada Okafor 2'])->list('students');
         $ids = array_column(array_map(static fn (Json $s): array => ['id' => $s->text('id'), 'name' => $s->text('name')], $double), 'id', 'name');
@@ -136,7 +140,8 @@ abstract class RouteCase extends ApiCase
         return [
             'plan' => $this->get('POST', '/feedback-plans', ['name' => 'Marks on Friday'])->text('plans.0.id'),
             'group' => $group, 'elsewhere' => $this->get('POST', '/classes', ['name' => '8 Elsewhere'])->text('id'),
-            'call' => $call, 'note' => $note, 'merge' => $merge, 'help' => $help, 'line' => $line, 'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
+            'call' => $call, 'note' => $note, 'merge' => $merge, 'correction' => $correction, 'help' => $help, 'line' => $line,
+            'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
             'handout' => $handout, 'untouched' => $world->handOut(), 'sitting' => $sitting, 'last' => $this->open($ada, $other), 'handedIn' => $handedIn,
@@ -263,6 +268,9 @@ abstract class RouteCase extends ApiCase
             'PUT /handouts/{handout}/climb' => ['teams' => [['name' => 'Keel', 'students' => [$ids['student']]], ['name' => 'Oar']]],
             'POST /handouts/{handout}/climb/draw' => ['teams' => 2],
             'POST /students/{student}/merge' => ['id' => $fresh, 'into' => $world->students['Benoît Larsen']->id],
+            'POST /sittings/{handedIn}/corrections' => [
+                'id' => $fresh, 'entry' => 'e-text', 'value' => ['text' => 'rock'], 'why' => 'a slip',
+            ],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],

@@ -130,6 +130,7 @@ final readonly class TrailReader
             'ask to help student' => ['asked', 'to help another student'],
             'put together student' => ['put the record of '.$line->text('from').' together with', ''],
             'part student' => ['parted the record of '.$line->text('from').' again from', ''],
+            'correct student' => ['corrected an answer of', ''],
             'leave student' => ['took', 'out of '.$name('class')],
             'take over student' => ['took', 'into '.$name('class')],
             'change teachers class' => ['changed whose class it is:', ''],

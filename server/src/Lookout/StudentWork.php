@@ -10,11 +10,14 @@ use ChalkLadder\Core\Item\PlainText;
 use ChalkLadder\Core\Item\Rubric;
 use ChalkLadder\Server\Bank\Terms;
 use ChalkLadder\Server\Lookout\Api\View\AsideView;
+use ChalkLadder\Server\Lookout\Api\View\CorrectedView;
 use ChalkLadder\Server\Lookout\Api\View\StudentWorkView;
 use ChalkLadder\Server\Lookout\Api\View\WorkAnswerView;
 use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\CorrectedAnswer;
+use ChalkLadder\Server\Sitting\ReadModel\Corrected;
 use ChalkLadder\Server\Sitting\ReadModel\GivenAnswers;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
@@ -28,6 +31,7 @@ final readonly class StudentWork
         private Students $students,
         private Terms $terms,
         private Editions $editions,
+        private Corrected $corrected,
     ) {
     }
 
@@ -45,7 +49,14 @@ final readonly class StudentWork
         }
         $score = Sittings::score($sitting, $all);
         $answers = $late = [];
-        $view = static fn (Item $item, string $entry, int $try, ?Answer $answer): WorkAnswerView => self::answer(
+        $corrected = $this->corrected->of($sittingId);
+        $view = static fn (
+            Item $item,
+            string $entry,
+            int $try,
+            ?Answer $answer,
+            ?CorrectedAnswer $correction = null,
+        ): WorkAnswerView => self::answer(
             $item,
             $entry,
             $try,
@@ -55,11 +66,12 @@ final readonly class StudentWork
             $answer,
             $names,
             $sitting,
+            $correction,
         );
         foreach ($sitting->walk->steps($sitting->edition->paper()) as ['entry' => $entry, 'try' => $try]) {
             $item = $sitting->own($entry, $try)?->item;
             if ($item !== null) {
-                $answers[] = $view($item, $entry, $try, $byStep[$entry][$try] ?? null);
+                $answers[] = $view($item, $entry, $try, $byStep[$entry][$try] ?? null, $corrected[$entry][$try] ?? null);
             }
         }
         foreach ($this->sittings->late($sitting) as $answer) {
@@ -110,6 +122,7 @@ final readonly class StudentWork
         ?Answer $answer,
         array $names,
         StoredSitting $sitting,
+        ?CorrectedAnswer $correction,
     ): WorkAnswerView {
         $credit = $answer?->credit();
         $byRubric = $item->rule instanceof Rubric && $answer?->handLevels !== null
@@ -141,6 +154,13 @@ final readonly class StudentWork
             $answer?->response->toArray(),
             $answer?->working?->toArray(),
             $answer !== null && $sitting->isMended($answer),
+            $correction === null ? null : new CorrectedView(
+                $correction->id,
+                $item->rule->inWords($correction->given),
+                $correction->why,
+                $correction->by,
+                $correction->at,
+            ),
         );
     }
 }

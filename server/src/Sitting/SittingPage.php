@@ -40,6 +40,7 @@ final readonly class SittingPage
      * @param list<Answer>   $answers
      * @param int            $live    the last message that this holds, where it is known
      * @param list<NoteView> $notes   what the teacher has written to the student
+     * @param array<string, array<int, CorrectedAnswer>> $corrected answers as a teacher has corrected them, by entry and try
      * @param array<string, PictureView> $pictures how the class did, by entry; told where the plan tells it
      */
     public function draw(
@@ -52,6 +53,7 @@ final readonly class SittingPage
         array $pictures = [],
         ?OwnHelpView $help = null,
         ?string $climbs = null,
+        array $corrected = [],
     ): SittingView {
         $edition = $sitting->edition;
         $conditions = $sitting->conditions;
@@ -122,6 +124,7 @@ final readonly class SittingPage
                     $answer?->confidence,
                     $answer?->working?->toArray(),
                     $answer !== null && $sitting->isMended($answer),
+                    ($corrected[$id][$visit->try] ?? null)?->why,
                 );
             }
         }

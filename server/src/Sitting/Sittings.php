@@ -37,6 +37,7 @@ use ChalkLadder\Server\Sitting\Entity\Sitting;
 use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\ClassPicture;
 use ChalkLadder\Server\Sitting\ReadModel\ClimbFacts;
+use ChalkLadder\Server\Sitting\ReadModel\Corrected;
 use ChalkLadder\Server\Sitting\ReadModel\LeftScreens;
 use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
@@ -62,6 +63,7 @@ final readonly class Sittings
         private ClassPicture $picture,
         private Helping $helping,
         private ClimbFacts $climbs,
+        private Corrected $corrected,
         private WorkList $list,
         private Handouts $handouts,
         private Students $students,
@@ -444,6 +446,7 @@ final readonly class Sittings
             $sitting->tells(Told::ClassPicture) ? $this->picture->of($sitting->handoutId) : [],
             $this->helping->seen($who->teamId, $sitting),
             $working ? $this->climbs->teamOf($sitting->handoutId, $who->id) : null,
+            $this->corrected->of($id),
         );
     }
 }

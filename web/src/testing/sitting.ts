@@ -56,6 +56,7 @@ export const step = (number: number, change: Partial<Step> = {}): Step => ({
   confidence: null,
   working: null,
   mended: false,
+  corrected: null,
   ...change,
 })
 

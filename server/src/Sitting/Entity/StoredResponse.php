@@ -108,6 +108,17 @@ class StoredResponse
         return $this->entry === $entry && $this->try === $try;
     }
 
+    public function value(): Response
+    {
+        return $this->value;
+    }
+
+    /** Another answer in its place. The device's count of its changes stays, so that whatever the student enters next is newer. */
+    public function replace(Response $value): void
+    {
+        $this->value = $value;
+    }
+
     public function settle(): void
     {
         $this->settled = true;

@@ -17,6 +17,7 @@ final readonly class Forgetting extends ReadModel implements ForgetsStudents
                 WHERE s.id = r.sitting_id AND s.student_id = :id AND NOT jsonb_exists(r.value, 'options')",
             ['id' => $studentId],
         );
+        $this->run('DELETE FROM correction c USING sitting s WHERE s.id = c.sitting_id AND s.student_id = :id', ['id' => $studentId]);
         $this->run('DELETE FROM late_response l USING sitting s WHERE s.id = l.sitting_id AND s.student_id = :id', ['id' => $studentId]);
         $this->run('DELETE FROM student_call c USING sitting s WHERE s.id = c.sitting_id AND s.student_id = :id', ['id' => $studentId]);
         $this->run('DELETE FROM help p USING sitting s WHERE s.id = p.sitting_id AND :id IN (s.student_id, p.helper_id)', ['id' => $studentId]);

@@ -20,6 +20,7 @@ final readonly class SittingBackup implements TeamTables
             'response' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
             'played' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
             'left_screen' => 't.sitting_id IN (SELECT id FROM sitting WHERE team_id = :team)',
+            'correction' => 't.team_id = :team',
             'student_call' => 't.team_id = :team',
             'climb' => 't.team_id = :team',
             'help' => 't.team_id = :team',

@@ -7,6 +7,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { duration, moment, SURE } from '@/lib/format'
 import { Bar, barOf } from '@/ui/Bar'
 import { Button } from '@/ui/Button'
+import { later } from '@/ui/later'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { said } from './Calls'
@@ -15,6 +16,11 @@ import { MoreTime } from './MoreTime'
 import { NoteForm } from './NoteForm'
 import type { Room } from './room'
 import type { Row } from './rows'
+
+const CorrectDialog = later(() => import('./CorrectDialog').then((it) => it.CorrectDialog))
+
+/** What was sent as a file, or drawn, is marked as it is. */
+const holdsFiles = (response: object | null) => Boolean(response && 'files' in response)
 
 /** One student's work, as it stands now. */
 export function WorkPanel({
@@ -44,6 +50,7 @@ export function WorkPanel({
   })
   const client = useQueryClient()
   const [holding, setHolding] = useState(false)
+  const [correcting, setCorrecting] = useState<Schemas['LookoutWorkAnswerView'] | null>(null)
   const takeIn = useMutation({
     mutationFn: () => take(api.POST('/api/sittings/{id}/take-in', { params: { path: { id } } })),
     onSuccess: async () => {
@@ -118,6 +125,20 @@ export function WorkPanel({
           {row.leftFor > 0 ? `, for ${duration(row.leftFor)} in all` : ''}.
         </p>
       ) : null}
+      {correcting ? (
+        <CorrectDialog
+          sitting={id}
+          name={name}
+          answer={correcting}
+          onDone={() =>
+            Promise.all([
+              client.invalidateQueries({ queryKey: ['work', id] }),
+              client.invalidateQueries({ queryKey: ['lookout'] }),
+            ])
+          }
+          onClose={() => setCorrecting(null)}
+        />
+      ) : null}
       <MoreTime row={row} name={name} handout={handout} />
       {id === '' ? <p className="text-quiet">Has not joined.</p> : null}
       {work.isPending && id ? <Loading /> : null}
@@ -165,6 +186,12 @@ export function WorkPanel({
                       .join(', ')}
                   </p>
                 ) : null}
+                {a.corrected ? (
+                  <p className="pl-5 text-sm text-blue">
+                    corrected by {a.corrected.by}: {a.corrected.why}{' '}
+                    <span className="text-quiet">(given: {a.corrected.given || 'nothing'})</span>
+                  </p>
+                ) : null}
                 {a.mended ? (
                   <p className="pl-5 text-sm text-blue">the question has changed since this was given</p>
                 ) : null}
@@ -173,6 +200,11 @@ export function WorkPanel({
                   <p className="pl-5 text-sm text-blue">{a.misconceptions.join(', ')}</p>
                 ) : null}
                 {a.comment ? <p className="pl-5 text-sm italic">“{a.comment}”</p> : null}
+                {a.given && !isDrawn(a.type) && !holdsFiles(a.response) ? (
+                  <Button className="ml-3" kind="quiet" size="small" onClick={() => setCorrecting(a)}>
+                    Correct<span className="sr-only"> question {a.number}</span>
+                  </Button>
+                ) : null}
               </li>
             ))}
           </ol>

@@ -1,6 +1,8 @@
-/** The paper was mended while the student is at it. */
-export const Mended = () => (
+/** The paper was mended, or an answer corrected, while the student is at it. */
+export const Mended = ({ corrected }: { corrected: string | null }) => (
   <p className="rounded border border-blue p-3">
-    Your teacher has changed this question since you answered it. Your answer is kept.
+    {corrected === null
+      ? 'Your teacher has changed this question since you answered it. Your answer is kept.'
+      : `Your teacher has corrected this answer: ${corrected}`}
   </p>
 )

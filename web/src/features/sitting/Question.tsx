@@ -78,7 +78,7 @@ export function Question({
           <b className="text-blue">{face.hints.length > 1 ? `Hint ${i + 1}` : 'Hint'}</b> <Rich html={hint} />
         </div>
       ))}
-      {step.mended ? <Mended /> : null}
+      {step.mended || step.corrected !== null ? <Mended corrected={step.corrected} /> : null}
       {step.told ? <Told step={step} /> : null}
     </div>
   )

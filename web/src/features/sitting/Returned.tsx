@@ -63,6 +63,9 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
                       <p className="text-[15px] text-quiet">Your answer{s.try > 1 ? `, try ${s.try}` : ''}</p>
                       {s.face ? <Given face={s.face} value={s.value} /> : null}
                       <WorkingGiven value={s.working} />
+                      {s.corrected !== null ? (
+                        <p className="mt-1 text-[15px] text-blue">Corrected by your teacher: {s.corrected}</p>
+                      ) : null}
                     </div>
                     <Told step={s} />
                   </div>

@@ -124,6 +124,32 @@ describe('A sitting', () => {
     expect(sent('GET', path())).toHaveLength(2)
   })
 
+  it('has what the teacher has corrected, and goes on from it', async () => {
+    const asked = step(1, { value: { options: ['a'] }, counter: 5 })
+    const sure = asked.face && { ...asked.face, asksConfidence: true }
+    let why: string | null = null
+    serve({
+      [`GET ${path()}`]: () =>
+        sitting({
+          id,
+          steps: [{ ...asked, face: sure, corrected: why, value: { options: [why === null ? 'a' : 'b'] } }],
+        }),
+      [`PUT ${path('/responses')}`]: saved,
+    })
+    const user = open()
+    await waitFor(() => expect((screen.getByRole('radio', { name: /Red/ }) as HTMLInputElement).checked).toBe(true))
+    why = 'You said green.'
+    act(() => Line.last?.onmessage?.({ data: '{"n":7,"kind":"look"}' }))
+    expect(await screen.findByText(/has corrected this answer: You said green/)).toBeTruthy()
+    expect((screen.getByRole('radio', { name: /Green/ }) as HTMLInputElement).checked).toBe(true)
+    await user.click(await screen.findByRole('radio', { name: /^sure/i }))
+    await waitFor(() =>
+      expect(bodies('PUT', path('/responses')).at(-1)).toMatchObject({
+        saves: [{ entry: 'e1', value: { options: ['b'] }, confidence: 3 }],
+      }),
+    )
+  })
+
   it('of somebody else is not found', async () => {
     serve({ [`GET ${path()}`]: new Refusal(404, 'The sitting was not found.') })
     open()

@@ -76,6 +76,15 @@ export default function Sit() {
   const look = async () => {
     await keeper.current?.flush()
     const next = await take(api.GET('/api/me/sittings/{id}', path))
+    // What a teacher has put in the place of an answer stands there, whatever this device has known.
+    const corrected = next.steps.filter((step) => step.corrected !== null)
+    for (const { entry, try: nth, value } of corrected) if (value) keeper.current?.corrected(entry, nth, value)
+    if (corrected.length > 0)
+      setValues((old) => {
+        const values = new Map(old)
+        for (const { entry, try: nth, value } of corrected) if (value) values.set(keyOf(id, entry, nth), value)
+        return values
+      })
     setView(next)
     return next.live
   }

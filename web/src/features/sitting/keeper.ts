@@ -86,6 +86,13 @@ export class Keeper {
     return this.keep(entry, tryNumber, millis, { working })
   }
 
+  /** The teacher has put another answer in the place of what was sent; whatever the student enters next begins from it. */
+  corrected(entry: string, tryNumber: number, value: Value) {
+    const key = keyOf(this.sittingId, entry, tryNumber)
+    const before = this.kept.get(key)
+    if (before && before.sent === before.counter) this.kept.set(key, { ...before, value })
+  }
+
   private async keep(
     entry: string,
     tryNumber: number,

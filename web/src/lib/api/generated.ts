@@ -564,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/corrections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["correctionUndo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/feedback-plans": {
         parameters: {
             query?: never;
@@ -2644,6 +2660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correctionCorrect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{id}/helpers/{entry}": {
         parameters: {
             query?: never;
@@ -3283,6 +3315,20 @@ export interface components {
             points: number;
             type: string;
         };
+        LookoutCorrectedView: {
+            id: string;
+            given: string;
+            why: string;
+            by: string;
+            at: string;
+        };
+        LookoutCorrectionInput: {
+            id?: string;
+            entry?: string;
+            try?: number;
+            value?: components["schemas"]["Response"];
+            why?: string;
+        };
         LookoutHandsInput: {
             first?: {
                 [key: string]: number;
@@ -3461,6 +3507,7 @@ export interface components {
             response: components["schemas"]["Response"] | null;
             working: components["schemas"]["WorkingResponse"] | null;
             mended: boolean;
+            corrected: components["schemas"]["LookoutCorrectedView"] | null;
         };
         MarkingDeskView: {
             handoutId: string;
@@ -4752,6 +4799,7 @@ export interface components {
             confidence: number | null;
             working: components["schemas"]["WorkingResponse"] | null;
             mended: boolean;
+            corrected: string | null;
         };
         SittingSupportView: {
             readAloud: boolean;
@@ -7266,6 +7314,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RosterRosterView"];
                 };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    correctionUndo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A problem document (RFC 9457). */
             default: {
@@ -12416,6 +12493,39 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    correctionCorrect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookoutCorrectionInput"];
+            };
+        };
         responses: {
             /** @description Done; nothing to say. */
             204: {

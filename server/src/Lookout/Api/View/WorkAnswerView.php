@@ -48,6 +48,7 @@ final readonly class WorkAnswerView
         #[Shape('WorkingResponse')]
         public ?array $working,
         public bool $mended,
+        public ?CorrectedView $corrected,
     ) {
     }
 }

@@ -23,6 +23,7 @@ final readonly class StepView
      * @param int|null                  $confidence how sure the student said they are, 1 to 3
      * @param array<string, mixed>|null $working    what was shown beside the answer
      * @param bool                      $mended     the question has changed since it was answered
+     * @param string|null               $corrected  why a teacher has put another answer in its place; null where nobody has
      */
     public function __construct(
         public string $entry,
@@ -50,6 +51,7 @@ final readonly class StepView
         #[Shape('WorkingResponse')]
         public ?array $working,
         public bool $mended,
+        public ?string $corrected = null,
     ) {
     }
 }
