@@ -271,6 +271,7 @@ abstract class RouteCase extends ApiCase
             'POST /sittings/{handedIn}/corrections' => [
                 'id' => $fresh, 'entry' => 'e-text', 'value' => ['text' => 'rock'], 'why' => 'a slip',
             ],
+            'POST /papers/on-paper' => ['title' => 'On paper', 'lines' => [['count' => 2, 'kind' => 'choice']]],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],

@@ -18,21 +18,33 @@ final readonly class Defect
 
     /**
      * @param string        $where the id of the entry or section it is about, or '' for the whole
+     * @param bool          $ofKey that there is no key: none where it is given later
      * @param self::*|null  $mend  what would mend it without further questions; null: its writer has to think
      */
-    public function __construct(public string $message, public bool $blocks, public string $where = '', public ?string $mend = null)
-    {
+    public function __construct(
+        public string $message,
+        public bool $blocks,
+        public string $where = '',
+        public ?string $mend = null,
+        public bool $ofKey = false,
+    ) {
     }
 
     /** @param self::* $mend */
     public function mendedBy(string $mend): self
     {
-        return new self($this->message, $this->blocks, $this->where, $mend);
+        return new self($this->message, $this->blocks, $this->where, $mend, $this->ofKey);
     }
 
     public static function blocking(string $message, string $where = ''): self
     {
         return new self($message, true, $where);
+    }
+
+    /** Nothing that is answered can be right. */
+    public static function keyless(string $message): self
+    {
+        return new self($message, true, ofKey: true);
     }
 
     public static function advice(string $message, string $where = ''): self
@@ -42,6 +54,6 @@ final readonly class Defect
 
     public function at(string $where): self
     {
-        return new self($this->message, $this->blocks, $where, $this->mend);
+        return new self($this->message, $this->blocks, $where, $this->mend, $this->ofKey);
     }
 }

@@ -15,6 +15,7 @@ final readonly class Item
      * @param list<Check> $checks     tried before the rule; the first that holds wins
      * @param bool        $confidence students are asked how sure they are
      * @param bool        $working    students may show their working beside the answer
+     * @param bool        $onPaper    it stands on a sheet: its options keep their letters, and its key may be given later
      */
     public function __construct(
         public string $title,
@@ -28,6 +29,7 @@ final readonly class Item
         public bool $confidence = false,
         public ?GoBack $goBack = null,
         public bool $working = false,
+        public bool $onPaper = false,
     ) {
     }
 
@@ -50,6 +52,7 @@ final readonly class Item
             $this->confidence,
             $this->goBack,
             $this->working,
+            $this->onPaper,
         );
     }
 
@@ -67,6 +70,7 @@ final readonly class Item
             $this->confidence,
             $this->goBack,
             $this->working,
+            $this->onPaper,
         );
     }
 
@@ -200,7 +204,7 @@ final readonly class Item
             'asksConfidence' => $this->confidence,
             'asksWorking' => $this->working,
             'goBack' => $this->goBack?->toArray(),
-        ] + $this->rule->face($showing);
+        ] + $this->rule->face($this->onPaper ? $showing->asWritten() : $showing);
     }
 
     /**
@@ -230,6 +234,7 @@ final readonly class Item
             + ($this->checks === [] ? [] : ['checks' => array_map(static fn (Check $c): array => $c->toArray(), $this->checks)])
             + ($this->confidence ? ['confidence' => true] : [])
             + ($this->working ? ['working' => true] : [])
+            + ($this->onPaper ? ['onPaper' => true] : [])
             + ($this->goBack === null ? [] : ['goBack' => $this->goBack->toArray()]);
     }
 

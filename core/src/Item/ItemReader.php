@@ -63,10 +63,11 @@ final class ItemReader
             $node->bool('confidence', false),
             GoBack::readFrom($node),
             $node->bool('working', false),
+            $node->bool('onPaper', false),
         );
         $node->rejectUnknown();
 
-        return $item;
+        return $item->onPaper ? $item->withRule(Keyless::orKnown($item->rule)) : $item;
     }
 
     /** @return list<Hint> */

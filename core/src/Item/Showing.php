@@ -74,6 +74,12 @@ final readonly class Showing
         return Draw::order($things, $this->seed, $what.'.'.$this->place);
     }
 
+    /** All options, in the order in which they are written. */
+    public function asWritten(): self
+    {
+        return new self($this->veil, $this->seed, $this->place, false);
+    }
+
     public function within(string $part): self
     {
         return new self($this->veil->within($part), $this->seed, $this->place.'.'.$part, $this->shuffle, $this->fewer);

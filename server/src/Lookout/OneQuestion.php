@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Lookout;
 
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
+use ChalkLadder\Core\Item\Keyless;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Picks;
 use ChalkLadder\Core\Item\PlainText;
@@ -72,6 +73,7 @@ final readonly class OneQuestion
             $item->rule->alternatives() === [] ? self::alike($item, $given) : $this->split($teamId, $item, $given),
             $shift === null ? null : ShiftView::of($shift),
             $this->walls->hands($teamId, $handoutId, $entry, $item),
+            $item->rule instanceof Keyless,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Lookout;
 
+use ChalkLadder\Core\Item\Keyless;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Identity\Teams;
@@ -36,14 +37,15 @@ final readonly class Snapshots
         $columns = [];
         foreach ($edition->paper()->sections as $section) {
             foreach ($section->questions() as $entry) {
-                $type = $edition->item($entry->id)?->type()->value ?? '';
+                $item = $edition->item($entry->id);
                 $columns[] = new ColumnView(
                     $entry->id,
                     $numbers[$entry->id],
                     $edition->title($entry->id),
                     $section->title,
                     $entry->points->toFloat(),
-                    $type,
+                    $item?->type()->value ?? '',
+                    $item?->rule instanceof Keyless,
                 );
             }
         }

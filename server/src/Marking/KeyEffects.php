@@ -87,8 +87,11 @@ final readonly class KeyEffects
             $effect = new EffectView($answer->student, $words, NumberText::write($before), NumberText::write($now));
             if ($now->isGreaterThan($before)) {
                 $gains[] = $effect;
-            } else {
+            } elseif ($change->before->credit !== null) {
                 $loses[] = $effect;
+            } else {
+                // It waited for its key, and earns nothing by it.
+                ++$same;
             }
             $returned += $answer->isReturned ? 1 : 0;
         }

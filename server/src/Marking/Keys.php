@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Marking;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Document\DocumentInvalid;
 use ChalkLadder\Core\Item\ItemTemplate;
+use ChalkLadder\Core\Item\Keyless;
 use ChalkLadder\Core\Item\NotAcceptable;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Marking\Accepting;
@@ -119,7 +120,7 @@ final readonly class Keys
     {
         $template = $edition->template($entry) ?? throw Problem::notFound('The question');
         $item = $template->sample();
-        if ($item->rule->waitsForMarker()) {
+        if ($item->rule->waitsForMarker() && !$item->rule instanceof Keyless) {
             throw Problem::conflict('This question is marked by hand.', 'It has a rubric, not a key. Mark the answers one by one.');
         }
         if ($input->rule === null && $template->hasVariables()) {

@@ -105,6 +105,7 @@ final class AccessTest extends RouteCase
         'POST /sittings/{sitting}/take-in' => self::TEAM,
         'POST /students/{student}/merge' => self::TEAM, 'DELETE /merges/{merge}' => self::TEAM,
         'POST /sittings/{handedIn}/corrections' => self::TEAM, 'DELETE /corrections/{correction}' => self::TEAM,
+        'POST /papers/on-paper' => self::TEACHERS,
         'GET /handouts/{handout}/climb' => self::TEAM, 'PUT /handouts/{handout}/climb' => self::TEAM,
         'POST /handouts/{handout}/climb/draw' => self::TEAM, 'DELETE /handouts/{handout}/climb' => self::TEAM,
         'GET /handouts/{handout}/helps' => self::TEAM, 'GET /sittings/{sitting}/helpers/{entry}' => self::TEAM,

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Paper\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Api\Input\HereInput;
+use ChalkLadder\Server\Paper\Api\Input\OnPaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Api\Input\RehearsalInput;
@@ -19,6 +20,7 @@ use ChalkLadder\Server\Paper\Api\View\SourceListView;
 use ChalkLadder\Server\Paper\Blueprints;
 use ChalkLadder\Server\Paper\Company;
 use ChalkLadder\Server\Paper\EditionHistory;
+use ChalkLadder\Server\Paper\OnPaper;
 use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Paper\Rehearsals;
 use ChalkLadder\Server\Platform\Http\Dear;
@@ -37,6 +39,7 @@ final readonly class PaperController
         private Blueprints $blueprints,
         private EditionHistory $history,
         private Company $company,
+        private OnPaper $onPaper,
     ) {
     }
 
@@ -56,6 +59,12 @@ final readonly class PaperController
     public function create(#[CurrentUser] StaffUser $who, #[MapRequestPayload] PaperInput $input): PaperView
     {
         return $this->papers->create($who, $input);
+    }
+
+    #[Route('/papers/on-paper', methods: ['POST'])]
+    public function onPaper(#[CurrentUser] StaffUser $who, #[MapRequestPayload] OnPaperInput $input): PaperView
+    {
+        return $this->onPaper->make($who, $input);
     }
 
     #[Route('/papers/{id}', requirements: ['id' => Requirement::UUID], methods: ['GET'])]

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Marking\Score;
+use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Storage\Json;
@@ -105,14 +106,18 @@ final readonly class Remarking extends ReadModel
             foreach ($answers as [$entry, $try, $credit, $hints]) {
                 $credits[$entry][$try] = $edition->afterHints($entry, $credit === null ? null : BigRational::of($credit), $hints);
             }
+            $score = Score::of($edition->paper(), SittingReader::walk($row['walk']), $credits, $step);
             $marks[] = [
                 's' => $row['id'],
-                'm' => Sitting::decimal(Score::of($edition->paper(), SittingReader::walk($row['walk']), $credits, $step)->total),
+                'm' => Sitting::decimal($score->total),
+                // A key that is given late ends the waiting, and one that is taken back begins it again.
+                'w' => SittingState::afterMarking($score->waiting !== [])->value,
             ];
         }
         $this->run(
-            'UPDATE sitting s SET marks = n.m, revision = s.revision + 1
-                FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric) WHERE s.id = n.s',
+            "UPDATE sitting s SET marks = n.m, revision = s.revision + 1,
+                state = CASE WHEN s.state IN ('handed in', 'marked') THEN n.w ELSE s.state END
+                FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric, w text) WHERE s.id = n.s",
             ['rows' => Json::encode($marks)],
         );
     }

@@ -308,7 +308,7 @@ final readonly class ChoiceRule extends PlainRule implements FieldRule
             $defects[] = Defect::blocking('A choice needs at least two options.');
         }
         if ($this->keys() === []) {
-            $defects[] = Defect::blocking('No option is the key.');
+            $defects[] = Defect::keyless('No option is the key.');
         } elseif (count($this->keys()) === count($this->options)) {
             $defects[] = Defect::blocking('Every option is a key, so nobody can be wrong.');
         } elseif (!$this->several && count($this->keys()) > 1) {

@@ -398,7 +398,7 @@ final readonly class NumberRule extends TypedRule
         $defects = [];
         $right = array_filter($this->targets, static fn (Target $t): bool => $t->credit->isEqualTo(1));
         if ($right === []) {
-            $defects[] = Defect::blocking('No target earns full credit, so there is no key.');
+            $defects[] = Defect::keyless('No target earns full credit, so there is no key.');
         }
         if ($this->unitUse !== 'none' && $this->unit === '') {
             $defects[] = Defect::blocking('A unit is asked for, but none is named.');

@@ -266,7 +266,7 @@ final readonly class TextRule extends TypedRule
         $defects = [];
         $right = array_filter($this->forms, static fn (Form $f): bool => $f->credit->isEqualTo(1));
         if ($right === []) {
-            $defects[] = Defect::blocking('No accepted form earns full credit, so there is no key.');
+            $defects[] = Defect::keyless('No accepted form earns full credit, so there is no key.');
         }
         $seen = [];
         foreach ($this->forms as $i => $form) {

@@ -13,6 +13,7 @@ final readonly class ColumnView
         public string $section,
         public float $points,
         public string $type,
+        public bool $keyless,
     ) {
     }
 }

@@ -13,6 +13,7 @@ final readonly class OneQuestionView
      * @param array<string, mixed>  $face    under the names as they are written
      * @param list<OneAnswerView>   $answers by name of their students
      * @param ShiftView|null        $shift   what moved since the first count, where there was one
+     * @param bool                  $keyless its key is still to be given
      * @param list<AnswerGroupView> $groups  options in their order, or like answers, the largest group first
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class OneQuestionView
         public array $groups,
         public ?ShiftView $shift,
         public ?HandsView $hands,
+        public bool $keyless,
     ) {
     }
 }
