@@ -73,8 +73,14 @@ final readonly class OneQuestion
             $item->rule->alternatives() === [] ? self::alike($item, $given) : $this->split($teamId, $item, $given),
             $shift === null ? null : ShiftView::of($shift),
             $this->walls->hands($teamId, $handoutId, $entry, $item),
-            $item->rule instanceof Keyless,
+            self::keyless($item),
         );
+    }
+
+    /** @return array<string, string>|null letters that may be the key, by id, while that is still to be given; none where it is typed */
+    public static function keyless(?Item $item): ?array
+    {
+        return $item?->rule instanceof Keyless ? array_column($item->rule->alternatives(), 'letter', 'id') : null;
     }
 
     /** How an answer stands, as the picture says it. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Lookout;
 
-use ChalkLadder\Core\Item\Keyless;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Handout\ReadModel\ClassOfStudents;
 use ChalkLadder\Server\Identity\Teams;
@@ -45,7 +44,7 @@ final readonly class Snapshots
                     $section->title,
                     $entry->points->toFloat(),
                     $item?->type()->value ?? '',
-                    $item?->rule instanceof Keyless,
+                    OneQuestion::keyless($item),
                 );
             }
         }

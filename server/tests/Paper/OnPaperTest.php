@@ -40,13 +40,13 @@ final class OnPaperTest extends ApiCase
         self::assertSame(['<p>A</p>', '<p>B</p>', '<p>C</p>'], $step->column('face.options', 'text'), 'letters are those of the sheet');
         self::assertSame('by hand', $step->at('told.verdict'));
         self::assertSame([['waits', 'waits', 'waits'], ['waits', 'waits', 'waits']], $this->codes($handout));
-        self::assertSame([true, true, true, true], $this->columns($handout));
+        self::assertSame([['a' => 'A', 'b' => 'B', 'c' => 'C'], ['a' => 'A', 'b' => 'B', 'c' => 'C'], [], []], $this->columns($handout));
 
         $change = $this->key($handout, 'q1', ['options' => ['b']]);
         $this->key($handout, 'q3', ['text' => '3.8']);
         $this->key($handout, 'q4', ['text' => 'ebb']);
         self::assertSame([['right', 'right', 'right'], ['wrong', 'wrong', 'wrong']], $this->codes($handout));
-        self::assertSame([false, true, false, false], $this->columns($handout));
+        self::assertSame([null, ['a' => 'A', 'b' => 'B', 'c' => 'C'], null, null], $this->columns($handout));
         $work = $this->as($this->world->teacher)->get('GET', "/sittings/$sitting");
         self::assertSame(['3.5', 'marked'], [$work->text('marks'), $work->text('state')]);
 

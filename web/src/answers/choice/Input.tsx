@@ -4,6 +4,8 @@ import type { InputProps } from '../kinds'
 import { optionsOf } from '../parts/values'
 import { letter } from '../parts/letter'
 
+const bare = (html: string) => html.replace(/<[^>]*>/g, '').trim()
+
 /**
  * Options to pick, in the order for this student. The controls are the browser's own: they are lighter for a phone, and
  * every reader of screens knows them.
@@ -46,7 +48,11 @@ export default function Input({ face, value, onChange, disabled }: InputProps<'c
               >
                 {letter(i)}
               </span>
-              <Rich html={option.text} className="min-w-0 flex-1" />
+              <Rich
+                html={option.text}
+                // On a sheet the letter is all there is; it is drawn once and said once.
+                className={bare(option.text) === letter(i) ? 'sr-only' : 'min-w-0 flex-1'}
+              />
             </label>
           )
         })}

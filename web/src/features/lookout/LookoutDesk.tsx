@@ -30,6 +30,7 @@ import { WorkPanel } from './WorkPanel'
 
 const MendDialog = later(() => import('./MendDialog').then((it) => it.MendDialog))
 
+const KeysDialog = later(() => import('./KeysDialog').then((it) => it.KeysDialog))
 const HelpDialog = later(() => import('./HelpDialog').then((it) => it.HelpDialog))
 const HoldDialog = later(() => import('./HoldDialog').then((it) => it.HoldDialog))
 
@@ -62,6 +63,7 @@ export default function LookoutDesk() {
   const open = chosenId === undefined ? (asked?.studentId ?? null) : chosenId
   const [closing, setClosing] = useState(false)
   const [mending, setMending] = useState(false)
+  const [keying, setKeying] = useState(false)
   const rows = useMemo(
     () =>
       sorted(snapshot.data?.rows ?? [], sort, hidden).filter(
@@ -94,6 +96,7 @@ export default function LookoutDesk() {
   if (snapshot.isPending) return <Loading what="Looking out" />
   if (!snapshot.data) return <Failed error={snapshot.error} retry={() => void snapshot.refetch()} />
   const { handout, columns, rungs } = snapshot.data
+  const keyless = columns.filter((c) => c.keyless !== null)
   const all = snapshot.data.rows.filter((row) => group === '' || classes?.[row.studentId] === group)
   const joined = all.filter((r) => r.state !== 'expected').length
   const done = all.filter((r) => r.state !== 'expected' && r.state !== 'open').length
@@ -209,6 +212,18 @@ export default function LookoutDesk() {
               </Button>
             </p>
           ) : null}
+          {keyless.length > 0 ? (
+            <p className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded border border-blue px-3 py-2">
+              <span className="flex-1">
+                {keyless.length === columns.length
+                  ? 'The key is still to be given: answers wait for it.'
+                  : `The key of ${plural(keyless.length, 'question')} is still to be given.`}
+              </span>
+              <Button size="small" onClick={() => setKeying(true)}>
+                Give the key
+              </Button>
+            </p>
+          ) : null}
           <div className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2 text-[15px]">
             <Pick
               label="Which students"
@@ -270,6 +285,7 @@ export default function LookoutDesk() {
           onClose={() => setHelped(null)}
         />
       ) : null}
+      {keying ? <KeysDialog handoutId={id} columns={keyless} onClose={() => setKeying(false)} /> : null}
       {mending ? <MendDialog handoutId={id} onClose={() => setMending(false)} /> : null}
       <Confirm
         open={closing}

@@ -40,6 +40,7 @@ const one: Schemas['LookoutOneQuestionView'] = {
     },
   ],
   hands: null,
+  keyless: null,
   shift: { toKey: 9, fromKey: 1, keptKey: 12, keptOther: 3 },
   groups: [
     { letter: 'A', label: 'red', code: 'right', students: ['Ada'], misconception: '' },

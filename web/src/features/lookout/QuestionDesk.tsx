@@ -11,6 +11,7 @@ import { Desk, Head } from '@/ui/Desk'
 import { Failed, Loading } from '@/ui/States'
 import { later } from '@/ui/later'
 import { AnswerCard } from './AnswerCard'
+import { GiveKey } from './GiveKey'
 import { Groups } from './Groups'
 import { OnTheWall } from './OnTheWall'
 import { useNames } from './names'
@@ -110,6 +111,12 @@ export default function QuestionDesk() {
             <div className="mb-4 border-b pb-3 text-[15px]">
               <Rich html={one.data.face.prompt} />
             </div>
+            {one.data.keyless !== null ? (
+              <section className="mb-4 border-b pb-4">
+                <h2 className="mb-2 text-lg">Which is the key?</h2>
+                <GiveKey key={entry} handoutId={id} entry={entry} number={one.data.number} letters={one.data.keyless} />
+              </section>
+            ) : null}
             {/* A drawing is looked at; in words no two of them say anything. */}
             {drawn && one.data.groups.every((g) => g.letter === '') ? null : (
               <Groups

@@ -42,8 +42,8 @@ export const snapshot = (rows: Row[], status = 'open') => ({
     latest: 1,
   },
   columns: [
-    { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number' },
-    { entry: 'e2', number: 2, title: 'Buoy', section: 'First look', points: 1, type: 'choice' },
+    { entry: 'e1', number: 1, title: 'Range', section: 'First look', points: 1, type: 'number', keyless: null },
+    { entry: 'e2', number: 2, title: 'Buoy', section: 'First look', points: 1, type: 'choice', keyless: null },
   ],
   rows,
   rungs: ['footing', 'climbing', 'clear'],

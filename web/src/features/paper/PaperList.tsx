@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { ask } from '@/lib/queries'
 import { api, take, type Schemas } from '@/lib/api/client'
@@ -9,7 +10,10 @@ import { ListDesk } from '@/ui/ListDesk'
 import { Empty } from '@/ui/States'
 import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
+import { later } from '@/ui/later'
 import { PaperAside } from './PaperAside'
+
+const OnPaperDialog = later(() => import('./OnPaperDialog').then((it) => it.OnPaperDialog))
 
 type Paper = Schemas['PaperPaperRowView']
 
@@ -18,6 +22,7 @@ const nameOf = (paper: Paper) => paper.title || 'Untitled'
 export default function PaperList() {
   const navigate = useNavigate()
   const client = useQueryClient()
+  const [onPaper, setOnPaper] = useState(false)
   const list = useQuery(ask.papers())
   const create = useMutation({
     mutationFn: () =>
@@ -56,9 +61,21 @@ export default function PaperList() {
       note={list.data ? plural(list.data.papers.length, 'paper') : ''}
       label="The team’s papers"
       acts={
-        <Button kind="do" hint="n" disabled={create.isPending} onClick={start}>
-          New paper
-        </Button>
+        <>
+          <Button onClick={() => setOnPaper(true)}>Questions on paper …</Button>
+          <Button kind="do" hint="n" disabled={create.isPending} onClick={start}>
+            New paper
+          </Button>
+          {onPaper ? (
+            <OnPaperDialog
+              onMade={(edition) => {
+                void client.invalidateQueries({ queryKey: ['papers'] })
+                void navigate(`/handouts/new?edition=${edition}`)
+              }}
+              onClose={() => setOnPaper(false)}
+            />
+          ) : null}
+        </>
       }
       keys={{ n: { label: 'New paper', run: start } }}
       list={{ ...list, data: list.data?.papers }}

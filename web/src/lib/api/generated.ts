@@ -2228,6 +2228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/papers/on-paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["paperOnPaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/papers/{id}": {
         parameters: {
             query?: never;
@@ -3314,6 +3330,9 @@ export interface components {
             section: string;
             points: number;
             type: string;
+            keyless: {
+                [key: string]: string;
+            } | null;
         };
         LookoutCorrectedView: {
             id: string;
@@ -3382,6 +3401,9 @@ export interface components {
             groups: components["schemas"]["LookoutAnswerGroupView"][];
             shift: components["schemas"]["LookoutShiftView"] | null;
             hands: components["schemas"]["LookoutHandsView"] | null;
+            keyless: {
+                [key: string]: string;
+            } | null;
         };
         LookoutRoomCountView: {
             handoutId: string;
@@ -3810,6 +3832,16 @@ export interface components {
         PaperLengthView: {
             questions: number;
             students: number;
+        };
+        PaperOnPaperInput: {
+            title?: string;
+            lines?: components["schemas"]["PaperOnPaperLineInput"][];
+        };
+        PaperOnPaperLineInput: {
+            count?: number;
+            kind?: string;
+            options?: number;
+            points?: string;
         };
         PaperPaperInput: {
             paper?: components["schemas"]["Paper"];
@@ -5209,6 +5241,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description It stands on a sheet: options keep their letters, and the key may be given later. */
+            onPaper?: boolean;
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["ChoiceRule"];
@@ -5232,6 +5266,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description It stands on a sheet: options keep their letters, and the key may be given later. */
+            onPaper?: boolean;
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["TextRule"];
@@ -5255,6 +5291,8 @@ export interface components {
             skill: string | null;
             hint: string;
             explanation: string;
+            /** @description It stands on a sheet: options keep their letters, and the key may be given later. */
+            onPaper?: boolean;
             /** @description Students are asked how sure they are. */
             confidence?: boolean;
             rule: components["schemas"]["NumberRule"];
@@ -11434,6 +11472,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PaperPaperInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperPaperView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    paperOnPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperOnPaperInput"];
             };
         };
         responses: {

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Lookout\Api\View;
 
 final readonly class ColumnView
 {
+    /** @param array<string, string>|null $keyless letters that may be its key, by id, while that is still to be given; none where it is typed */
     public function __construct(
         public string $entry,
         public int $number,
@@ -13,7 +14,7 @@ final readonly class ColumnView
         public string $section,
         public float $points,
         public string $type,
-        public bool $keyless,
+        public ?array $keyless,
     ) {
     }
 }

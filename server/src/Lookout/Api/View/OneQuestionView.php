@@ -13,7 +13,7 @@ final readonly class OneQuestionView
      * @param array<string, mixed>  $face    under the names as they are written
      * @param list<OneAnswerView>   $answers by name of their students
      * @param ShiftView|null        $shift   what moved since the first count, where there was one
-     * @param bool                  $keyless its key is still to be given
+     * @param array<string, string>|null $keyless letters that may be its key, by id, while that is still to be given; none where it is typed
      * @param list<AnswerGroupView> $groups  options in their order, or like answers, the largest group first
      */
     public function __construct(
@@ -26,7 +26,7 @@ final readonly class OneQuestionView
         public array $groups,
         public ?ShiftView $shift,
         public ?HandsView $hands,
-        public bool $keyless,
+        public ?array $keyless,
     ) {
     }
 }
