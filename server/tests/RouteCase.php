@@ -109,6 +109,7 @@ abstract class RouteCase extends ApiCase
         $this->as($world->teacher)->get('POST', "/sittings/$handedIn/corrections", [
             'id' => $correction, 'entry' => 'e-choice', 'value' => ['options' => ['a']], 'why' => 'SECRET reason of the teacher',
         ]);
+        $this->as($world->teacher)->get('POST', "/handouts/$handout/pads");
         $merge = '0190a0a0-0000-7000-8000-0000000000e8';
         $double = $this->as($world->teacher)->get('POST', "/classes/$world->classId/roster", ['text' => 'Ada Okafor 2'])->list('students');
         $ids = array_column(array_map(static fn (Json $s): array => ['id' => $s->text('id'), 'name' => $s->text('name')], $double), 'id', 'name');
@@ -140,7 +141,7 @@ abstract class RouteCase extends ApiCase
         return [
             'plan' => $this->get('POST', '/feedback-plans', ['name' => 'Marks on Friday'])->text('plans.0.id'),
             'group' => $group, 'elsewhere' => $this->get('POST', '/classes', ['name' => '8 Elsewhere'])->text('id'),
-            'call' => $call, 'note' => $note, 'merge' => $merge, 'correction' => $correction, 'help' => $help, 'line' => $line,
+            'call' => $call, 'note' => $note, 'merge' => $merge, 'pad' => '01', 'correction' => $correction, 'help' => $help, 'line' => $line,
             'invitation' => $invitation, 'proposal' => $proposal, 'asked' => $asked,
             'paper' => $world->paperId, 'item' => $world->items['choice'], 'class' => $world->classId,
             'student' => $world->students['Cleo Marsh']->id,
@@ -271,6 +272,8 @@ abstract class RouteCase extends ApiCase
             'POST /sittings/{handedIn}/corrections' => [
                 'id' => $fresh, 'entry' => 'e-text', 'value' => ['text' => 'rock'], 'why' => 'a slip',
             ],
+            'PUT /handouts/{handout}/pads/{pad}' => ['student' => null],
+            'POST /presses/{handout}' => ['key' => 'none', 'presses' => [['pad' => '01', 'keys' => 'A']]],
             'POST /papers/on-paper' => ['title' => 'On paper', 'lines' => [['count' => 2, 'kind' => 'choice']]],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],

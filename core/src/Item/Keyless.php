@@ -28,6 +28,12 @@ final readonly class Keyless implements Rule
         return $rule->waitsForMarker() ? $rule : new self($rule);
     }
 
+    /** What it is once there is a key. */
+    public function known(): Rule
+    {
+        return $this->rule;
+    }
+
     public function type(): ItemType
     {
         return $this->rule->type();

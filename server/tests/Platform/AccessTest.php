@@ -106,6 +106,10 @@ final class AccessTest extends RouteCase
         'POST /students/{student}/merge' => self::TEAM, 'DELETE /merges/{merge}' => self::TEAM,
         'POST /sittings/{handedIn}/corrections' => self::TEAM, 'DELETE /corrections/{correction}' => self::TEAM,
         'POST /papers/on-paper' => self::TEACHERS,
+        'GET /handouts/{handout}/pads' => self::TEAM, 'POST /handouts/{handout}/pads' => self::TEAM,
+        'DELETE /handouts/{handout}/pads' => self::TEAM, 'PUT /handouts/{handout}/pads/{pad}' => self::TEAM,
+        // Its key stands in for a session; without one nobody gets in.
+        'POST /presses/{handout}' => [401, 401, 401, 401, 401, 401, 401],
         'GET /handouts/{handout}/climb' => self::TEAM, 'PUT /handouts/{handout}/climb' => self::TEAM,
         'POST /handouts/{handout}/climb/draw' => self::TEAM, 'DELETE /handouts/{handout}/climb' => self::TEAM,
         'GET /handouts/{handout}/helps' => self::TEAM, 'GET /sittings/{sitting}/helpers/{entry}' => self::TEAM,

@@ -6,8 +6,9 @@ export type ToStaff =
   | { n: number; kind: 'row'; row: Schemas['LookoutRowView'] }
   /** something that concerns many: everything is to be looked at anew */
   | { n: number; kind: 'look' }
-  /** of students who help one another */
+  /** of students who help one another, or of answer pads */
   | { n: number; kind: 'helps' }
+  | { n: number; kind: 'pads' }
 /** What its students are told. A hold and a release of all say all there is to them; the others are reasons to look anew. */
 export type ToStudents =
   | { n: number; kind: 'closed' | 'reopened' | 'returned' | 'look' }

@@ -15,6 +15,6 @@ final readonly class LookoutBackup implements TeamTables
 
     public function ofTeam(): array
     {
-        return ['wall' => 't.team_id = :team'];
+        return ['wall' => 't.team_id = :team', 'pads' => 't.team_id = :team'];
     }
 }

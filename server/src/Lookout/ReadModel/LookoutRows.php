@@ -57,6 +57,13 @@ final readonly class LookoutRows extends ReadModel
         return $row === null ? null : self::view($handout, $rungs, $row);
     }
 
+    /** @return list<string> ids of all who have a handout, by name */
+    public function students(string $handoutId): array
+    {
+        return $this->texts('SELECT hs.student_id FROM '.HandoutTables::STUDENTS.' hs JOIN '.RosterTables::STUDENTS.' st ON st.id = hs.student_id
+            WHERE hs.handout_id = :id ORDER BY st.name_folded, st.id', ['id' => $handoutId]);
+    }
+
     public function team(string $handoutId): ?string
     {
         return $this->texts('SELECT team_id FROM '.HandoutTables::HANDOUTS.' h WHERE id = :id', ['id' => $handoutId])[0] ?? null;

@@ -20,6 +20,7 @@ import { Calls } from './Calls'
 import { Climb } from './Climb'
 import { Helps } from './Helps'
 import { NoteForm } from './NoteForm'
+import { Pads } from './Pads'
 import { Picture } from './Picture'
 import { useLookout } from './useLookout'
 import { useRoom } from './room'
@@ -197,6 +198,7 @@ export default function LookoutDesk() {
                 </div>
               )}
               {closed ? null : <Climb handoutId={id} rows={snapshot.data.rows} nameOf={nameOf} />}
+              {closed ? null : <Pads handoutId={id} rows={snapshot.data.rows} nameOf={nameOf} />}
             </>
           )
         }

@@ -13,8 +13,8 @@ export function useLookout(id: string, onRow?: (row: Row) => void) {
   const live: LiveState = useLive<ToStaff>(
     `/api/handouts/${id}/live`,
     (message) => {
-      if (message.kind === 'helps') {
-        void client.invalidateQueries({ queryKey: ['helps', id] })
+      if (message.kind === 'helps' || message.kind === 'pads') {
+        void client.invalidateQueries({ queryKey: [message.kind, id] })
         return
       }
       if (message.kind === 'look') {
