@@ -274,6 +274,7 @@ abstract class RouteCase extends ApiCase
             ],
             'PUT /handouts/{handout}/pads/{pad}' => ['student' => null],
             'POST /presses/{handout}' => ['key' => 'none', 'presses' => [['pad' => '01', 'keys' => 'A']]],
+            'PUT /classes/{class}/pictures' => ['on' => true],
             'POST /papers/on-paper' => ['title' => 'On paper', 'lines' => [['count' => 2, 'kind' => 'choice']]],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],

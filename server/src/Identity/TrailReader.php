@@ -133,6 +133,8 @@ final readonly class TrailReader
             'correct student' => ['corrected an answer of', ''],
             'leave student' => ['took', 'out of '.$name('class')],
             'take over student' => ['took', 'into '.$name('class')],
+            'pictures class' => ['let students come in by pictures in', ''],
+            'no pictures class' => ['let students come in by PIN alone in', ''],
             'change teachers class' => ['changed whose class it is:', ''],
             'rejoin student' => ['put', 'back into '.$name('class')],
             'hand out handout' => ['handed out', 'to '.$students],

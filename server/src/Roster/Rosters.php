@@ -91,6 +91,7 @@ final readonly class Rosters
             ),
             array_values(array_intersect($class->teachers(), array_column($staff, 'id'))),
             $staff,
+            $class->hasPictures(),
         );
     }
 
@@ -127,6 +128,15 @@ final readonly class Rosters
         return $this->show($who->teamId, $id);
     }
 
+    public function turnPictures(StaffUser $who, string $id, bool $on): RosterView
+    {
+        $this->transaction->run(function () use ($who, $id, $on): void {
+            ($this->classes->findLocked($who->teamId, $id) ?? throw Problem::notFound('The class'))->turnPictures($on, $who->id);
+        });
+
+        return $this->show($who->teamId, $id);
+    }
+
     public function taughtBy(StaffUser $who, string $id, TeachersInput $input): RosterView
     {
         $teachers = array_values(array_unique(array_map(strtolower(...), $input->teachers)));
@@ -151,7 +161,11 @@ final readonly class Rosters
                 $class->name(),
                 $class->code(),
                 array_map(
-                    fn (Member $m): SlipView => new SlipView($m->student()->name(), $this->pins->open($m->student()->pinSealed())),
+                    function (Member $m) use ($class): SlipView {
+                        $pin = $this->pins->open($m->student()->pinSealed());
+
+                        return new SlipView($m->student()->name(), $pin, $class->hasPictures() ? PictureWord::of($pin) : []);
+                    },
                     $class->members(),
                 ),
             );
@@ -162,13 +176,16 @@ final readonly class Rosters
     public function resetPin(StaffUser $who, string $classId, string $studentId): PinView
     {
         $pin = Pins::fresh();
-        $this->transaction->run(function () use ($who, $classId, $studentId, $pin): void {
-            $student = $this->classes->roster($who->teamId, $classId)->student($studentId) ?? throw Problem::notFound('The student');
+        $pictures = $this->transaction->run(function () use ($who, $classId, $studentId, $pin): bool {
+            $class = $this->classes->roster($who->teamId, $classId);
+            $student = $class->student($studentId) ?? throw Problem::notFound('The student');
             $student->resetPin($this->pins->seal($pin), $who->id);
             $this->sessions->closeAllOfStudent($studentId);
+
+            return $class->hasPictures();
         });
 
-        return new PinView($pin);
+        return new PinView($pin, $pictures ? PictureWord::of($pin) : []);
     }
 
     public function supported(string $teamId): SupportedView

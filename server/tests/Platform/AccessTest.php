@@ -105,7 +105,7 @@ final class AccessTest extends RouteCase
         'POST /sittings/{sitting}/take-in' => self::TEAM,
         'POST /students/{student}/merge' => self::TEAM, 'DELETE /merges/{merge}' => self::TEAM,
         'POST /sittings/{handedIn}/corrections' => self::TEAM, 'DELETE /corrections/{correction}' => self::TEAM,
-        'POST /papers/on-paper' => self::TEACHERS,
+        'POST /papers/on-paper' => self::TEACHERS, 'PUT /classes/{class}/pictures' => self::TEAM,
         'GET /handouts/{handout}/pads' => self::TEAM, 'POST /handouts/{handout}/pads' => self::TEAM,
         'DELETE /handouts/{handout}/pads' => self::TEAM, 'PUT /handouts/{handout}/pads/{pad}' => self::TEAM,
         // Its key stands in for a session; without one nobody gets in.

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Roster\Api;
 
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Roster\Api\Input\ClassInput;
+use ChalkLadder\Server\Roster\Api\Input\PicturesInput;
 use ChalkLadder\Server\Roster\Api\Input\StudentInput;
 use ChalkLadder\Server\Roster\Api\Input\SupportInput;
 use ChalkLadder\Server\Roster\Api\Input\TeachersInput;
@@ -83,6 +84,12 @@ final readonly class RosterController
     public function taughtBy(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] TeachersInput $input): RosterView
     {
         return $this->rosters->taughtBy($who, $id, $input);
+    }
+
+    #[Route('/{id}/pictures', methods: ['PUT'])]
+    public function pictures(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] PicturesInput $input): RosterView
+    {
+        return $this->rosters->turnPictures($who, $id, $input->on);
     }
 
     #[Route('/{id}/slips', methods: ['POST'])]

@@ -36,6 +36,10 @@ class SchoolClass implements Root, TeamOwned
     #[ORM\Column(type: 'uuid_list')]
     protected array $teachers;
 
+    /** Its students may come in by three pictures instead of a PIN. */
+    #[ORM\Column(type: 'boolean')]
+    protected bool $pictures = false;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -79,6 +83,19 @@ class SchoolClass implements Root, TeamOwned
         if ($name !== $this->name) {
             $this->note(new Acted($this->teamId, $by, 'rename', 'class', $this->id, ['from' => $this->name]));
             $this->name = $name;
+        }
+    }
+
+    public function hasPictures(): bool
+    {
+        return $this->pictures;
+    }
+
+    public function turnPictures(bool $on, string $by): void
+    {
+        if ($on !== $this->pictures) {
+            $this->pictures = $on;
+            $this->note(new Acted($this->teamId, $by, $on ? 'pictures' : 'no pictures', 'class', $this->id));
         }
     }
 

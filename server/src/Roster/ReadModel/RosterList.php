@@ -127,16 +127,19 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
         return Support::read(new Node(Json::decode($stored)));
     }
 
-    /** @return list<array{StudentUser, string}> who goes by this name in the class with this code, each with the sealed PIN */
+    /** @return list<array{StudentUser, string, bool}> who goes by this name in the class with this code, with the sealed PIN and whether pictures do */
     public function goingBy(string $code, string $foldedName): array
     {
-        /** @var list<array{id: string, team_id: string, name: string, pin_sealed: string}> $rows */
-        $rows = $this->rows('SELECT s.id, s.team_id, s.name, s.pin_sealed FROM class c
+        /** @var list<array{id: string, team_id: string, name: string, pin_sealed: string, pictures: bool}> $rows */
+        $rows = $this->rows('SELECT s.id, s.team_id, s.name, s.pin_sealed, c.pictures FROM class c
             JOIN class_member m ON m.class_id = c.id AND m.left_at IS NULL
             JOIN student s ON s.id = m.student_id
             WHERE c.code = :code AND s.name_folded = :name', ['code' => $code, 'name' => $foldedName]);
 
-        return array_map(static fn (array $r): array => [new StudentUser($r['id'], $r['team_id'], $r['name']), $r['pin_sealed']], $rows);
+        return array_map(
+            static fn (array $r): array => [new StudentUser($r['id'], $r['team_id'], $r['name']), $r['pin_sealed'], $r['pictures']],
+            $rows,
+        );
     }
 
     /**

@@ -3,6 +3,7 @@ import { api, take, type Schemas } from '@/lib/api/client'
 import { plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Fold } from '@/ui/Fold'
+import { Tick } from '@/ui/Tick'
 import { sorry } from '@/ui/sorry'
 import { GroupDialog } from './GroupDialog'
 import { TeachersDialog } from './TeachersDialog'
@@ -30,6 +31,22 @@ export function ClassAside({ of, onDone }: { of: Roster; onDone: () => Promise<u
         <Button size="small" className="mt-2" onClick={() => void window.open(`/wall/class/${of.id}`, 'chalk-wall')}>
           On the wall
         </Button>
+        <div className="mt-3">
+          <Tick
+            label="Three pictures bring in as well as a PIN"
+            checked={of.pictures}
+            onChange={(on) =>
+              void take(api.PUT('/api/classes/{id}/pictures', { params: { path: { id: of.id } }, body: { on } }))
+                .then(onDone)
+                .catch(sorry)
+            }
+          />
+          {of.pictures ? (
+            <p className="text-sm text-quiet">
+              For those who do not read numbers yet; they stand on the slips. They are easier to guess than a PIN.
+            </p>
+          ) : null}
+        </div>
       </section>
       <section>
         <h2 className="text-lg">Groups</h2>

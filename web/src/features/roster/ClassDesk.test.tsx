@@ -12,6 +12,7 @@ const roster = (...names: string[]) => ({
   left: [{ id: 'Cleo Marsh', name: 'Cleo Marsh', leftAt: '2026-10-01T08:00:00Z' }],
   groups: [{ id: 'g1', name: 'Chart table', students: ['Ada Okafor'] }],
   teachers: ['t1'],
+  pictures: false,
   staff: [
     { id: 't1', name: 'Maren' },
     { id: 't2', name: 'Idris' },
@@ -322,8 +323,15 @@ describe('A roster', () => {
     expect(await screen.findByRole('cell', { name: 'Ada Okafor' })).toBeTruthy()
   })
 
+  it('lets the class come in by three pictures', async () => {
+    serve({ ...base(), 'PUT /api/classes/c1/pictures': roster('Ada Okafor') })
+    const user = open()
+    await user.click(await screen.findByRole('checkbox', { name: /^Three pictures bring in/ }))
+    await waitFor(() => expect(bodies('PUT', '/api/classes/c1/pictures')).toEqual([{ on: true }]))
+  })
+
   it('gives a new PIN and says what that ends', async () => {
-    serve({ ...base(), 'POST /api/classes/c1/students/Ada%20Okafor/pin': { pin: '394767' } })
+    serve({ ...base(), 'POST /api/classes/c1/students/Ada%20Okafor/pin': { pin: '394767', pictures: [] } })
     const user = open()
     await user.click(await screen.findByRole('button', { name: 'New PIN for Ada Okafor' }))
     const dialog = within(await screen.findByRole('dialog'))

@@ -13,6 +13,7 @@ import { Dialog } from '@/ui/Dialog'
 import { TextField } from '@/ui/Field'
 import { Menu } from '@/ui/Menu'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
+import { Thing } from '@/ui/Thing'
 import { toast } from '@/ui/toast'
 import { AddStudents } from './AddStudents'
 import { ClassAside } from './ClassAside'
@@ -31,7 +32,7 @@ export default function ClassDesk() {
   const [supporting, setSupporting] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [merging, setMerging] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [moving, setMoving] = useState<Schemas['RosterRosterStudentView'] | null>(null)
-  const [pin, setPin] = useState<{ name: string; pin: string } | null>(null)
+  const [pin, setPin] = useState<{ name: string; pin: string; pictures: string[] } | null>(null)
   const refresh = () =>
     Promise.all([
       client.invalidateQueries({ queryKey: ['class'] }),
@@ -42,7 +43,7 @@ export default function ClassDesk() {
     const fresh = await take(
       api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }),
     )
-    setPin({ name: student.name, pin: fresh.pin })
+    setPin({ name: student.name, pin: fresh.pin, pictures: fresh.pictures })
   }
   const leave = async (student: Schemas['RosterRosterStudentView']) => {
     const path = { id, student: student.id }
@@ -147,6 +148,13 @@ export default function ClassDesk() {
       {renaming ? <RenameDialog classId={id} of={renaming} onClose={() => setRenaming(null)} onDone={refresh} /> : null}
       <Dialog open={pin !== null} onClose={() => setPin(null)} title={`New PIN for ${pin?.name ?? ''}`}>
         <p className="font-head text-4xl font-semibold tracking-widest tabular-nums">{pin?.pin}</p>
+        {pin && pin.pictures.length > 0 ? (
+          <p className="mt-2 flex gap-3">
+            {pin.pictures.map((name, i) => (
+              <Thing key={i} name={name} size={44} />
+            ))}
+          </p>
+        ) : null}
         <p className="mt-2">The old PIN no longer works, and every device that was signed in has been signed out.</p>
       </Dialog>
     </>

@@ -76,8 +76,8 @@ describe('Slips', () => {
     class: '8 Heron',
     code: 'BGJSL',
     slips: [
-      { name: 'Ada Okafor', pin: '004711' },
-      { name: 'Benoît Larsen', pin: '153809' },
+      { name: 'Ada Okafor', pin: '004711', pictures: [] },
+      { name: 'Benoît Larsen', pin: '153809', pictures: [] },
     ],
   }
 

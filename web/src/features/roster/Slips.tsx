@@ -3,6 +3,7 @@ import { toString as qrSvg } from 'qrcode'
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
+import { Thing } from '@/ui/Thing'
 
 /** Slips to cut apart: address, class code, name and PIN. */
 export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; onClose: () => void }) {
@@ -38,6 +39,13 @@ export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; o
               <p>
                 PIN <b className="font-mono text-lg">{slip.pin}</b>
               </p>
+              {slip.pictures.length > 0 ? (
+                <p className="mt-1 flex gap-2">
+                  {slip.pictures.map((name, i) => (
+                    <Thing key={i} name={name} size={36} />
+                  ))}
+                </p>
+              ) : null}
             </div>
             <div
               className="size-20 shrink-0 rounded bg-white p-1"

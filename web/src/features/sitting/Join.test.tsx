@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { show } from '@/testing/page'
 import { bodies, Refusal, sent, serve } from '@/testing/server'
@@ -17,6 +17,25 @@ describe('Joining', () => {
     await user.keyboard('Ada Okafor{Tab}123456{Enter}')
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/my'))
     expect(bodies('POST', '/api/join')).toEqual([{ code: 'WPWLP', name: 'Ada Okafor', pin: '123456' }])
+  })
+
+  it('takes three pictures in the place of a PIN, and says when there are none', async () => {
+    serve({ 'POST /api/join': { name: 'Ada Okafor' } })
+    const user = show(<Join />, '/join?code=WPWLP', '/join')
+    await user.type(name(), 'Ada Okafor')
+    await user.click(screen.getByRole('button', { name: 'I have three pictures' }))
+    await user.click(screen.getByRole('button', { name: 'Join' }))
+    expect(await screen.findByText('Type your PIN.')).toBeTruthy()
+    const pad = within(await screen.findByRole('group', { name: /three pictures/ }))
+    for (const thing of ['boat', 'boat', 'crab']) await user.click(pad.getByRole('button', { name: thing }))
+    expect((pad.getByRole('button', { name: 'gull' }) as HTMLButtonElement).disabled).toBe(true)
+    await user.click(pad.getByRole('button', { name: 'Back' }))
+    await user.click(pad.getByRole('button', { name: 'gull' }))
+    await user.click(screen.getByRole('button', { name: 'Join' }))
+    await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/my'))
+    expect(bodies('POST', '/api/join')).toEqual([
+      { code: 'WPWLP', name: 'Ada Okafor', pictures: ['boat', 'boat', 'gull'] },
+    ])
   })
 
   it('says what does not fit and keeps what was typed', async () => {

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { useQueryClient } from '@tanstack/react-query'
 import * as z from 'zod/mini'
@@ -7,7 +8,10 @@ import { sessionResumed } from '@/lib/session'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
+import { later } from '@/ui/later'
 import { afterJoining } from './ToJoin'
+
+const PicturePad = later(() => import('./PicturePad').then((it) => it.PicturePad))
 
 /** Class code, name and PIN, as on the slip. */
 export default function Join() {
@@ -38,13 +42,15 @@ const shape = z.object({
   pin: asked('Type your PIN.'),
 })
 
-/** What is asked for: class code, name and PIN. */
+/** What is asked for: class code, name and PIN, or three pictures in its place. */
 export function JoinForm({ code: known, onJoined }: { code: string; onJoined: () => void }) {
+  const [byPictures, setByPictures] = useState(false)
   const form = useForm({
     shape,
     start: { code: known, name: '', pin: '' },
     send: async (typed) => {
-      await take(api.POST('/api/join', { body: typed }))
+      const { code, name, pin } = typed
+      await take(api.POST('/api/join', { body: byPictures ? { code, name, pictures: pin.split(' ') } : typed }))
       onJoined()
     },
   })
@@ -68,14 +74,32 @@ export function JoinForm({ code: known, onJoined }: { code: string; onJoined: ()
         {...form.field('name')}
         autoFocus={Boolean(known)}
       />
-      <TextField
-        label="PIN"
-        className={`${big} font-mono`}
-        maxLength={20}
-        inputMode="numeric"
-        autoComplete="off"
-        {...form.field('pin')}
-      />
+      {byPictures ? (
+        <PicturePad
+          value={form.values.pin.split(' ').filter(Boolean)}
+          fault={form.fault('pin')}
+          onChange={(things) => form.set('pin', things.join(' '))}
+        />
+      ) : (
+        <TextField
+          label="PIN"
+          className={`${big} font-mono`}
+          maxLength={20}
+          inputMode="numeric"
+          autoComplete="off"
+          {...form.field('pin')}
+        />
+      )}
+      <Button
+        className="min-h-11"
+        kind="quiet"
+        onClick={() => {
+          form.set('pin', '')
+          setByPictures(!byPictures)
+        }}
+      >
+        {byPictures ? 'I have a PIN' : 'I have three pictures'}
+      </Button>
       <FaultLine error={form.refusal} />
       <Button kind="do" size="large" type="submit" disabled={form.busy}>
         Join

@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rosterPictures"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{id}/roster": {
         parameters: {
             query?: never;
@@ -4597,6 +4613,7 @@ export interface components {
             code?: string;
             name?: string;
             pin?: string;
+            pictures?: string[];
         };
         RosterLeaverView: {
             id: string;
@@ -4610,8 +4627,12 @@ export interface components {
         RosterMoveInput: {
             to?: string;
         };
+        RosterPicturesInput: {
+            on?: boolean;
+        };
         RosterPinView: {
             pin: string;
+            pictures: string[];
         };
         RosterRosterInput: {
             text?: string;
@@ -4646,10 +4667,12 @@ export interface components {
             groups: components["schemas"]["RosterGroupView"][];
             teachers: string[];
             staff: components["schemas"]["IdentityStaffNameView"][];
+            pictures: boolean;
         };
         RosterSlipView: {
             name: string;
             pin: string;
+            pictures: string[];
         };
         RosterSlipsView: {
             class: string;
@@ -7092,6 +7115,41 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rosterPictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterPicturesInput"];
+            };
+        };
         responses: {
             /** @description Done. */
             200: {

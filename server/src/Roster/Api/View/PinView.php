@@ -6,7 +6,8 @@ namespace ChalkLadder\Server\Roster\Api\View;
 
 final readonly class PinView
 {
-    public function __construct(public string $pin)
+    /** @param list<string> $pictures three things, where the class comes in by them */
+    public function __construct(public string $pin, public array $pictures = [])
     {
     }
 }

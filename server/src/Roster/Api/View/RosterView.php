@@ -13,6 +13,7 @@ final readonly class RosterView
      * @param list<LeaverView>        $left     by name
      * @param list<GroupView>         $groups   by name
      * @param list<string>            $teachers ids of those whose class it is; nobody where it is everybody's
+     * @param bool                    $pictures its students may come in by three pictures
      * @param list<StaffNameView>     $staff    the team's teachers, to choose from
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class RosterView
         public array $groups,
         public array $teachers,
         public array $staff,
+        public bool $pictures,
     ) {
     }
 }
