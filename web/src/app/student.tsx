@@ -47,6 +47,7 @@ createRoot(document.getElementById('root')!).render(
                   </MyWork>
                 }
               />
+              <Route path="/my/to/:only" element={<MyWork />} />
               <Route path="/my/questions" element={<OwnQuestions />} />
               <Route path="/my/:id" element={<Sit />} />
               <Route path="*" element={<Navigate to="/join" replace />} />

@@ -41,9 +41,11 @@ it('says its place, and cancelling gives the place up', async () => {
     'DELETE /api/pdfs/j1': null,
   })
   await ask('PDF')
-  expect(await screen.findByText('Waiting: 3 before it.')).toBeTruthy()
-  expect(await screen.findByText('Waiting: 2 before it.', {}, { timeout: 4000 })).toBeTruthy()
-  fireEvent.click(within(screen.getByRole('dialog')).getByRole('button', { name: 'Cancel' }))
+  // The same is said to whoever listens, a moment later.
+  const dialog = within(await screen.findByRole('dialog'))
+  expect(await dialog.findByText('Waiting: 3 before it.')).toBeTruthy()
+  expect(await dialog.findByText('Waiting: 2 before it.', {}, { timeout: 4000 })).toBeTruthy()
+  fireEvent.click(dialog.getByRole('button', { name: 'Cancel' }))
   await waitFor(() => expect(sent('DELETE', '/api/pdfs/j1')).toHaveLength(1))
   expect(kept).toEqual([])
 })

@@ -123,6 +123,16 @@ describe('Handouts', () => {
     expect((dialog.getByLabelText('Closes') as HTMLInputElement).value).toBe('2026-11-01T08:00')
   })
 
+  it('have an address of their own, to be copied or marked', async () => {
+    const user = open(handout('a'))
+    await user.click((await beside(user, 'a')).getByRole('button', { name: 'Link to Paper a' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    expect(dialog.getByText(`${location.origin}/my/to/a`)).toBeTruthy()
+    expect((await dialog.findByRole('img', { name: /QR code of the link/ })).innerHTML).toContain('<svg')
+    await user.click(dialog.getByRole('button', { name: 'Copy the link' }))
+    expect(await navigator.clipboard.readText()).toBe(`${location.origin}/my/to/a`)
+  })
+
   it('tell the next act when there are none, which has a key', async () => {
     const user = open()
     expect(await screen.findByText('Nothing has been handed out')).toBeTruthy()

@@ -12,7 +12,10 @@ import { ListDesk } from '@/ui/ListDesk'
 import { Share } from '@/ui/Share'
 import { Empty } from '@/ui/States'
 import { toast } from '@/ui/toast'
+import { later } from '@/ui/later'
 import { TimesDialog, useWindow } from './TimesDialog'
+
+const LinkToWork = later(() => import('./LinkToWork').then((it) => it.LinkToWork))
 
 /** What was handed out, how far it is, and whose turn it is. */
 export default function HandoutList() {
@@ -136,6 +139,7 @@ const counts = ({ conditions: { counts: which } }: Handout) =>
 /** Where a handout leads, and what can be changed about when it is there. */
 function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
   const { set, before } = useWindow(handout)
+  const [linking, setLinking] = useState(false)
   const show = async () => {
     await set({ ...before, visible: true })
     toast(`Students see “${handout.title}” now.`, { undo: () => void set(before) })
@@ -160,6 +164,12 @@ function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
       <Link className={link} to={`/handouts/new?like=${handout.id}`}>
         Hand out again
       </Link>
+      {handout.status === 'closed' ? null : (
+        <Button kind="quiet" size="small" aria-label={`Link to ${handout.title}`} onClick={() => setLinking(true)}>
+          Link
+        </Button>
+      )}
+      {linking ? <LinkToWork handout={handout} onClose={() => setLinking(false)} /> : null}
       {handout.status === 'closed' ? null : (
         <Button kind="quiet" size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
           Times

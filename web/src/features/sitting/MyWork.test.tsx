@@ -101,6 +101,22 @@ describe('My work', () => {
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/my/s7'))
   })
 
+  it('shows one piece of work alone where a link leads to it, with the way to the rest', async () => {
+    const [a, b] = ['0190a0a0-0000-7000-8000-00000000000a', '0190a0a0-0000-7000-8000-00000000000b']
+    serve({ 'GET /api/me/work': work(row(a, 'due'), row(b, 'due')) })
+    show(<MyWork />, `/my/to/${b}`, '/my/to/:only')
+    expect((await part('To do')).getAllByRole('listitem')).toHaveLength(1)
+    expect(screen.getByText(`Work ${b}`)).toBeTruthy()
+    expect(screen.getByRole('link', { name: 'All my work' }).getAttribute('href')).toBe('/my')
+  })
+
+  it('says so where the work of a link is not theirs', async () => {
+    serve({ 'GET /api/me/work': work(row('a', 'due')) })
+    show(<MyWork />, '/my/to/0190a0a0-0000-7000-8000-00000000000b', '/my/to/:only')
+    expect(await screen.findByText(/has not been handed to you, or is not shown yet/)).toBeTruthy()
+    expect(screen.queryByText('Work a')).toBeNull()
+  })
+
   it('asks who it is when nobody has joined', async () => {
     serve({ 'GET /api/me/work': new Refusal(401, 'Join first.') })
     open()

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import { api, Problem, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -20,9 +20,13 @@ const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
   { title: 'Missed', holds: (r) => r.status === 'missed' },
 ]
 
-/** A student's own work: due, done, returned; and below it what else they are asked for. */
+/**
+ * A student's own work: due, done, returned; and below it what else they are asked for. By a link or a QR code to one piece of work they
+ * find that one alone, with the way to the rest.
+ */
 export default function MyWork({ children }: { children?: ReactNode }) {
   const navigate = useNavigate()
+  const { only } = useParams()
   const client = useQueryClient()
   const work = useQuery({ queryKey: ['work'], queryFn: () => take(api.GET('/api/me/work')), refetchInterval: 20_000 })
   const open = useMutation({
@@ -62,7 +66,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
     client.clear()
     void navigate('/join')
   }
-  const rows = work.data.handouts
+  const rows = work.data.handouts.filter((r) => only === undefined || r.handoutId === only)
   return (
     <div className="min-h-dvh text-[18px]">
       <header className="flex items-center gap-3 border-b px-4 py-3">
@@ -73,7 +77,11 @@ export default function MyWork({ children }: { children?: ReactNode }) {
       </header>
       <main className="mx-auto max-w-2xl px-4 py-4">
         {rows.length === 0 ? (
-          <p className="py-8 text-quiet">Nothing has been handed to you yet. It appears here by itself.</p>
+          <p className="py-8 text-quiet">
+            {only === undefined
+              ? 'Nothing has been handed to you yet. It appears here by itself.'
+              : 'This work has not been handed to you, or is not shown yet. Ask your teacher; it appears here by itself.'}
+          </p>
         ) : null}
         {PARTS.map((part) => {
           const list = rows.filter(part.holds)
@@ -119,7 +127,13 @@ export default function MyWork({ children }: { children?: ReactNode }) {
             </section>
           ) : null
         })}
-        {children}
+        {only === undefined ? (
+          children
+        ) : (
+          <Link to="/my" className="text-blue underline">
+            All my work
+          </Link>
+        )}
       </main>
     </div>
   )

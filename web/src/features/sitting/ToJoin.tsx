@@ -9,4 +9,4 @@ export function ToJoin() {
 }
 
 /** Where joining leads: a place of the student's own and nowhere else. */
-export const afterJoining = (to: string | null) => (to && /^\/my(\/[0-9a-f-]{36})?$/.test(to) ? to : HOME)
+export const afterJoining = (to: string | null) => (to && /^\/my(\/(to\/)?[0-9a-f-]{36})?$/.test(to) ? to : HOME)
