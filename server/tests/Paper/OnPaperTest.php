@@ -56,6 +56,24 @@ final class OnPaperTest extends ApiCase
         self::assertSame('handed in', $this->get('GET', "/sittings/$sitting")->text('state'));
     }
 
+    public function testWithoutAKeyResultsMarkingAndExportsSayWhatIsThere(): void
+    {
+        $handout = $this->world->handOut([], $this->paper->text('editionId'));
+        foreach (['Ada Okafor' => 'a', 'Benoît Larsen' => 'b', 'Cleo Marsh' => 'b'] as $who => $letter) {
+            $this->sit($who, $handout, $letter, '3.8', 'ebb');
+        }
+        $this->as($this->world->teacher)->get('POST', "/handouts/$handout/close");
+        $question = $this->get('GET', "/handouts/$handout/results")->list('questions')[0];
+        self::assertSame([3, null, []], [$question->int('waiting'), $question->at('facility.value'), $question->list('flags')]);
+        self::assertSame(200, $this->ask('GET', "/handouts/$handout/responses.csv")->getStatusCode());
+        $desk = $this->get('GET', "/handouts/$handout/marking/q1");
+        self::assertCount(3, $desk->list('answers'));
+        // A key that is typed is accepted for all who wrote the same, as with every question.
+        $this->key($handout, 'q4', ['text' => 'ebb']);
+        $question = $this->get('GET', "/handouts/$handout/results")->list('questions')[3];
+        self::assertSame([0, 1.0], [$question->int('waiting'), $question->at('facility.value')]);
+    }
+
     public function testWhatIsNoSheetIsRefused(): void
     {
         $line = ['count' => 1, 'kind' => 'choice', 'options' => 4, 'points' => '1'];
