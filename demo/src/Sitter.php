@@ -14,6 +14,7 @@ use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
+use ChalkLadder\Server\Sitting\Attending;
 use ChalkLadder\Server\Sitting\Helping;
 use ChalkLadder\Server\Sitting\ReadModel\Helps;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
@@ -39,6 +40,7 @@ final readonly class Sitter
 
     public function __construct(
         private Sittings $sittings,
+        private Attending $attending,
         private SittingReader $reader,
         private WorkList $list,
         private Talk $talk,
@@ -200,7 +202,7 @@ final readonly class Sitter
             for ($second = 0; $second < $seconds; ++$second) {
                 $times[] = ($second < $until ? 1 : 0) + ($second < 4 ? $again : 0);
             }
-            $this->sittings->played($user, $view->id, new PlayedInput($source->file, Uuid::v7()->toRfc4122(), 1000 * $seconds, $times));
+            $this->attending->played($user, $view->id, new PlayedInput($source->file, Uuid::v7()->toRfc4122(), 1000 * $seconds, $times));
         }
     }
 

@@ -47,7 +47,8 @@ enum Personal: string
 
     private static function isAddress(string $said): bool
     {
-        $dot = '\s*(?:\.|[\[(]?\bdot\b[\])]?)\s*';
+        // A full stop between two sentences has a blank behind it.
+        $dot = '(?:\.|\s*[\[(]?\bdot\b[\])]?\s*)';
         $patterns = [
             '/\S@|@\w/u',
             "/\\w\\s*[\\[(]?\\bat\\b[\\])]?\\s*[\\w-]+$dot(?:".self::ENDS.')\b/u',

@@ -49,7 +49,7 @@ final class PersonalTest extends TestCase
         foreach ([
             'Divide by 100, not by 1000', 'I got 1200.5 and then 12', 'Marsh is the one who walks', 'it is 1200000 mm, so 120 000 cm',
             'the adapter', 'you add the sides, then a square', '3, 4, 5, 6, 7, 8, 9', 'it goes 12 metres on the hill', 'take away two or three',
-            'van or der is no name here', 'at the end. then look', 'so li is not written like a name', '2 x 3 = 6', 'a + b = c', '',
+            'van or der is no name here', 'look at that. It is lower', 'start at nought. Me too', 'at the end. then look', 'so li is not written like a name', '2 x 3 = 6', 'a + b = c', '',
             'one two three', '0.333333 is a third',
         ] as $words) {
             yield $words => [$words];

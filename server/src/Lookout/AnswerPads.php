@@ -147,7 +147,8 @@ final readonly class AnswerPads
                 $entry,
                 $try,
                 $sitting->covered($entry, $try, $response),
-                (int) $this->clock->now()->format('Uv'),
+                // Newer than whatever a device of theirs has sent, also one whose clock is ahead.
+                max((int) $this->clock->now()->format('Uv'), 1 + ($this->reader->counter($view->id, $entry, $try) ?? 0)),
                 "pad $pad $press->press",
             )], $entry));
 

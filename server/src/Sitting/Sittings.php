@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting;
 
-use ChalkLadder\Core\Analysis\Watching;
 use ChalkLadder\Core\Item\HoldsFiles;
 use ChalkLadder\Core\Marking\Score;
 use ChalkLadder\Core\Sitting\SittingState;
@@ -21,7 +20,6 @@ use ChalkLadder\Server\Platform\Storage\Transaction;
 use ChalkLadder\Server\Roster\Students;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
-use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -30,7 +28,6 @@ use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
 use ChalkLadder\Server\Sitting\Api\View\KeptView;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
-use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
 use ChalkLadder\Server\Sitting\Entity\LateResponse;
 use ChalkLadder\Server\Sitting\Entity\Sitting;
@@ -38,8 +35,6 @@ use ChalkLadder\Server\Sitting\ReadModel\Aside;
 use ChalkLadder\Server\Sitting\ReadModel\ClassPicture;
 use ChalkLadder\Server\Sitting\ReadModel\ClimbFacts;
 use ChalkLadder\Server\Sitting\ReadModel\Corrected;
-use ChalkLadder\Server\Sitting\ReadModel\LeftScreens;
-use ChalkLadder\Server\Sitting\ReadModel\Playing;
 use ChalkLadder\Server\Sitting\ReadModel\Saving;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\Talk;
@@ -57,8 +52,6 @@ final readonly class Sittings
         private Saving $saving,
         private Aside $aside,
         private Editions $editions,
-        private Playing $playing,
-        private LeftScreens $left,
         private Talk $talk,
         private ClassPicture $picture,
         private Helping $helping,
@@ -169,29 +162,6 @@ final readonly class Sittings
 
             return new AnswersSavedView($kept, $sitting->state->value, Moment::iso($this->clock->now()));
         });
-    }
-
-    /** Keeps what was played of a source, and says how far the student has been in it. */
-    public function played(StudentUser $who, string $id, PlayedInput $input): PlayedView
-    {
-        $sitting = $this->reader->ofStudent($who->id, $id);
-        $file = strtolower($input->file);
-        if (!in_array($file, $sitting->edition->paper()->files(), true)) {
-            throw Problem::invalid(['file' => 'This is nothing that the paper plays.']);
-        }
-        $this->playing->keep($id, $who->id, $file, $input->device, $input->played());
-
-        return new PlayedView(Watching::of([$this->playing->of($id, $file)])->students[0]['until'] ?? 0.0);
-    }
-
-    /** The student is no more in full screen, or was not for so long; told to the teacher where the handout says so. */
-    public function left(StudentUser $who, string $id, string $leave, int $seconds): void
-    {
-        $sitting = $this->reader->ofStudent($who->id, $id);
-        if ($sitting->conditions->fullScreen) {
-            $this->left->keep($id, strtolower($leave), $seconds, $this->clock->now());
-            $this->events->dispatch(new SittingChanged($sitting->handoutId, $id));
-        }
     }
 
     /** Settles one answer, so that the student can be told at once how it stands. */
@@ -316,7 +286,7 @@ final readonly class Sittings
         $missing = [];
         foreach ($this->reader->answers($sitting) as $answer) {
             $asks = $sitting->own($answer->entry, $answer->try)->item->working ?? false;
-            $isMeant = $entry === null ? $sitting->walk->isOpen($answer->entry, $answer->try) : $answer->entry === $entry;
+            $isMeant = $sitting->walk->isOpen($answer->entry, $answer->try) && in_array($entry, [null, $answer->entry], true);
             if ($asks && $isMeant && !$answer->response->isBlank() && ($answer->working?->isBlank() ?? true)) {
                 $missing[] = $numbers[$answer->entry] ?? 0;
             }

@@ -36,6 +36,19 @@ final class PadsTest extends ApiCase
         self::assertSame('A A', $this->given()['Ada Okafor']['q1'], 'a later press changes the answer');
     }
 
+    public function testADeviceWhoseClockIsAheadDoesNotSilenceThePad(): void
+    {
+        $sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$this->handout/open")->text('id');
+        $tomorrow = (time() + 86_400) * 1000;
+        $value = ['options' => [$this->shown($sitting, 'c', 'q1')]];
+        $this->get('PUT', "/me/sittings/$sitting/responses", ['saves' => [
+            ['entry' => 'q1', 'try' => 1, 'value' => $value, 'counter' => $tomorrow, 'clientId' => 'ahead'],
+        ]]);
+        self::assertSame('C C', $this->given()['Ada Okafor']['q1']);
+        self::assertSame(['kept'], $this->press(['01', 1, 1, 'A']));
+        self::assertSame('A A', $this->given()['Ada Okafor']['q1']);
+    }
+
     public function testWhatIsHeardTwiceCountsOnceAndWhatComesLateNever(): void
     {
         self::assertSame(['kept', 'double', 'double'], $this->press(['01', 5, 1, 'A'], ['01', 5, 1, 'A'], ['01', 4, 1, 'C']));

@@ -17,6 +17,7 @@ use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
 use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
+use ChalkLadder\Server\Sitting\Attending;
 use ChalkLadder\Server\Sitting\Sittings;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -28,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[Route('/me', requirements: ['id' => Requirement::UUID])]
 final readonly class SittingController
 {
-    public function __construct(private Sittings $sittings)
+    public function __construct(private Sittings $sittings, private Attending $attending)
     {
     }
 
@@ -59,13 +60,13 @@ final readonly class SittingController
     #[Route('/sittings/{id}/played', methods: ['PUT'])]
     public function played(#[CurrentUser] StudentUser $who, string $id, #[MapRequestPayload] PlayedInput $input): PlayedView
     {
-        return $this->sittings->played($who, $id, $input);
+        return $this->attending->played($who, $id, $input);
     }
 
     #[Route('/sittings/{id}/left/{leave}', methods: ['PUT'], requirements: ['leave' => Requirement::UUID])]
     public function left(#[CurrentUser] StudentUser $who, string $id, string $leave, #[MapRequestPayload] LeftInput $input): void
     {
-        $this->sittings->left($who, $id, $leave, $input->seconds);
+        $this->attending->left($who, $id, $leave, $input->seconds);
     }
 
     #[Route('/sittings/{id}/settle', methods: ['POST'])]

@@ -115,9 +115,9 @@ final readonly class Remarking extends ReadModel
             ];
         }
         $this->run(
-            "UPDATE sitting s SET marks = n.m, revision = s.revision + 1,
-                state = CASE WHEN s.state IN ('handed in', 'marked') THEN n.w ELSE s.state END
-                FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric, w text) WHERE s.id = n.s",
+            'UPDATE sitting s SET marks = n.m, revision = s.revision + 1,
+                state = CASE WHEN '.SittingTables::FOLLOWS_MARKING.' THEN n.w ELSE s.state END
+                FROM jsonb_to_recordset(:rows::jsonb) AS n (s uuid, m numeric, w text) WHERE s.id = n.s',
             ['rows' => Json::encode($marks)],
         );
     }

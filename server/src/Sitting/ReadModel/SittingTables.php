@@ -17,6 +17,9 @@ final class SittingTables
     /** A sitting `s` that has been handed in, and so may count. The rule of {@see \ChalkLadder\Core\Sitting\SittingState::isOver()}. */
     public const OVER = "s.state <> 'open'";
 
+    /** A sitting `s` whose state follows its marking. The rule of {@see \ChalkLadder\Server\Sitting\Entity\Sitting::scored()}. */
+    public const FOLLOWS_MARKING = "s.state IN ('handed in', 'marked')";
+
     /**
      * The credit of a response `r` that counts: a person's before a machine's. The rule of {@see
      * \ChalkLadder\Server\Sitting\Answer::credit()}.

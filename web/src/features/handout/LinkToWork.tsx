@@ -1,16 +1,11 @@
-import { useEffect, useState } from 'react'
-import { toString as qrSvg } from 'qrcode'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
+import { QrCode } from '@/ui/QrCode'
 import { toast } from '@/ui/toast'
 
 /** The address of one piece of work, as a link and as a QR code, for a board, a page or a slide. */
 export function LinkToWork({ handout, onClose }: { handout: { id: string; title: string }; onClose: () => void }) {
   const address = `${location.origin}/my/to/${handout.id}`
-  const [code, setCode] = useState('')
-  useEffect(() => {
-    void qrSvg(address, { type: 'svg', margin: 0, color: { dark: '#000000', light: '#ffffff00' } }).then(setCode)
-  }, [address])
   const copy = async () => {
     try {
       // Without TLS a browser has no clipboard to offer.
@@ -32,12 +27,7 @@ export function LinkToWork({ handout, onClose }: { handout: { id: string; title:
       }
     >
       <div className="flex flex-col items-center gap-4">
-        <div
-          className="size-64 rounded bg-white p-3"
-          aria-label={`QR code of the link to ${handout.title}`}
-          role="img"
-          dangerouslySetInnerHTML={{ __html: code }}
-        />
+        <QrCode of={address} label={`QR code of the link to ${handout.title}`} className="size-64 rounded p-3" />
         <p className="font-mono text-[15px] break-all select-all">{address}</p>
         <p className="text-[15px] text-quiet">
           It leads a student to this work, after class code, name and PIN where they are not signed in yet. To anybody

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { toString as qrSvg } from 'qrcode'
 import { useEffect } from 'react'
 import { useParams } from 'react-router'
 import { ask } from '@/lib/queries'
 import { applyTheme } from '@/lib/theme'
+import { QrCode } from '@/ui/QrCode'
 import { Failed, Loading } from '@/ui/States'
 import './codeWall.css'
 
@@ -13,16 +13,6 @@ export default function CodeWall() {
   const roster = useQuery(ask.roster(id))
   const address = `${location.origin}/join`
   const code = roster.data?.code ?? ''
-  const qr = useQuery({
-    queryKey: ['qr', code],
-    queryFn: () =>
-      qrSvg(`${address}?code=${code}`, {
-        type: 'svg',
-        margin: 2,
-        color: { dark: '#000000', light: '#ffffff' },
-      }),
-    enabled: code !== '',
-  })
   useEffect(() => {
     document.title = 'Code · Chalk Ladder'
     // Chalk on slate, as on every wall.
@@ -41,12 +31,7 @@ export default function CodeWall() {
           <p className="code-wall-quiet">Class code</p>
           <p className="code-wall-code">{code}</p>
         </div>
-        <div
-          className="code-wall-qr"
-          role="img"
-          aria-label="QR code of the join page"
-          dangerouslySetInnerHTML={{ __html: qr.data ?? '' }}
-        />
+        <QrCode of={`${address}?code=${code}`} label="QR code of the join page" className="code-wall-qr" />
       </div>
       <p className="code-wall-quiet">Then your name and your own PIN, from your slip.</p>
     </main>

@@ -1,21 +1,12 @@
-import { useEffect, useState } from 'react'
-import { toString as qrSvg } from 'qrcode'
 import type { Schemas } from '@/lib/api/client'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
+import { QrCode } from '@/ui/QrCode'
 import { Thing } from '@/ui/Thing'
 
 /** Slips to cut apart: address, class code, name and PIN. */
 export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; onClose: () => void }) {
-  const [code, setCode] = useState('')
   const address = `${location.origin}/join`
-  useEffect(() => {
-    void qrSvg(`${address}?code=${slips.code}`, {
-      type: 'svg',
-      margin: 0,
-      color: { dark: '#000000', light: '#ffffff00' },
-    }).then(setCode)
-  }, [address, slips.code])
   return (
     <>
       <Head title={`Slips for ${slips.class}`} note={`${slips.slips.length} slips, to cut apart`}>
@@ -47,11 +38,10 @@ export function Slips({ slips, onClose }: { slips: Schemas['RosterSlipsView']; o
                 </p>
               ) : null}
             </div>
-            <div
-              className="size-20 shrink-0 rounded bg-white p-1"
-              aria-label="QR code of the join page"
-              role="img"
-              dangerouslySetInnerHTML={{ __html: code }}
+            <QrCode
+              of={`${address}?code=${slips.code}`}
+              label="QR code of the join page"
+              className="size-20 shrink-0 rounded p-1"
             />
           </li>
         ))}

@@ -76,15 +76,13 @@ export default function Sit() {
   const look = async () => {
     await keeper.current?.flush()
     const next = await take(api.GET('/api/me/sittings/{id}', path))
-    // What a teacher has put in the place of an answer stands there, whatever this device has known.
-    const corrected = next.steps.filter((step) => step.corrected !== null)
-    for (const { entry, try: nth, value } of corrected) if (value) keeper.current?.corrected(entry, nth, value)
-    if (corrected.length > 0)
-      setValues((old) => {
-        const values = new Map(old)
-        for (const { entry, try: nth, value } of corrected) if (value) values.set(keyOf(id, entry, nth), value)
-        return values
-      })
+    // What a teacher has put in the place of an answer stands there, unless something newer has been entered.
+    const corrected = next.steps.flatMap(({ entry, try: nth, value, corrected: why }) =>
+      why !== null && value && keeper.current?.corrected(entry, nth, value)
+        ? [[keyOf(id, entry, nth), value] as const]
+        : [],
+    )
+    if (corrected.length > 0) setValues((old) => new Map([...old, ...corrected]))
     setView(next)
     return next.live
   }

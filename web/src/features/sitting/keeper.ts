@@ -86,11 +86,16 @@ export class Keeper {
     return this.keep(entry, tryNumber, millis, { working })
   }
 
-  /** The teacher has put another answer in the place of what was sent; whatever the student enters next begins from it. */
-  corrected(entry: string, tryNumber: number, value: Value) {
+  /**
+   * The teacher has put another answer in the place of what was sent; whatever the student enters next begins from it. False where they
+   * have entered something since: that is newer.
+   */
+  corrected(entry: string, tryNumber: number, value: Value): boolean {
     const key = keyOf(this.sittingId, entry, tryNumber)
     const before = this.kept.get(key)
-    if (before && before.sent === before.counter) this.kept.set(key, { ...before, value })
+    if (before && before.sent !== before.counter) return false
+    if (before) this.kept.set(key, { ...before, value })
+    return true
   }
 
   private async keep(
