@@ -86,6 +86,27 @@ describe('Keeper', () => {
     keeper.stop()
   })
 
+  it('goes on from what a teacher has corrected, and never loses what was entered since', async () => {
+    const sent: unknown[] = []
+    const keeper = new Keeper(
+      's',
+      device(),
+      async (saves) => (sent.push(...saves.map((s) => s.value)), kept(saves)),
+      () => undefined,
+    )
+    await keeper.answer('e1', 1, { text: 'sand' }, 0)
+    await keeper.flush()
+    expect(keeper.corrected('e1', 1, { text: 'rock' })).toBe(true)
+    await keeper.sure('e1', 1, 3, 0)
+    await keeper.flush()
+    expect(sent).toEqual([{ text: 'sand' }, { text: 'rock' }])
+    await keeper.answer('e1', 1, { text: 'mud' }, 0)
+    expect(keeper.corrected('e1', 1, { text: 'rock' })).toBe(false)
+    await keeper.flush()
+    expect(sent.at(-1)).toEqual({ text: 'mud' })
+    keeper.stop()
+  })
+
   it('counts upwards even when the clock stands still', async () => {
     const counters: number[] = []
     const keeper = new Keeper(
