@@ -46,6 +46,12 @@ abstract class RouteCase extends ApiCase
         ]];
     }
 
+    /** @return array<string, mixed> a class of a school's own system, as it is sent */
+    protected static function schoolFiles(): array
+    {
+        return ['files' => [['name' => 'classes.csv', 'data' => base64_encode("sourcedId,title\nc-1,8 Curlew\n")]]];
+    }
+
     /** @param array<string, string> $ids */
     protected static function path(string $pattern, array $ids): string
     {
@@ -254,6 +260,7 @@ abstract class RouteCase extends ApiCase
                 'version' => 1,
             ], 'POST /papers/{paper}/publish' => ['version' => 1],
             'POST /papers/{paper}/rehearsal' => ['students' => 50],
+            'POST /classes/from-files/preview' => self::schoolFiles(), 'POST /classes/from-files' => self::schoolFiles(),
             'POST /classes' => ['name' => '8 Tern'], 'PUT /classes/{class}' => ['name' => '8 Plover'],
             'PUT /classes/{class}/teachers' => ['teachers' => [$world->teacher->id]],
             'POST /classes/{class}/groups' => ['name' => 'Window side', 'students' => [$ids['student']]],

@@ -49,3 +49,32 @@ test('a class is made from a list as it was pasted', async ({ page }) => {
   await expect(shown.getByText('Bo Marrow')).toHaveCount(0)
   await axeClean(shown)
 })
+
+/** Classes from the files of a school's own system: shown first, then taken; taken again, nothing changes. */
+test('classes are taken from the school’s files', async ({ page }) => {
+  const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const files = [
+    file('users.csv', 'sourcedId,givenName,familyName\ns1,Ivo,Sandpiper\ns2,Una,Marram\ns3,,\n'),
+    file('classes.csv', 'sourcedId,title\nc1,8 Dunlin\n'),
+    file('enrollments.csv', 'classSourcedId,userSourcedId,role\nc1,s1,student\nc1,s2,student\nc1,s7,student\n'),
+  ]
+  await signIn(page, 'Maren Ostrander')
+  await page.goto('/classes')
+  await page.getByRole('button', { name: 'From the school’s files' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('The files').setInputFiles(files)
+  await expect(dialog.getByText('new class · 2 students come in')).toBeVisible()
+  await dialog.getByRole('button', { name: 'What is left alone? 2 lines' }).click()
+  await expect(dialog.getByText('They have no name.')).toBeVisible()
+  await axeClean(page)
+  await dialog.getByRole('button', { name: 'Make 3 changes' }).click()
+  await expect(page.getByText('1 class made, 2 students added.').first()).toBeVisible()
+  await page.getByRole('link', { name: '8 Dunlin' }).click()
+  await expect(page.getByRole('cell', { name: 'Una Marram', exact: true })).toBeVisible()
+
+  await page.goto('/classes')
+  await page.getByRole('button', { name: 'From the school’s files' }).click()
+  await dialog.getByLabel('The files').setInputFiles(files)
+  await expect(dialog.getByText('2 stay as they are')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Nothing changes' })).toBeDisabled()
+})

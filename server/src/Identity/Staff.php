@@ -78,6 +78,12 @@ final readonly class Staff
         return $this->list->teachers($teamId);
     }
 
+    /** @return array<string, string> ids of those of the team who teach, by e-mail address as it is known ({@see normal}) */
+    public function teachersByAddress(string $teamId): array
+    {
+        return $this->list->teachersByAddress($teamId);
+    }
+
     /** @return list<DemoAccountView> */
     public function demoAccounts(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
@@ -51,7 +52,7 @@ final readonly class Groups
 
     private static function freeName(SchoolClass $class, ?Group $group, GroupInput $input): string
     {
-        $name = NameList::tidy($input->name);
+        $name = PersonName::tidy($input->name);
         if ($class->hasGroupNamed($name, $group)) {
             throw Problem::invalid(['name' => sprintf('This class has a group called “%s” already.', $name)]);
         }

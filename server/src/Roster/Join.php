@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Roster;
 
 use ChalkLadder\Core\Formula\Unicode;
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Roster\Api\Input\JoinInput;
 use ChalkLadder\Server\Roster\ReadModel\RosterList;
@@ -22,12 +23,12 @@ final readonly class Join
     /** However code and name are typed, the same name for the same account. */
     public static function account(JoinInput $input): string
     {
-        return 'student|'.self::code($input).'|'.NameList::fold($input->name);
+        return 'student|'.self::code($input).'|'.PersonName::fold($input->name);
     }
 
     public function student(JoinInput $input): StudentUser
     {
-        $known = $this->rosters->goingBy(self::code($input), NameList::fold($input->name));
+        $known = $this->rosters->goingBy(self::code($input), PersonName::fold($input->name));
         $pin = (string) preg_replace('/\D/', '', Unicode::compatible($input->pin));
         foreach ($known as [$student, $sealed, $byPictures]) {
             $its = $this->pins->open($sealed);

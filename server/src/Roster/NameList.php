@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
-use ChalkLadder\Core\Item\Folding;
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Platform\Http\Problem;
 
 /**
@@ -15,7 +15,6 @@ use ChalkLadder\Server\Platform\Http\Problem;
 final class NameList
 {
     public const MOST = 5000;
-    private const LONGEST = 80;
     /** How much of a pasted line is shown beside what was read. */
     private const SHOWN = 120;
     private const LARGEST = 1_000_000;
@@ -71,9 +70,9 @@ final class NameList
         foreach ($rows as $i => $row) {
             $name = $known === []
                 ? self::nameIn($lines[$i], $twoNames)
-                : self::turned(self::tidy(implode(' ', array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns))));
+                : self::turned(PersonName::tidy(implode(' ', array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns))));
             if ($name !== '') {
-                $given = mb_substr(self::tidy($pasted[$row['line'] - 1] ?? ''), 0, self::SHOWN);
+                $given = mb_substr(PersonName::tidy($pasted[$row['line'] - 1] ?? ''), 0, self::SHOWN);
                 $names[] = ['line' => $row['line'], 'given' => $given, 'name' => $name];
             }
         }
@@ -82,28 +81,6 @@ final class NameList
         }
 
         return $names;
-    }
-
-    /** Two names are the same person's when only case, accents, spaces or punctuation differ. */
-    public static function fold(string $name): string
-    {
-        return (new Folding(accents: true))->fold($name);
-    }
-
-    /** Spaces of all kinds become one; what cannot be seen is dropped. */
-    public static function tidy(string $name): string
-    {
-        return trim((string) preg_replace('/[\p{Z}\p{C}\s]+/u', ' ', $name));
-    }
-
-    /** Why this cannot be a name; null when it can. */
-    public static function fault(string $name): ?string
-    {
-        return match (true) {
-            mb_strlen($name) > self::LONGEST => sprintf('Longer than %d characters.', self::LONGEST),
-            preg_match('/\p{L}/u', $name) !== 1 => 'No letter in it.',
-            default => null,
-        };
     }
 
     /**
@@ -142,10 +119,10 @@ final class NameList
         $second = $cells[1] ?? '';
         // A comma and a space between them: the way of writing with the last name first.
         if (str_starts_with($second, ' ') && self::looksLikeAName($second)) {
-            return self::tidy($second.' '.$cells[0]);
+            return PersonName::tidy($second.' '.$cells[0]);
         }
 
-        return $twoNames && $second !== '' ? self::tidy($cells[0].' '.$second) : self::turned(self::tidy($cells[0]));
+        return $twoNames && $second !== '' ? PersonName::tidy($cells[0].' '.$second) : self::turned(PersonName::tidy($cells[0]));
     }
 
     /** "Lind, Ada" in one piece is Ada Lind. */

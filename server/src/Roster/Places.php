@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Platform\Http\Problem;
@@ -51,7 +52,7 @@ final readonly class Places
                     $students[] = new Student($who->teamId, $line->name, $this->pins->seal(Pins::fresh()));
                 }
                 if ($line->fate === 'back') {
-                    $class->comeBack($left[NameList::fold($line->name)], $who->id);
+                    $class->comeBack($left[PersonName::fold($line->name)], $who->id);
                 }
             }
             if ($students !== []) {
@@ -69,9 +70,7 @@ final readonly class Places
                 throw Problem::notFound('The student');
             }
             $this->transaction->write();
-            if (!$this->list->isAnywhere($studentId)) {
-                $this->sessions->closeAllOfStudent($studentId);
-            }
+            $this->closeUnlessSomewhere($studentId);
         });
     }
 
@@ -116,8 +115,16 @@ final readonly class Places
         }
     }
 
+    /** Who is in no class any more is signed out everywhere. */
+    public function closeUnlessSomewhere(string $studentId): void
+    {
+        if (!$this->list->isAnywhere($studentId)) {
+            $this->sessions->closeAllOfStudent($studentId);
+        }
+    }
+
     /** Whoever comes into a class is handed what the class has open. */
-    private function welcome(string $classId): void
+    public function welcome(string $classId): void
     {
         $this->transaction->write();
         foreach ($this->welcome as $room) {
@@ -146,9 +153,9 @@ final readonly class Places
         $lines = [];
         $adds = 0;
         foreach (NameList::read($input->text) as $row) {
-            $name = NameList::tidy($input->names[$row['line']] ?? $row['name']);
-            $folded = NameList::fold($name);
-            $fault = NameList::fault($name);
+            $name = PersonName::tidy($input->names[$row['line']] ?? $row['name']);
+            $folded = PersonName::fold($name);
+            $fault = PersonName::fault($name);
             [$fate, $note] = match (true) {
                 in_array($row['line'], $input->skip, true) => ['left out', ''],
                 $fault !== null => ['fault', $fault],

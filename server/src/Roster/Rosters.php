@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster;
 
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -35,11 +36,9 @@ use Symfony\Component\Clock\ClockInterface;
 /** Classes: their names, teachers, and what one can do for a student of theirs. */
 final readonly class Rosters
 {
-    /** Without letters and digits that look alike on a projector. */
-    private const CODE_LETTERS = 'BCDFGHJKLMNPRSTVWXZ';
-
     public function __construct(
         private ClassRepository $classes,
+        private ClassCodes $codes,
         private RosterList $list,
         private Transaction $transaction,
         private Pins $pins,
@@ -101,7 +100,7 @@ final readonly class Rosters
             $class = new SchoolClass(
                 $who->teamId,
                 $this->freeName($who->teamId, $input->name),
-                $this->freshCode(),
+                $this->codes->fresh(),
                 $who->id,
                 $this->clock->now(),
             );
@@ -206,14 +205,14 @@ final readonly class Rosters
     public function renameStudent(StaffUser $who, string $classId, string $studentId, StudentInput $input): RosterView
     {
         $this->transaction->run(function () use ($who, $classId, $studentId, $input): void {
-            $name = NameList::tidy($input->name);
-            $fault = NameList::fault($name);
+            $name = PersonName::tidy($input->name);
+            $fault = PersonName::fault($name);
             if ($fault !== null) {
                 throw Problem::invalid(['name' => $fault]);
             }
             $class = $this->classes->lockedRoster($who->teamId, $classId);
             $student = $class->student($studentId) ?? throw Problem::notFound('The student');
-            if ($class->hasAnother($student, NameList::fold($name))) {
+            if ($class->hasAnother($student, PersonName::fold($name))) {
                 throw Problem::invalid(['name' => 'Somebody of this class already goes by this name. Add an initial.']);
             }
             $student->rename($name, $who->id);
@@ -230,17 +229,5 @@ final readonly class Rosters
         }
 
         return $name;
-    }
-
-    private function freshCode(): string
-    {
-        do {
-            $code = '';
-            for ($i = 0; $i < 5; ++$i) {
-                $code .= self::CODE_LETTERS[random_int(0, strlen(self::CODE_LETTERS) - 1)];
-            }
-        } while ($this->list->hasCode($code));
-
-        return $code;
     }
 }

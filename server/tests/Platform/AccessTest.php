@@ -83,6 +83,7 @@ final class AccessTest extends RouteCase
         'DELETE /account/colleagues/{marker}' => self::LEADS, 'POST /account/colleagues/{marker}/return' => self::LEADS,
         'POST /account/colleagues' => [401, 401, 401, 'ok', 403, 403, 'ok'],
         'PUT /account/team' => [401, 401, 401, 'ok', 403, 403, 'ok'],
+        'POST /classes/from-files/preview' => self::TEACHERS, 'POST /classes/from-files' => self::TEACHERS,
         'GET /classes' => self::TEACHERS, 'POST /classes' => self::TEACHERS, 'GET /classes/{class}' => self::TEAM,
         'PUT /classes/{class}' => self::TEAM, 'PUT /classes/{class}/teachers' => self::TEAM,
         'POST /classes/{class}/groups' => self::TEAM, 'PUT /classes/{class}/groups/{group}' => self::TEAM,

@@ -35,6 +35,15 @@ final readonly class StaffList extends ReadModel implements TrailSubjects
         return array_map(static fn (string $id, string $name): StaffNameView => new StaffNameView($id, $name), array_keys($names), $names);
     }
 
+    /** @return array<string, string> ids of those who teach, by e-mail address */
+    public function teachersByAddress(string $teamId): array
+    {
+        return $this->pairs(
+            'SELECT s.email, s.id::text FROM staff s JOIN '.self::TEACHERS.' t ON t.id = s.id WHERE s.team_id = :team',
+            ['team' => $teamId],
+        );
+    }
+
     /** @return array<string, string> names of all teams, by id */
     public function teams(): array
     {

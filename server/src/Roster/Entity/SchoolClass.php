@@ -40,6 +40,10 @@ class SchoolClass implements Root, TeamOwned
     #[ORM\Column(type: 'boolean')]
     protected bool $pictures = false;
 
+    /** What the school's own system calls it; null where it has not told. */
+    #[ORM\Column(name: 'source_id', type: 'text', nullable: true)]
+    protected ?string $sourceId = null;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -84,6 +88,16 @@ class SchoolClass implements Root, TeamOwned
             $this->note(new Acted($this->teamId, $by, 'rename', 'class', $this->id, ['from' => $this->name]));
             $this->name = $name;
         }
+    }
+
+    public function sourceId(): ?string
+    {
+        return $this->sourceId;
+    }
+
+    public function knownAs(string $sourceId): void
+    {
+        $this->sourceId = $sourceId;
     }
 
     public function hasPictures(): bool
@@ -192,6 +206,17 @@ class SchoolClass implements Root, TeamOwned
             $this->members->add(new Member($this, $student, $at));
         }
         $this->note(new Acted($this->teamId, $by, 'take over', 'student', $student->id(), ['class' => $this->id]));
+    }
+
+    /** @return array<string, Student> whoever has had a place here, by id */
+    public function everybody(): array
+    {
+        $students = [];
+        foreach ($this->members as $member) {
+            $students[$member->student()->id()] = $member->student();
+        }
+
+        return $students;
     }
 
     /** Whoever has had a place here, whether they are here now or not. */

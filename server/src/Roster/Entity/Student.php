@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster\Entity;
 
+use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Core\Sitting\Support;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Platform\Storage\Root;
 use ChalkLadder\Server\Platform\Storage\TeamOwned;
-use ChalkLadder\Server\Roster\NameList;
 use Doctrine\ORM\Mapping as ORM;
 
 /** Somebody who learns. Class code, name and PIN together let them in. */
@@ -30,6 +30,10 @@ class Student implements Root, TeamOwned
     #[ORM\Column(type: 'support')]
     protected Support $support;
 
+    /** What the school's own system calls them; null where it has not told. */
+    #[ORM\Column(name: 'source_id', type: 'text', nullable: true)]
+    protected ?string $sourceId = null;
+
     /** The student whose double this record was; null for a student of one's own. */
     #[ORM\Column(name: 'merged_into', type: 'guid', nullable: true)]
     protected ?string $mergedInto = null;
@@ -43,7 +47,7 @@ class Student implements Root, TeamOwned
         protected string $pinSealed,
     ) {
         $this->id = Id::fresh();
-        $this->nameFolded = NameList::fold($name);
+        $this->nameFolded = PersonName::fold($name);
         $this->support = new Support();
     }
 
@@ -79,7 +83,7 @@ class Student implements Root, TeamOwned
         }
         $this->note(new Acted($this->teamId, $by, 'rename', 'student', $this->id, ['from' => $this->name]));
         $this->name = $name;
-        $this->nameFolded = NameList::fold($name);
+        $this->nameFolded = PersonName::fold($name);
     }
 
     public function support(): Support
@@ -101,6 +105,22 @@ class Student implements Root, TeamOwned
     {
         $this->pinSealed = $sealed;
         $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
+    }
+
+    public function sourceId(): ?string
+    {
+        return $this->sourceId;
+    }
+
+    public function knownAs(string $sourceId): void
+    {
+        $this->sourceId = $sourceId;
+    }
+
+    /** The id of who is meant by this record. */
+    public function standsFor(): string
+    {
+        return $this->mergedInto ?? $this->id;
     }
 
     private function isErased(): bool
@@ -127,6 +147,7 @@ class Student implements Root, TeamOwned
         $this->nameFolded = self::erasedName($this->id);
         $this->pinSealed = $sealedPin;
         $this->support = new Support();
+        $this->sourceId = null;
     }
 
     private static function erasedName(string $id): string

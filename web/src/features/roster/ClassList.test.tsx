@@ -66,7 +66,7 @@ describe('The list of classes', () => {
   it('tells a team without classes the next act', async () => {
     serve({ 'GET /api/classes': { classes: [] } })
     open()
-    expect(await screen.findByText('Name a class, then paste its list of names.')).toBeTruthy()
+    expect(await screen.findByText(/Name a class, then paste its list of names/)).toBeTruthy()
     expect(screen.queryByRole('table')).toBeNull()
   })
 })

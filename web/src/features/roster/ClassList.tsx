@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import * as z from 'zod/mini'
 import { ask } from '@/lib/queries'
@@ -14,6 +14,9 @@ import { TextField } from '@/ui/Field'
 import { ListDesk } from '@/ui/ListDesk'
 import { Empty, Failed, FaultLine, Loading } from '@/ui/States'
 
+// Once a year.
+const SchoolFiles = lazy(() => import('./SchoolFiles'))
+
 type Row = Schemas['RosterClassRowView']
 
 export default function ClassList() {
@@ -21,6 +24,7 @@ export default function ClassList() {
   const handouts = useHandouts()
   const of = (one: Row) => handouts.data?.handouts.filter((h) => h.classes.includes(one.name)) ?? []
   const [adding, setAdding] = useState(false)
+  const [filing, setFiling] = useState<boolean | null>(null)
   return (
     <>
       <ListDesk
@@ -28,9 +32,12 @@ export default function ClassList() {
         note={list.data ? plural(list.data.classes.length, 'class', 'classes') : ''}
         label="The team’s classes"
         acts={
-          <Button kind="do" hint="n" onClick={() => setAdding(true)}>
-            New class
-          </Button>
+          <>
+            <Button onClick={() => setFiling(true)}>From the school’s files</Button>
+            <Button kind="do" hint="n" onClick={() => setAdding(true)}>
+              New class
+            </Button>
+          </>
         }
         keys={{ n: { label: 'New class', run: () => setAdding(true) } }}
         list={{ ...list, data: list.data?.classes }}
@@ -70,12 +77,17 @@ export default function ClassList() {
         ]}
         empty={
           <Empty title="No class yet">
-            <p>Name a class, then paste its list of names.</p>
+            <p>Name a class, then paste its list of names; or take all classes from the school’s files.</p>
           </Empty>
         }
         panel={(c) => <ClassAside of={c} handouts={of(c)} />}
       />
       <NewClass open={adding} onClose={() => setAdding(false)} />
+      {filing === null ? null : (
+        <Suspense>
+          <SchoolFiles open={filing} onClose={() => setFiling(false)} />
+        </Suspense>
+      )}
     </>
   )
 }

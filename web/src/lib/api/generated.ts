@@ -356,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/from-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schoolFilesTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/from-files/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schoolFilesPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/supported": {
         parameters: {
             query?: never;
@@ -4600,6 +4632,25 @@ export interface components {
             teachers: string;
             mine: boolean;
         };
+        RosterFiledClassView: {
+            key: string;
+            known: boolean;
+            name: string;
+            was: string | null;
+            taken: boolean;
+            students: components["schemas"]["RosterFiledStudentView"][];
+            here: number;
+            others: number;
+            teachers: string[];
+        };
+        RosterFiledNameView: {
+            was: string;
+            name: string;
+        };
+        RosterFiledStudentView: {
+            name: string;
+            fate: string;
+        };
         RosterGroupInput: {
             name?: string;
             students?: string[];
@@ -4619,6 +4670,12 @@ export interface components {
             id: string;
             name: string;
             leftAt: string | null;
+        };
+        RosterLeftAloneView: {
+            file: string;
+            line: number;
+            what: string;
+            why: string;
         };
         RosterMergeInput: {
             id?: string;
@@ -4668,6 +4725,25 @@ export interface components {
             teachers: string[];
             staff: components["schemas"]["IdentityStaffNameView"][];
             pictures: boolean;
+        };
+        RosterSchoolFileInput: {
+            name?: string;
+            data?: string;
+        };
+        RosterSchoolFilesInput: {
+            files?: components["schemas"]["RosterSchoolFileInput"][];
+            skip?: string[];
+            keepNames?: boolean;
+        };
+        RosterSchoolFilesView: {
+            classes: components["schemas"]["RosterFiledClassView"][];
+            renames: components["schemas"]["RosterFiledNameView"][];
+            gone: string[];
+            left: components["schemas"]["RosterLeftAloneView"][];
+            leftAll: number;
+            faults: string[];
+            others: string[];
+            changes: number;
         };
         RosterSlipView: {
             name: string;
@@ -6925,6 +7001,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RosterRosterView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schoolFilesTake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterSchoolFilesInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterSchoolFilesView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    schoolFilesPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterSchoolFilesInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterSchoolFilesView"];
                 };
             };
             /** @description A problem document (RFC 9457). */
