@@ -85,6 +85,7 @@ final class History
         private readonly Papers $papers,
         private readonly StudentQuestions $studentQuestions,
         private readonly Rosters $rosters,
+        private readonly PadsQuiz $padsQuiz,
     ) {
     }
 
@@ -146,6 +147,7 @@ final class History
         $this->handouts->close($lead, $pole);
 
         $this->askTheRoom($teacher, $classes['8 Tern']);
+        $this->padsQuiz->tell($teacher, $classes['8 Tern'], $this->students);
 
         $this->support($lead, $classes['8 Tern'], ['Alba Petrov-Kane' => [true, true, false, true, 1]]);
         $this->support($lead, $classes['8 Kestrel'], ['Amadou Vesterholm' => [false, false, true, true, 0]]);

@@ -227,8 +227,8 @@ final readonly class Handouts implements WelcomesMembers
     {
         $this->transaction->run(function () use ($who, $id, $students): void {
             $handout = $this->locked($who->teamId, $id);
-            $this->work->moveEnd($id, $handout->release($students, $who->id, $this->clock->now()));
-            $students === null ? $this->work->tellReleased($id, $handout->conditions()->minutes !== null) : $this->work->tell($id);
+            $this->work->goOnAfter($id, $handout->release($students, $who->id, $this->clock->now()));
+            $students === null ? $this->work->tellReleased($id, $handout->conditions()->isTimed()) : $this->work->tell($id);
         });
     }
 

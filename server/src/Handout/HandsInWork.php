@@ -24,6 +24,13 @@ interface HandsInWork
      */
     public function moveEnd(string $handoutId, array $seconds): void;
 
+    /**
+     * Students who were held go on with the time that they had.
+     *
+     * @param array<string, int> $seconds for which it stood still, by student
+     */
+    public function goOnAfter(string $handoutId, array $seconds): void;
+
     /** Everybody who watches or sits looks anew. */
     public function tell(string $handoutId): void;
 

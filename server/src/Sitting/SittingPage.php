@@ -24,6 +24,7 @@ use ChalkLadder\Server\Sitting\Api\View\SkillView;
 use ChalkLadder\Server\Sitting\Api\View\StepView;
 use ChalkLadder\Server\Sitting\Api\View\SupportView;
 use ChalkLadder\Server\Sitting\Api\View\ToldView;
+use ChalkLadder\Server\Sitting\Api\View\TurnView;
 use Symfony\Component\Clock\ClockInterface;
 
 /**
@@ -151,6 +152,7 @@ final readonly class SittingPage
             $conditions->pasting,
             $conditions->needsWorking,
             $conditions->fullScreen,
+            array_column($conditions->tools, 'value'),
             $state->isOver() ? $conditions->feedback->comes($sitting->reached()) : '',
             $edition->paper()->mastery?->sentence() ?? '',
             $state->isOver() && $sitting->tells(Told::Marks) && $score->waiting === [] ? NumberText::write($score->total) : null,
@@ -162,12 +164,20 @@ final readonly class SittingPage
             SupportView::of($sitting->support),
             $state === SittingState::Open ? $sitting->hold : null,
             $state === SittingState::Open ? $sitting->secondsLeft($this->clock->now()) : null,
+            $state === SittingState::Open ? $this->turn($sitting) : null,
             $call,
             $notes,
             $help,
             $climbs,
             $live,
         );
+    }
+
+    private function turn(StoredSitting $sitting): ?TurnView
+    {
+        $each = $sitting->conditions->secondsEachFor($sitting->support);
+
+        return $each === null ? null : new TurnView($each, $sitting->turn, $sitting->turnLeft($this->clock->now()));
     }
 
     /**

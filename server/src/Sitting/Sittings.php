@@ -123,7 +123,11 @@ final readonly class Sittings
     public function show(StudentUser $who, string $id): SittingView
     {
         $this->deadlines->keep();
-        $channel = Push::students($this->reader->ofStudent($who->id, $id)->handoutId);
+        $before = $this->reader->ofStudent($who->id, $id);
+        if ($before->isTurnOver($this->clock->now())) {
+            $this->transaction->run(fn () => $this->endTurn($this->held($who, $id), $this->reader->ofStudent($who->id, $id)));
+        }
+        $channel = Push::students($before->handoutId);
         $live = $this->push->last($channel);
         // Read anew, so that it holds what that message told.
         $this->reader->forget($who->id, $id);
@@ -143,7 +147,7 @@ final readonly class Sittings
 
         return $this->transaction->run(function () use ($who, $id, $input): AnswersSavedView {
             $entity = $this->held($who, $id);
-            $sitting = $this->reader->ofStudent($who->id, $id);
+            $sitting = $this->endTurn($entity, $this->reader->ofStudent($who->id, $id));
             $kept = array_map(
                 fn (SaveInput $save): KeptView => new KeptView(
                     $save->entry,
@@ -157,7 +161,9 @@ final readonly class Sittings
                 if ($sitting->edition->looksBack()) {
                     $this->refreshOutcomes($entity, $sitting);
                 }
-                $entity->standAt($input->at !== null && $sitting->edition->has($input->at) ? $input->at : null);
+                $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
+                $entity->standAt($at);
+                $this->beginTurn($entity, $sitting, $at);
             }
 
             return new AnswersSavedView($kept, $sitting->state->value, Moment::iso($this->clock->now()));
@@ -173,7 +179,10 @@ final readonly class Sittings
             if (!$sitting->conditions->settles()) {
                 throw Problem::conflict('Answers are not settled one by one here.', 'Go on; your answers are kept.');
             }
-            $this->refuseWithoutWorking($sitting, $step->entry);
+            // Whose time is over leaves it as it is.
+            if ($sitting->turn !== $step->entry || ($sitting->turnLeft($now) ?? 1) > 0) {
+                $this->refuseWithoutWorking($sitting, $step->entry);
+            }
             $leaves = $sitting->conditions->inOrder && $sitting->own($step->entry, $step->try) !== null;
             $entity->settle($step->entry, $step->try, $leaves ? $now : null);
         });
@@ -243,7 +252,8 @@ final readonly class Sittings
     private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
     {
         $sitting = $this->reader->remembered($who->id, $id);
-        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack()) {
+        $comesTo = $sitting->conditions->secondsEach !== null && !in_array($input->at, [null, $sitting->turn], true);
+        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack() || $comesTo || $sitting->isTurnOver($this->clock->now())) {
             return null;
         }
         $answers = [];
@@ -342,15 +352,40 @@ final readonly class Sittings
         if ($answer === null) {
             return $this->keepAside($sitting, $save) ? 'aside' : 'unknown';
         }
-        if ($sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try)) {
-            return $this->saving->one($sitting->id, $answer, $save->clientId, $this->clock->now()) ? 'kept' : 'older';
+        $isOpen = $sitting->state === SittingState::Open && $sitting->walk->isOpen($save->entry, $save->try);
+        if ($isOpen && $this->saving->one($sitting->id, $answer, $save->clientId, $this->clock->now())) {
+            return 'kept';
         }
-        if (($this->reader->counter($sitting->id, $save->entry, $save->try) ?? -1) >= $save->counter) {
+        // Who left it for good has said so; whom time has taken from it may have been typing.
+        $wasLeft = $isOpen && $sitting->conditions->secondsEach === null;
+        if ($wasLeft || ($this->reader->counter($sitting->id, $save->entry, $save->try) ?? -1) >= $save->counter) {
             return 'older';
         }
         $entity->keepLate(new LateResponse($entity, $save->entry, $save->try, $save->counter, $answer->response, $this->clock->now()));
 
-        return 'closed';
+        return $isOpen ? 'older' : 'closed';
+    }
+
+    /** Where each question has its time: one whose time is over is left as it is. */
+    private function endTurn(Sitting $entity, StoredSitting $sitting): StoredSitting
+    {
+        if (!$sitting->isTurnOver($this->clock->now())) {
+            return $sitting;
+        }
+        $entity->endTurn($this->clock->now());
+        $this->transaction->write();
+
+        return $this->reader->ofStudent($sitting->studentId, $sitting->id);
+    }
+
+    private function beginTurn(Sitting $entity, StoredSitting $sitting, ?string $at): void
+    {
+        $seconds = $sitting->conditions->secondsEachFor($sitting->support);
+        if ($seconds !== null && $at !== null) {
+            $pass = $sitting->walk->current()->entries ?? [];
+            $questions = array_values(array_filter($pass, static fn (string $e): bool => isset($sitting->edition->itemIds[$e])));
+            $entity->beginTurn($at, $questions, $seconds, $this->clock->now());
+        }
     }
 
     /** What was typed while the question was taken out of the paper is kept with the other answers to it. */
@@ -383,7 +418,7 @@ final readonly class Sittings
         $this->deadlines->keep();
         $this->transaction->run(function () use ($who, $id, $act): void {
             $entity = $this->held($who, $id);
-            $sitting = $this->reader->ofStudent($who->id, $id);
+            $sitting = $this->endTurn($entity, $this->reader->ofStudent($who->id, $id));
             if ($sitting->state === SittingState::Open) {
                 if ($sitting->hold !== null) {
                     throw Problem::conflict('Your teacher has asked you to stop.', 'Look up; you can go on in a moment.');

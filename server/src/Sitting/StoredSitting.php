@@ -47,6 +47,9 @@ final readonly class StoredSitting
         /** words on the screen of a student who is to stop; null where they may go on */
         public ?string $hold = null,
         public ?\DateTimeImmutable $dueAt = null,
+        /** the question whose time runs, where each has a time of its own */
+        public ?string $turn = null,
+        public ?\DateTimeImmutable $turnDueAt = null,
         /** the handout has been closed since the work was handed in */
         public bool $closedSince = false,
     ) {
@@ -89,8 +92,25 @@ final readonly class StoredSitting
             $this->mended,
             $this->hold,
             $this->dueAt,
+            $this->turn,
+            $this->turnDueAt,
             $this->closedSince,
         );
+    }
+
+    /** Seconds after the end of a question's time in which what was typed before it may still arrive. */
+    private const TURN_GRACE = 15;
+
+    /** Whole seconds of the time for the question at hand, 0 at its end; null where none runs. */
+    public function turnLeft(\DateTimeImmutable $now): ?int
+    {
+        return $this->turnDueAt === null || $this->hold !== null ? null : max(0, $this->turnDueAt->getTimestamp() - $now->getTimestamp());
+    }
+
+    /** The time for the question at hand and the grace are over. */
+    public function isTurnOver(\DateTimeImmutable $now): bool
+    {
+        return $this->state === SittingState::Open && $this->turnLeft($now->modify('-'.self::TURN_GRACE.' seconds')) === 0;
     }
 
     /** Whole seconds, 0 at its end, while the student may go on; null where no time is set or it stands still. */

@@ -108,6 +108,14 @@ final readonly class Work implements HandsInWork
         }
     }
 
+    public function goOnAfter(string $handoutId, array $seconds): void
+    {
+        $this->moveEnd($handoutId, $seconds);
+        foreach ($this->sittings->ofHandout($handoutId, [SittingState::Open], array_keys($seconds)) as $sitting) {
+            $sitting->moveTurn($seconds[$sitting->studentId()] ?? 0);
+        }
+    }
+
     public function tell(string $handoutId): void
     {
         $this->push->send(Push::students($handoutId), ['kind' => 'look']);

@@ -65,6 +65,8 @@ export const PLAIN_CONDITIONS: Schemas['Conditions'] = {
   inRoom: false,
   needsWorking: false,
   fullScreen: false,
+  secondsEach: null,
+  tools: [],
 }
 
 /** In which manner the questions are met. */
@@ -82,3 +84,18 @@ export type Manner = (typeof MANNERS)[number]['value']
 export const mannerOf = ({ wholePage, inOrder }: { wholePage: boolean; inOrder: boolean }): Manner =>
   wholePage ? 'page' : inOrder ? 'order' : 'one'
 export const inManner = (manner: Manner) => ({ wholePage: manner === 'page', inOrder: manner === 'order' })
+
+/** What students may be offered beside the questions. */
+export const TOOLS = [
+  { tool: 'calculator', label: 'A calculator beside the questions' },
+  { tool: 'rough paper', label: 'Rough paper beside the questions; it is not handed in' },
+] as const
+
+/** How much time students have, in words. */
+export const timeInWords = ({ minutes, secondsEach }: { minutes: number | null; secondsEach: number | null }) =>
+  [
+    minutes === null ? '' : `${minutes} minutes each`,
+    secondsEach === null ? '' : `${secondsEach} seconds for each question`,
+  ]
+    .filter(Boolean)
+    .join(', ') || 'not limited'

@@ -81,6 +81,13 @@ class Sitting implements Root, TeamOwned
     #[ORM\Column(type: 'boolean')]
     protected bool $veiled = true;
 
+    /** The question whose time runs, where each has a time of its own. */
+    #[ORM\Column(name: 'turn_entry', type: 'text', nullable: true)]
+    protected ?string $turn = null;
+
+    #[ORM\Column(name: 'turn_due_at', type: 'moment', nullable: true)]
+    protected ?\DateTimeImmutable $turnDueAt = null;
+
     /** @var array<array-key, mixed> when questions that were answered have changed since, by entry */
     #[ORM\Column(type: 'detail')]
     protected array $mended = [];
@@ -186,6 +193,40 @@ class Sitting implements Root, TeamOwned
         }
     }
 
+    /**
+     * The time for a question runs from when the student first comes to it, and they come to one after the other.
+     *
+     * @param list<string> $questions entries that are answered, of the open pass and in its order
+     */
+    public function beginTurn(string $entry, array $questions, int $seconds, \DateTimeImmutable $now): void
+    {
+        $try = $this->walk->current()->try ?? 1;
+        $left = array_filter($questions, fn (string $q): bool => $this->response($q, $try)?->isSettled() !== true);
+        if ($entry === reset($left) && $entry !== $this->turn) {
+            $this->turn = $entry;
+            $this->turnDueAt = $now->modify("+$seconds seconds");
+            $this->changed();
+        }
+    }
+
+    /** The time for a question is over: what is there stays. */
+    public function endTurn(\DateTimeImmutable $now): void
+    {
+        if ($this->turn !== null) {
+            $this->settle($this->turn, $this->walk->current()->try ?? 1, $now);
+        }
+        $this->turn = $this->turnDueAt = null;
+    }
+
+    /** What the clock ran on for while it should have stood still. */
+    public function moveTurn(int $seconds): void
+    {
+        if ($this->turnDueAt !== null) {
+            $this->turnDueAt = $this->turnDueAt->modify(sprintf('%+d seconds', $seconds));
+            $this->changed();
+        }
+    }
+
     /** Help is opened step by step: the `nth` only after those before it, and only while its question is open. */
     public function openHint(string $entry, int $try, int $nth, \DateTimeImmutable $at): void
     {
@@ -214,6 +255,7 @@ class Sitting implements Root, TeamOwned
         foreach ($this->responses as $response) {
             $response->settle();
         }
+        $this->turn = $this->turnDueAt = null;
         $this->takeWay($walk);
         $this->at = $walk->current()->entries[0] ?? $this->at;
     }
@@ -269,7 +311,7 @@ class Sitting implements Root, TeamOwned
         }
         $this->state = SittingState::Open;
         // Whoever gets it back has as long as the handout is open.
-        $this->dueAt = null;
+        $this->dueAt = $this->turn = $this->turnDueAt = null;
         $this->handedInAt = null;
         $this->handedInBy = null;
         $this->changed();

@@ -119,6 +119,11 @@ class StoredResponse
         $this->value = $value;
     }
 
+    public function isSettled(): bool
+    {
+        return $this->settled;
+    }
+
     public function settle(): void
     {
         $this->settled = true;

@@ -28,7 +28,7 @@ use Psr\Cache\CacheItemPoolInterface;
 /**
  * Sittings and their answers as they are looked at.
  *
- * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, closed_since: bool, rules_version: int, mark_step: string, fewer_options: int, support: string, mended: string, due_at: string|null, held_at: string|null, held_words: string}
+ * @phpstan-type SittingRow array{id: string, handout_id: string, student_id: string, attempt: int, state: string, seed: string, walk: string, at_entry: string|null, message: string, reply: string|null, handed_in_at: string|null, veiled: bool, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, closed_since: bool, rules_version: int, mark_step: string, fewer_options: int, support: string, mended: string, due_at: string|null, turn_entry: string|null, turn_due_at: string|null, held_at: string|null, held_words: string}
  */
 final readonly class SittingReader extends ReadModel
 {
@@ -184,7 +184,8 @@ final readonly class SittingReader extends ReadModel
     private static function select(): string
     {
         return 'SELECT s.id, s.handout_id, s.student_id, s.attempt, s.state, s.seed, s.walk, s.at_entry, s.message, s.reply,
-            s.handed_in_at, s.veiled, s.fewer_options, s.mended, s.due_at, st.support,
+            s.handed_in_at, s.veiled, s.fewer_options, s.mended, s.due_at, s.turn_entry,
+            s.turn_due_at, st.support,
                 h.held_at, h.held_words,
                 h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at, h.closed_at, '.SittingTables::CLOSED_SINCE.' AS closed_since,
                 e.rules_version,
@@ -232,6 +233,8 @@ final readonly class SittingReader extends ReadModel
             Json::named($row['mended']),
             $row['held_at'] === null ? null : $row['held_words'],
             $row['due_at'] === null ? null : Moment::read($row['due_at']),
+            $row['turn_entry'],
+            $row['turn_due_at'] === null ? null : Moment::read($row['turn_due_at']),
             $row['closed_since'],
         );
     }

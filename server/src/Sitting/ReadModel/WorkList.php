@@ -43,7 +43,8 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
         foreach ($rows as $r) {
             $conditions = Conditions::fromArray(Json::decode($r['conditions']));
             $window = HandoutReader::window($r);
-            $seconds = $conditions->secondsFor(RosterList::support($r['support']));
+            $support = RosterList::support($r['support']);
+            $seconds = $conditions->secondsFor($support);
             $state = $r['state'] === null ? SittingState::Expected : SittingState::from($r['state']);
             $isMarked = $state === SittingState::Marked || $state === SittingState::Returned;
             $isTold = $isMarked && $conditions->feedback->tells(Told::Marks, ToldFrom::reached($state, $r['closed_since'] === true));
@@ -63,6 +64,7 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
                 $conditions->attempts,
                 $window->isOpenAt($now) && ($state === SittingState::Open || $r['attempt'] < $conditions->attempts),
                 $seconds === null ? null : (int) ceil($seconds / 60) + $r['extra_minutes'],
+                $conditions->secondsEachFor($support),
                 $isTold ? self::inWords($r['marks']) : null,
                 $isTold ? self::inWords($r['possible']) : null,
             );

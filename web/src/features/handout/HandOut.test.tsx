@@ -113,6 +113,8 @@ describe('Handing out', () => {
               shuffleOptions: false,
               feedback: RIGHT_AT_ONCE,
               minutes: 40,
+              secondsEach: null,
+              tools: ['calculator'],
             },
           },
         ],
@@ -125,7 +127,11 @@ describe('Handing out', () => {
     await user.click(go())
     await waitFor(() =>
       expect(bodies('POST', '/api/handouts')).toMatchObject([
-        { editionId: 'ed1', classes: ['c1'], conditions: { attempts: 3, minutes: 40, feedback: RIGHT_AT_ONCE } },
+        {
+          editionId: 'ed1',
+          classes: ['c1'],
+          conditions: { attempts: 3, minutes: 40, feedback: RIGHT_AT_ONCE, tools: ['calculator'] },
+        },
       ]),
     )
   })
@@ -141,6 +147,10 @@ describe('Handing out', () => {
     await user.click(screen.getByLabelText('Questions in a different order for each student'))
     await user.click(screen.getByLabelText(/^Working is wanted/))
     await user.click(screen.getByLabelText(/^In full screen/))
+    await user.click(screen.getByLabelText('A calculator beside the questions'))
+    await user.click(screen.getByLabelText(/^So many seconds for each question/))
+    await user.tripleClick(screen.getByLabelText('Seconds'))
+    await user.keyboard('45')
     await pickFrom(user, screen.getByLabelText('Plan'), 'Right or wrong at once')
     await user.click(go())
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/lookout/h1'))
@@ -160,6 +170,9 @@ describe('Handing out', () => {
           feedback: RIGHT_AT_ONCE,
           needsWorking: true,
           fullScreen: true,
+          inOrder: true,
+          secondsEach: 45,
+          tools: ['calculator'],
         },
       },
     ])

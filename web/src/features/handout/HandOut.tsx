@@ -8,7 +8,7 @@ import { useForm } from '@/lib/form'
 import { plural } from '@/lib/format'
 import type { Handout } from '@/lib/handouts'
 import { fromLocal, toLocal } from '@/lib/locale'
-import { inManner, MANNERS, mannerOf, PLAIN_CONDITIONS } from '@/lib/conditions'
+import { inManner, MANNERS, mannerOf, PLAIN_CONDITIONS, TOOLS } from '@/lib/conditions'
 import type { Moment } from '@/lib/telling'
 import { Button } from '@/ui/Button'
 import { Combobox } from '@/ui/Combobox'
@@ -220,10 +220,17 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
               label="How students meet the questions"
               value={mannerOf(conditions)}
               note={MANNERS.find((m) => m.value === mannerOf(conditions))?.note}
-              onChange={(manner) => setConditions({ ...conditions, ...inManner(manner) })}
+              onChange={(manner) =>
+                setConditions({
+                  ...conditions,
+                  ...inManner(manner),
+                  // Time for each question goes with one after the other alone.
+                  secondsEach: manner === 'order' ? conditions.secondsEach : null,
+                })
+              }
               options={MANNERS}
             />
-            <TimeField minutes={conditions.minutes} onChange={(minutes) => setConditions({ ...conditions, minutes })} />
+            <TimeField conditions={conditions} onChange={(time) => setConditions({ ...conditions, ...time })} />
             <div>
               <Tick
                 label="Questions in a different order for each student"
@@ -257,6 +264,19 @@ function HandOutForm({ before, editionId: first }: { before: Handout | undefined
                 checked={conditions.fullScreen}
                 onChange={(on) => setConditions({ ...conditions, fullScreen: on })}
               />
+              {TOOLS.map(({ tool, label }) => (
+                <Tick
+                  key={tool}
+                  label={label}
+                  checked={conditions.tools.includes(tool)}
+                  onChange={(on) =>
+                    setConditions({
+                      ...conditions,
+                      tools: on ? [...conditions.tools, tool] : conditions.tools.filter((t) => t !== tool),
+                    })
+                  }
+                />
+              ))}
             </div>
           </div>
         </div>

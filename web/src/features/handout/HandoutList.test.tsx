@@ -27,6 +27,8 @@ const handout = (id: string, change: Partial<Schemas['HandoutHandoutView']> = {}
     inRoom: false,
     needsWorking: false,
     fullScreen: false,
+    secondsEach: null,
+    tools: [],
   },
   visible: true,
   status: 'open',

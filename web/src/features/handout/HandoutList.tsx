@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { MANNERS, mannerOf } from '@/lib/conditions'
+import { MANNERS, mannerOf, timeInWords } from '@/lib/conditions'
 import { usePlans } from '@/lib/plans'
 import { inWords } from '@/lib/telling'
 import { moment, plural } from '@/lib/format'
@@ -121,7 +121,8 @@ function HandoutAside({ handout: h, onTimes }: { handout: Handout; onTimes: () =
           ['Pasting', h.conditions.pasting ? 'allowed' : 'off'],
           ['Working', h.conditions.needsWorking ? 'wanted where a question asks for it' : 'as they like'],
           ['Full screen', h.conditions.fullScreen ? 'leaving it is told' : 'not asked for'],
-          ['Time', h.conditions.minutes === null ? 'not limited' : `${h.conditions.minutes} minutes each`],
+          ['Time', timeInWords(h.conditions)],
+          ['Beside', h.conditions.tools.join(', ') || 'no tools'],
           ['Options', h.conditions.shuffleOptions ? 'differently ordered' : 'as written'],
         ]}
       />

@@ -18,6 +18,7 @@ const row = (id: string, status: string, change: Partial<Schemas['SittingOwnWork
   attempts: 1,
   mayOpen: status === 'due' || status === 'open',
   minutes: null,
+  secondsEach: null,
   marks: null,
   of: null,
   ...change,

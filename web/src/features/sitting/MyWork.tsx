@@ -58,6 +58,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
     const { still } = await sendLeftBehind(store).catch(() => ({ still: 0 }))
     await take(api.DELETE('/api/me'))
     await store.forgetSent().catch(() => undefined)
+    sessionStorage.clear()
     if (still > 0)
       toast(
         `${plural(still, 'answer')} could not be sent and ${still === 1 ? 'stays' : 'stay'} on this device until you join here again.`,
@@ -97,6 +98,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
                         {r.closesAt && r.mayOpen ? `until ${moment(r.closesAt)} ` : ''}
                         {r.opensAt && r.status === 'scheduled' ? `opens ${moment(r.opensAt)} ` : ''}
                         {r.minutes !== null && r.status === 'due' ? `${r.minutes} minutes from when you begin ` : ''}
+                        {r.secondsEach !== null && r.mayOpen ? `${r.secondsEach} seconds for each question ` : ''}
                         {r.attempts > 1 ? `attempt ${Math.max(1, r.attempt)} of ${r.attempts}` : ''}
                       </span>
                     </span>

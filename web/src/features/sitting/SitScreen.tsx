@@ -10,6 +10,7 @@ import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
 import { isByHand, kindOf, loadInputs } from '@/answers/registry'
 import { HintButton, parts, Question } from './Question'
+import { Rungs } from './Rungs'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
 
 // Fetched where some question has it, and then before it is reached.
@@ -20,6 +21,8 @@ const wholePage = () => import('./WholePage').then((it) => it.WholePage)
 const atWork = () => import('./atWork')
 const InTheRoom = later(() => atWork().then((it) => it.InTheRoom))
 const Notes = later(() => atWork().then((it) => it.Notes))
+const Tools = later(() => import('./Tools').then((it) => it.Tools))
+const Turn = later(() => atWork().then((it) => it.Turn))
 const AskDialog = later(() => atWork().then((it) => it.AskDialog))
 const LookOver = later(lookOver)
 const WholePage = later(wholePage)
@@ -157,11 +160,14 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
     leaving.current = null
     forward()
   })
+  const leave = (one: Step) => {
+    leaving.current = keyOfStep
+    void driver.settle(one)
+  }
   const next = () => {
     if (!view.inOrder || !step?.open) return forward()
     if (isLeftBlank && leaves !== keyOfStep) return setLeaves(keyOfStep)
-    leaving.current = keyOfStep
-    void driver.settle(step)
+    leave(step)
   }
   const notes = (
     <>
@@ -211,6 +217,16 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
           </button>
         </header>
         {view.hold !== null || view.secondsLeft !== null || view.climbs !== null ? <InTheRoom view={view} /> : null}
+        {view.turn && step?.open && step.face && !looking ? (
+          <Turn
+            key={keyOfStep}
+            turn={view.turn}
+            entry={step.entry}
+            stands={view.hold !== null}
+            onOver={() => leave(step)}
+          />
+        ) : null}
+        {view.tools.length > 0 ? <Tools tools={view.tools} sitting={view.id} /> : null}
         {view.support ? (
           <Supported support={view.support} step={looking ? '' : step.entry} withSource={beside.length > 0} />
         ) : null}
@@ -223,7 +239,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
             wanted={wanted}
             place={place}
             progress={
-              <Progress
+              <Rungs
                 steps={questions}
                 at={step}
                 valueOf={valueOf}
@@ -277,7 +293,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
                   />
                 ) : (
                   <>
-                    <Progress
+                    <Rungs
                       steps={questions}
                       at={step}
                       valueOf={valueOf}
@@ -379,42 +395,5 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
         ) : null}
       </div>
     </MediaProvider>
-  )
-}
-
-/** Progress is rungs: one short bar a question, the one at hand in rust. */
-function Progress({
-  steps,
-  at,
-  valueOf,
-  onGo,
-}: {
-  steps: Step[]
-  at: Step
-  valueOf: (s: Step) => Value | null
-  /** none where there is no way back */
-  onGo: ((s: Step) => void) | undefined
-}) {
-  return (
-    <ol className="flex gap-1" aria-label="Questions of this part">
-      {steps.map((s) => {
-        const given = !isBlank(valueOf(s))
-        return (
-          <li key={`${s.entry}-${s.try}`} className="flex-1">
-            <button
-              className="flex h-11 w-full items-center"
-              aria-current={s === at ? 'step' : undefined}
-              aria-label={`Question ${s.number}, ${given ? 'answered' : 'not answered'}`}
-              disabled={!onGo}
-              onClick={() => onGo?.(s)}
-            >
-              <span
-                className={`h-[9px] w-full border-2 ${s === at ? 'border-rung' : 'border-r3'} ${given ? (s === at ? 'bg-rung' : 'bg-r3') : ''}`}
-              />
-            </button>
-          </li>
-        )
-      })}
-    </ol>
   )
 }

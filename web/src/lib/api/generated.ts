@@ -4897,6 +4897,7 @@ export interface components {
             attempts: number;
             mayOpen: boolean;
             minutes: number | null;
+            secondsEach: number | null;
             marks: string | null;
             of: string | null;
         };
@@ -4964,6 +4965,7 @@ export interface components {
             pasting: boolean;
             needsWorking: boolean;
             fullScreen: boolean;
+            tools: string[];
             coming: string;
             rules: string;
             marks: string | null;
@@ -4975,6 +4977,7 @@ export interface components {
             support: components["schemas"]["SittingSupportView"] | null;
             hold: string | null;
             secondsLeft: number | null;
+            turn: components["schemas"]["SittingTurnView"] | null;
             call: components["schemas"]["SittingCallView"] | null;
             notes: components["schemas"]["SittingNoteView"][];
             help: components["schemas"]["SittingOwnHelpView"] | null;
@@ -5030,6 +5033,11 @@ export interface components {
             comment: string;
             levels: string[];
             picture: components["schemas"]["SittingPictureView"] | null;
+        };
+        SittingTurnView: {
+            seconds: number;
+            entry: string | null;
+            left: number | null;
         };
         SittingVisitInput: {
             visit?: number;
@@ -5737,6 +5745,8 @@ export interface components {
             inRoom: boolean;
             needsWorking: boolean;
             fullScreen: boolean;
+            secondsEach: number | null;
+            tools: ("calculator" | "rough paper")[];
         };
         Picture: {
             file: string;

@@ -10,6 +10,7 @@ final readonly class OwnWorkRowView
     /**
      * @param string   $status  due, scheduled, open, handed in, returned, missed
      * @param int|null $minutes that the student has from when they begin; null where no time is set
+     * @param int|null $secondsEach that the student has for each question; null where it has no time of its own
      * @param string|null $marks of the last attempt, where they are told and all is marked
      * @param string|null $of    marks that it could have; null where that was not counted
      */
@@ -24,6 +25,7 @@ final readonly class OwnWorkRowView
         public int $attempts,
         public bool $mayOpen,
         public ?int $minutes,
+        public ?int $secondsEach,
         public ?string $marks,
         public ?string $of,
     ) {

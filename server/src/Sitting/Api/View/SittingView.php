@@ -20,11 +20,13 @@ final readonly class SittingView
      * @param bool           $pasting  what was copied elsewhere may be put into an answer
      * @param bool $needsWorking where a question asks for working, an answer is not handed in without it
      * @param bool $fullScreen it is sat in full screen, and leaving that is told
+     * @param list<string>   $tools that are offered beside the questions: calculator, rough paper
      * @param string         $coming   what is still to be told of work that is in, and when, or ''
      * @param string         $rules    the mastery rule in one sentence, or ''
      * @param list<SkillView> $skills  how the student stands with each, where the mastery rule counts skills
      * @param string|null    $hold     words on the screen of a student who is to stop; null where they may go on
      * @param int|null       $secondsLeft of the time that is set for the work; null where none is
+     * @param TurnView|null  $turn     the time for each question, where it has one of its own
      * @param CallView|null  $call     what the student asks of the teacher, while it waits
      * @param list<NoteView> $notes    what the teacher has written, the latest first
      * @param string|null $climbs  the name of the team that the student climbs with
@@ -50,6 +52,7 @@ final readonly class SittingView
         public bool $pasting,
         public bool $needsWorking,
         public bool $fullScreen,
+        public array $tools,
         public string $coming,
         public string $rules,
         public ?string $marks,
@@ -61,6 +64,7 @@ final readonly class SittingView
         public ?SupportView $support,
         public ?string $hold = null,
         public ?int $secondsLeft = null,
+        public ?TurnView $turn = null,
         public ?CallView $call = null,
         public array $notes = [],
         public ?OwnHelpView $help = null,
