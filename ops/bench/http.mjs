@@ -33,6 +33,28 @@ export function ask(method, path, cookie, body) {
   })
 }
 
+/** A bare PHP file through the same web server and pool, which bin/bench lets it have. */
+export const bare = () =>
+  new Promise((resolve, reject) => {
+    const request = http.request(`${BASE}/bare`, { agent }, (answer) => {
+      answer.resume()
+      answer.on('end', () => resolve({ status: answer.statusCode }))
+    })
+    request.on('error', reject)
+    request.end()
+  })
+
+/** Saves the `n`th answer of a student of the crowd. */
+export const saveOf = (crowd) => {
+  let counter = Date.now()
+  return (student, n) => {
+    const entry = crowd.entries[n % crowd.entries.length]
+    const value = { options: [student.options[entry][(n * 7 + 1) % 4]] }
+    const one = { entry, try: 1, value, counter: ++counter, clientId: `bench-${counter}` }
+    return ask('PUT', `/me/sittings/${student.sitting}/responses`, student.cookie, { saves: [one], at: entry })
+  }
+}
+
 export function quantile(times, share) {
   const sorted = [...times].sort((a, b) => a - b)
   return sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)] ?? NaN

@@ -3,18 +3,13 @@
 import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
-import { ask, BASE, median, quantile, sleep, throughput } from './http.mjs'
+import { ask, BASE, median, quantile, saveOf, sleep, throughput } from './http.mjs'
 
 const crowd = JSON.parse(readFileSync(process.argv[2], 'utf8'))
 const say = (name, value, aim, met, how) => console.log(JSON.stringify({ name, value, aim, met, how }))
 const options = { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] }
 
-let counter = Date.now()
-const save = (student, n) => {
-  const entry = crowd.entries[n % crowd.entries.length]
-  const value = { options: [student.options[entry][(n * 7 + 1) % 4]] }
-  return ask('PUT', `/me/sittings/${student.sitting}/responses`, student.cookie, { saves: [{ entry, try: 1, value, counter: ++counter, clientId: `bench-${counter}` }], at: entry })
-}
+const save = saveOf(crowd)
 const who = (lane, n) => crowd.students[(lane + 16 * n) % crowd.students.length]
 
 async function saving() {

@@ -15,6 +15,7 @@ use ChalkLadder\Server\Handout\ReadModel\KeptPlanList;
 use ChalkLadder\Server\Handout\Repository\KeptPlanRepository;
 use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Paper\PublishedPaper;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 
@@ -27,6 +28,7 @@ final readonly class FeedbackPlans
         private KeptPlanRepository $plans,
         private KeptPlanList $list,
         private Editions $editions,
+        private KeysTold $keys,
         private Transaction $transaction,
     ) {
     }
@@ -72,9 +74,27 @@ final readonly class FeedbackPlans
         $edition = $input->editionId === null ? null : $this->editions->ofTeam($who->teamId, $input->editionId);
 
         return new PlanSaidView(
-            $plan->concerns(($edition?->paper()->mastery->returns ?? 0) > 0, $input->attempts, $input->closes),
+            [
+                ...$plan->concerns(($edition?->paper()->mastery->returns ?? 0) > 0, $input->attempts, $input->closes),
+                ...($edition === null ? [] : $this->keysOut($who->teamId, $edition)),
+            ],
             $plan->comes(ToldFrom::HandedIn),
             $plan->comes(ToldFrom::Closed),
         );
+    }
+
+    /** @return list<string> a sentence, where keys of the paper are out */
+    private function keysOut(string $teamId, PublishedPaper $edition): array
+    {
+        $out = array_intersect($edition->itemIds, $this->keys->among($teamId, array_values(array_unique($edition->itemIds))));
+        $numbers = array_values(array_intersect_key($edition->numbers(), $out));
+        sort($numbers);
+        $last = array_pop($numbers);
+
+        return match (true) {
+            $last === null => [],
+            $numbers === [] => ["Question $last has been given back with its key before."],
+            default => [sprintf('Questions %s and %d have been given back with their keys before.', implode(', ', $numbers), $last)],
+        };
     }
 }

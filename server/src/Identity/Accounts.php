@@ -44,6 +44,8 @@ final readonly class Accounts
                 static fn (array $band): RungView => new RungView($band['name'], (int) round(100 * $band['from'])),
                 $this->teams->rungs($who->teamId)->bands,
             ),
+            $this->teams->searchLanguage($who->teamId)->value,
+            array_column(SearchLanguage::cases(), 'value'),
             $isLead,
         );
     }

@@ -47,6 +47,11 @@ final readonly class Teams
         return $this->teams->get($teamId)->numberStyle();
     }
 
+    public function searchLanguage(string $teamId): SearchLanguage
+    {
+        return $this->teams->get($teamId)->searchLanguage();
+    }
+
     /** The smallest mark. */
     public function markStep(string $teamId): BigRational
     {
@@ -60,6 +65,9 @@ final readonly class Teams
             $team = $this->teams->get($who->teamId);
             if ($input->markStep !== null) {
                 $team->setMarkStep(BigRational::of($input->markStep), $who->id);
+            }
+            if ($input->searchLanguage !== null) {
+                $team->setSearchLanguage(SearchLanguage::from($input->searchLanguage), $who->id);
             }
             if ($input->rungs !== null) {
                 $team->setRungs(self::rungsOf($input->rungs), $who->id);

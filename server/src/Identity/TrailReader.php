@@ -163,6 +163,7 @@ final readonly class TrailReader
             'rejoin team staff' => ['took', 'back into the team'],
             'set password staff' => ['set a password for', ''],
             'set rungs team' => ['set the rungs of', ''],
+            'set search language team' => ['set the language of search of', ''],
             'set mark step team' => ['set the smallest mark of', 'to '.$line->text('to')],
             'add skill' => ['named the skill', ''],
             'rename skill', 'rename misconception', 'rename class', 'rename student' => ['renamed', 'which was “'.$line->text('from').'”'],

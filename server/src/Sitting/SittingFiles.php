@@ -15,6 +15,7 @@ use ChalkLadder\Server\Media\Uploads;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\ReadModel\Talk;
 use Symfony\Component\HttpFoundation\Response;
 
 /** The files of students: what a paper shows them, and what they send in a sitting while it is open. */
@@ -23,6 +24,7 @@ final readonly class SittingFiles
     public function __construct(
         private SittingReader $reader,
         private Handouts $handouts,
+        private Talk $talk,
         private Files $files,
         private Uploads $uploads,
     ) {
@@ -79,7 +81,7 @@ final readonly class SittingFiles
     }
 
     /**
-     * What the student has sent, and what stands in something that they have been given.
+     * What the student has sent, what stands in something that they have been given, and what a teacher has spoken to them.
      *
      * @param list<string> $ids
      *
@@ -89,9 +91,10 @@ final readonly class SittingFiles
     {
         $sittings = $this->files->sittingsOf($who->teamId, $ids);
         $own = array_keys(array_intersect($sittings, $this->reader->idsOf($who->id)));
-        $shown = $this->handouts->shown($who->id, array_keys($sittings, null, true));
+        $teams = array_keys($sittings, null, true);
+        $given = [...$this->handouts->shown($who->id, $teams), ...$this->talk->spokenTo($who->id, $teams)];
 
-        return array_values(array_intersect($ids, [...$own, ...$shown]));
+        return array_values(array_intersect($ids, [...$own, ...$given]));
     }
 
     private function owner(StudentUser $who, string $sittingId): Owner

@@ -7,6 +7,8 @@ namespace ChalkLadder\Server\Sitting;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\StaffUser;
+use ChalkLadder\Server\Media\Files;
+use ChalkLadder\Server\Media\Kind;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Platform\Storage\Acted;
@@ -33,6 +35,7 @@ final readonly class Talking
         private NoteRepository $notes,
         private Talk $talk,
         private Handouts $handouts,
+        private Files $files,
         private Push $push,
         private Transaction $transaction,
         private EventDispatcherInterface $events,
@@ -99,10 +102,19 @@ final readonly class Talking
      * Writes to one student, or to all who have a handout.
      *
      * @param string|null $studentId null for all
+     * @param string|null $fileId    what is spoken
      */
-    public function write(StaffUser $who, string $handoutId, string $id, ?string $studentId, ?string $entry, string $words): void
-    {
-        $this->transaction->run(function () use ($who, $handoutId, $id, $studentId, $entry, $words): void {
+    public function write(
+        StaffUser $who,
+        string $handoutId,
+        string $id,
+        ?string $studentId,
+        ?string $entry,
+        string $words,
+        ?string $fileId,
+    ): void {
+        $this->transaction->run(function () use ($who, $handoutId, $id, $studentId, $entry, $words, $fileId): void {
+            $fileId === null ? null : $this->mustBeSpoken($who->teamId, $fileId);
             $handout = $this->handouts->find($who->teamId, $handoutId);
             if ($studentId !== null) {
                 $this->handouts->givenTo($studentId, $handoutId);
@@ -119,6 +131,7 @@ final readonly class Talking
                 $words,
                 $who->id,
                 $this->clock->now(),
+                $fileId,
             ));
             $this->transaction->note(new Acted(
                 $who->teamId,
@@ -141,6 +154,16 @@ final readonly class Talking
             return $note->handoutId();
         });
         $this->push->send(Push::students($handoutId), ['kind' => 'look']);
+    }
+
+    /** A sound of the team's own; what a student has sent is nobody else's to hear. */
+    private function mustBeSpoken(string $teamId, string $fileId): void
+    {
+        $file = $this->files->about($teamId, [$fileId])[0] ?? null;
+        $isStudents = ($this->files->sittingsOf($teamId, [$fileId])[$fileId] ?? null) !== null;
+        if ($file === null || $isStudents || $file->kind !== Kind::Sound->value) {
+            throw Problem::invalid(['file' => 'This recording is not here any more. Speak it again.']);
+        }
     }
 
     /** @param \Closure(Call): mixed $act */

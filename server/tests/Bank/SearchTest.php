@@ -43,6 +43,22 @@ final class SearchTest extends ApiCase
         self::assertSame([], $this->titles('?q=%27%20%3A%2A%20%26%20%7C%20%21'), 'signs of the search language are signs');
     }
 
+    public function testStemsAreThoseOfTheTeamsLanguage(): void
+    {
+        $write = fn (string $title, string $prompt): Json => $this->get('POST', '/items', ['item' => ['title' => $title, 'prompt' => "<p>$prompt</p>"]
+            + $this->world->itemDocuments()['text']]);
+        $write('Häfen', 'Welche Häfen fallen trocken?');
+        $write('Priele', 'Auf trockenem Priel.');
+        self::assertSame(['Priele'], $this->titles('?q=trockenem'), 'no English word has this stem');
+        $this->as($this->world->lead)->get('PUT', '/account/team', ['searchLanguage' => 'german']);
+        $this->as($this->world->teacher);
+        self::assertEqualsCanonicalizing(['Häfen', 'Priele'], $this->titles('?q=trockenem'), 'what was there follows');
+        $write('Tonnen', 'Die Tonnen liegen trocken.');
+        self::assertEqualsCanonicalizing(['Häfen', 'Priele', 'Tonnen'], $this->titles('?q=trockenem'), 'and so does what is new');
+        $this->as($this->world->lead)->refused(422, 'PUT', '/account/team', ['searchLanguage' => 'english; --']);
+        $this->as($this->world->teacher)->refused(403, 'PUT', '/account/team', ['searchLanguage' => 'dutch']);
+    }
+
     public function testItIsNarrowedByWhoWroteItWhereItStandsAndHowManyWereRight(): void
     {
         $this->get('POST', '/items', ['item' => ['title' => 'By the teacher'] + $this->world->itemDocuments()['text']]);

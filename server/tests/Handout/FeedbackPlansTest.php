@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Handout;
 
+use ChalkLadder\Server\Identity\StaffUser;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Plan;
 
@@ -68,5 +69,18 @@ final class FeedbackPlansTest extends ApiCase
         $said = fn (string $editionId): array => (array) $this->get('POST', '/feedback-plans/read', ['editionId' => $editionId])->at('concerns');
         self::assertStringContainsString('Missed questions come back here', (string) json_encode($said($edition)));
         self::assertSame([], $said($this->world->editionId));
+    }
+
+    public function testQuestionsWhoseKeysAreOutAreNamed(): void
+    {
+        $handout = $this->world->handOut(['feedback' => ['verdict' => 'handed in', 'key' => 'handed in']]);
+        $said = fn (StaffUser $who): array => (array) $this->as($who)
+            ->get('POST', '/feedback-plans/read', ['editionId' => $this->world->editionId])->at('concerns');
+        $sitting = $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$handout/open")->text('id');
+        self::assertSame([], $said($this->world->teacher), 'nobody has been told yet');
+        $this->as($this->world->students['Ada Okafor']);
+        $this->get('POST', "/me/sittings/$sitting/go-on", ['visit' => 1]);
+        $this->get('POST', "/me/sittings/$sitting/hand-in", ['visit' => 2]);
+        self::assertSame(['Questions 1, 2, 3 and 4 have been given back with their keys before.'], $said($this->world->teacher));
     }
 }

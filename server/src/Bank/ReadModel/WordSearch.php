@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Bank\ReadModel;
 
+use ChalkLadder\Server\Identity\ReadModel\TeamSettings;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use Doctrine\DBAL\Connection;
 
@@ -12,7 +13,7 @@ final readonly class WordSearch extends ReadModel
 {
     private const MOST_WORDS = 8;
     /** As the index has it. */
-    private const LEXEMES = "to_tsvector('english', w.search)";
+    private const LEXEMES = 'to_tsvector(w.language, w.search)';
 
     public function __construct(Connection $connection, private BankWords $words)
     {
@@ -36,7 +37,7 @@ final readonly class WordSearch extends ReadModel
             $rank[] = "(CASE WHEN lower(i.title) LIKE :part$n THEN 3 WHEN i.search LIKE :part$n THEN 2 ELSE 0 END)";
             $stem = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', $word);
             if ($stem !== '') {
-                $fits[] = self::LEXEMES." @@ to_tsquery('english', :stem$n)";
+                $fits[] = self::LEXEMES.' @@ to_tsquery('.TeamSettings::searchLanguage(':team').", :stem$n)";
                 $parameters["stem$n"] = "$stem:*";
             }
             foreach ($slips ? $this->words->like($teamId, $stem) : [] as $k => $meant) {

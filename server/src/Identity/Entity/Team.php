@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Identity\Entity;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Formula\Style;
+use ChalkLadder\Server\Identity\SearchLanguage;
 use ChalkLadder\Server\Platform\Storage\Acted;
 use ChalkLadder\Server\Platform\Storage\Happenings;
 use ChalkLadder\Server\Platform\Storage\Id;
@@ -29,6 +30,9 @@ class Team implements Root
 
     #[ORM\Column(type: 'rungs')]
     protected Rungs $rungs;
+
+    #[ORM\Column(name: 'search_language', type: 'text', enumType: SearchLanguage::class)]
+    protected SearchLanguage $searchLanguage = SearchLanguage::English;
 
     public function __construct(
         #[ORM\Column(type: 'text')]
@@ -80,6 +84,27 @@ class Team implements Root
     public function rungs(): Rungs
     {
         return $this->rungs;
+    }
+
+    public function searchLanguage(): SearchLanguage
+    {
+        return $this->searchLanguage;
+    }
+
+    /** Questions are found by its stems at once; those that are there follow in the database. */
+    public function setSearchLanguage(SearchLanguage $language, string $by): void
+    {
+        if ($language !== $this->searchLanguage) {
+            $this->note(new Acted(
+                $this->id,
+                $by,
+                'set search language',
+                'team',
+                $this->id,
+                ['from' => $this->searchLanguage->value, 'to' => $language->value],
+            ));
+            $this->searchLanguage = $language;
+        }
     }
 
     public function numberStyle(): Style

@@ -10,6 +10,14 @@ final class TeamSettings
     /** The team's smallest mark; `%s` is the column with the team's id. */
     private const MARK_STEP = '(SELECT mark_step FROM team WHERE id = %s)';
 
+    /** The text search configuration of the team's language; `%s` is the column or parameter with the team's id. */
+    private const SEARCH_LANGUAGE = '(SELECT search_language::regconfig FROM team WHERE id = %s)';
+
+    public static function searchLanguage(string $column): string
+    {
+        return sprintf(self::SEARCH_LANGUAGE, $column);
+    }
+
     public static function markStep(string $column): string
     {
         return sprintf(self::MARK_STEP, $column);

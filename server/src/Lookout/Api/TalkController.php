@@ -25,7 +25,7 @@ final readonly class TalkController
     #[Route('/handouts/{id}/notes', methods: ['POST'])]
     public function write(#[CurrentUser] StaffUser $who, string $id, #[MapRequestPayload] NoteInput $input): void
     {
-        $this->talking->write($who, $id, strtolower($input->id), $input->student(), $input->entry, trim($input->words));
+        $this->talking->write($who, $id, strtolower($input->id), $input->student(), $input->entry, trim($input->words), $input->file);
     }
 
     #[Route('/notes/{id}', methods: ['DELETE'])]

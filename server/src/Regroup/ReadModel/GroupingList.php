@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Regroup\ReadModel;
 
-use ChalkLadder\Core\Sitting\FeedbackPlan;
-use ChalkLadder\Core\Sitting\SittingState;
-use ChalkLadder\Core\Sitting\Told;
-use ChalkLadder\Core\Sitting\ToldFrom;
 use ChalkLadder\Server\Bank\ReadModel\BankTables;
 use ChalkLadder\Server\Handout\GroupNames;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
@@ -26,7 +22,9 @@ use ChalkLadder\Server\Regroup\Api\View\KeysOutView;
 use ChalkLadder\Server\Regroup\Api\View\MemberView;
 use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\ReadModel\SittingTables;
+use ChalkLadder\Server\Sitting\ReadModel\ToldKeys;
 
+/** @phpstan-import-type Met from ToldKeys */
 final readonly class GroupingList extends ReadModel implements GroupNames, TrailSubjects
 {
     private const MOST = 200;
@@ -82,18 +80,11 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
     /** @return list<KeysOutView> editions with questions whose keys some of the groups' students have been told, wherever they met them */
     private function keysOut(string $teamId, string $id): array
     {
-        /** @var list<array{handout: string, feedback: string, state: string, closed_since: bool}> $met */
-        $met = $this->rows("SELECT DISTINCT h.id::text AS handout, h.conditions -> 'feedback' AS feedback, s.state,
-            ".SittingTables::CLOSED_SINCE.' AS closed_since FROM grouping_group g
+        /** @var list<Met> $met */
+        $met = $this->rows('SELECT DISTINCT '.ToldKeys::MET.' FROM grouping_group g
             JOIN grouping_member m ON m.group_id = g.id JOIN '.SittingTables::SITTINGS.' s ON s.student_id = m.student_id
             JOIN '.HandoutTables::HANDOUTS.' h ON h.id = s.handout_id AND h.team_id = :team WHERE g.grouping_id = :id', ['team' => $teamId, 'id' => $id]);
-        $told = array_filter(
-            $met,
-            static fn (array $r): bool => FeedbackPlan::fromArray(Json::decode($r['feedback']))->tells(
-                Told::Key,
-                ToldFrom::reached(SittingState::from($r['state']), $r['closed_since']),
-            ),
-        );
+        $told = ToldKeys::handouts($met);
         if ($told === []) {
             return [];
         }
@@ -103,7 +94,7 @@ final readonly class GroupingList extends ReadModel implements GroupNames, Trail
             JOIN '.PaperTables::ITEMS.' mine ON mine.edition_id = h.edition_id
             JOIN '.PaperTables::ITEMS.' other ON other.item_id = mine.item_id
             JOIN '.PaperTables::EDITIONS.' e ON e.id = other.edition_id AND e.team_id = :team
-            WHERE h.id IN (:told) GROUP BY e.id ORDER BY e.id', ['told' => array_values(array_unique(array_column($told, 'handout'))), 'team' => $teamId]);
+            WHERE h.id IN (:told) GROUP BY e.id ORDER BY e.id', ['told' => $told, 'team' => $teamId]);
 
         return array_map(static fn (array $r): KeysOutView => new KeysOutView($r['edition'], $r['n'], Json::texts($r['titles'])), $rows);
     }

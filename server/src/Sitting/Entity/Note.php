@@ -23,6 +23,7 @@ class Note implements Root, TeamOwned
      * @param string      $id        made by the client, so that one sent twice is written once
      * @param string|null $studentId null for all
      * @param string|null $entry     the question that it is about
+     * @param string|null $fileId    what is spoken, instead of words or beside them
      */
     public function __construct(
         #[ORM\Id]
@@ -42,6 +43,8 @@ class Note implements Root, TeamOwned
         protected string $madeBy,
         #[ORM\Column(name: 'made_at', type: 'moment')]
         protected \DateTimeImmutable $madeAt,
+        #[ORM\Column(name: 'file_id', type: 'guid', nullable: true)]
+        protected ?string $fileId = null,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting\ReadModel;
 
+use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
 use ChalkLadder\Server\Sitting\Api\View\CallView;
@@ -40,16 +41,31 @@ final readonly class Talk extends ReadModel
         ]) !== null;
     }
 
+    /**
+     * @param list<string> $fileIds
+     *
+     * @return list<string> those that a teacher has spoken to this student, or to all who have the handout
+     */
+    public function spokenTo(string $studentId, array $fileIds): array
+    {
+        return $fileIds === [] ? [] : $this->texts('SELECT DISTINCT n.file_id::text FROM lesson_note n
+            JOIN '.HandoutTables::GIVEN.' h ON h.id = n.handout_id AND h.student_id = :who AND h.visible
+            WHERE n.file_id IN (:files) AND n.taken_at IS NULL AND (n.student_id IS NULL OR n.student_id = :who)', [
+            'who' => $studentId,
+            'files' => $fileIds,
+        ]);
+    }
+
     /** @return list<NoteView> to a student, or to all, since a sitting was begun; the latest first */
     public function notes(string $sittingId): array
     {
-        /** @var list<array{id: string, entry: string|null, words: string, made_at: string}> $rows */
-        $rows = $this->rows('SELECT n.id, n.entry, n.words, n.made_at FROM sitting s JOIN lesson_note n ON n.handout_id = s.handout_id
+        /** @var list<array{id: string, entry: string|null, words: string, made_at: string, file_id: string|null}> $rows */
+        $rows = $this->rows('SELECT n.id, n.entry, n.words, n.made_at, n.file_id FROM sitting s JOIN lesson_note n ON n.handout_id = s.handout_id
             AND (n.student_id IS NULL OR n.student_id = s.student_id) AND n.made_at >= s.opened_at AND n.taken_at IS NULL
             WHERE s.id = :id ORDER BY n.made_at DESC LIMIT '.self::MOST, ['id' => $sittingId]);
 
         return array_map(
-            static fn (array $r): NoteView => new NoteView($r['id'], $r['entry'], $r['words'], Moment::iso($r['made_at'])),
+            static fn (array $r): NoteView => new NoteView($r['id'], $r['entry'], $r['words'], Moment::iso($r['made_at']), $r['file_id']),
             $rows,
         );
     }

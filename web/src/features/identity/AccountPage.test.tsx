@@ -22,6 +22,8 @@ const account = (change: object = {}) => ({
     { name: 'climbing', from: 50 },
     { name: 'clear', from: 75 },
   ],
+  searchLanguage: 'english',
+  languages: ['english', 'german', 'simple'],
   maySet: true,
   ...change,
 })
@@ -77,11 +79,23 @@ it('a lead sets a colleague’s password and the step of marks, which can be tak
   expect(bodies('PUT', '/api/account/team')).toEqual([{ markStep: '1' }, { markStep: '1/2' }])
 })
 
+it('a lead says in which language questions are found, and can take it back', async () => {
+  const put = ({ body }: { body: unknown }) => account(body as object)
+  serve({ 'GET /api/account': account(), 'PUT /api/account/team': put })
+  const user = show(<AccountPage />)
+  await pickFrom(user, await screen.findByLabelText('Language of the questions'), 'German')
+  expect(await screen.findByText(/words of this language now: German/)).toBeTruthy()
+  await user.click(screen.getByRole('button', { name: 'Undo' }))
+  await screen.findByText(/words of this language now: English/)
+  expect(bodies('PUT', '/api/account/team')).toEqual([{ searchLanguage: 'german' }, { searchLanguage: 'english' }])
+})
+
 it('whoever is no lead reads the step and sets nothing', async () => {
   serve({ 'GET /api/account': account({ maySet: false, colleagues: [] }) })
   show(<AccountPage />)
   expect(await screen.findByText('A lead of the team can change that.')).toBeTruthy()
   expect(screen.queryByLabelText('Marks go in steps of')).toBeNull()
+  expect(screen.queryByLabelText('Language of the questions')).toBeNull()
   expect(screen.queryByRole('heading', { name: 'Colleagues' })).toBeNull()
 })
 

@@ -30,6 +30,7 @@ export default function AccountPage() {
             <OwnPassword />
             <MarkStep view={account.data} />
             <Rungs view={account.data} />
+            {account.data.maySet ? <SearchLanguage view={account.data} /> : null}
           </div>
         </div>
       </div>
@@ -154,6 +155,41 @@ function MarkStep({ view }: { view: View }) {
             <span className="text-quiet">A lead of the team can change that.</span>
           </p>
         )}
+        <FaultLine error={set.error} />
+      </div>
+    </section>
+  )
+}
+
+const languageName = (language: string) =>
+  language === 'simple' ? 'Another: words as they are written' : `${language[0]?.toUpperCase()}${language.slice(1)}`
+
+function SearchLanguage({ view }: { view: View }) {
+  const client = useQueryClient()
+  const set = useMutation({
+    mutationFn: (searchLanguage: string) => take(api.PUT('/api/account/team', { body: { searchLanguage } })),
+    onSuccess: (next, language) => {
+      client.setQueryData(['account'], next)
+      void client.invalidateQueries({ queryKey: ['items'] })
+      toast(`Questions are found by the words of this language now: ${languageName(language)}.`, {
+        undo: view.searchLanguage === language ? undefined : () => set.mutate(view.searchLanguage),
+      })
+    },
+  })
+  return (
+    <section aria-labelledby="language">
+      <h2 id="language" className="border-b pb-2 text-lg">
+        Finding questions
+      </h2>
+      <div className="mt-3 max-w-sm">
+        <SelectField
+          label="Language of the questions"
+          value={view.searchLanguage}
+          disabled={set.isPending}
+          onChange={(value) => set.mutate(value)}
+          note="The bank finds a word also where another form of it stands: tides by tide."
+          options={view.languages.map((language) => ({ value: language, label: languageName(language) }))}
+        />
         <FaultLine error={set.error} />
       </div>
     </section>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { Bar, type BarCode } from '@/ui/Bar'
 import { NoteForm } from './NoteForm'
+import type { Said } from './room'
 
 type Group = Schemas['LookoutAnswerGroupView']
 
@@ -13,7 +14,7 @@ export function Groups({
 }: {
   groups: Group[]
   nameOf: (studentId: string) => string
-  onWrite?: (students: string[], words: string) => Promise<void>
+  onWrite?: (students: string[], said: Said) => Promise<void>
 }) {
   const [open, setOpen] = useState<number | null>(null)
   const most = Math.max(1, ...groups.map((g) => g.students.length))
@@ -48,7 +49,7 @@ export function Groups({
                 {onWrite ? (
                   <NoteForm
                     label={`A note to the ${group.students.length}`}
-                    onSend={(words) => onWrite(group.students, words)}
+                    onSend={(said) => onWrite(group.students, said)}
                   />
                 ) : null}
               </div>

@@ -194,7 +194,7 @@ export default function LookoutDesk() {
               <Splits handoutId={id} columns={columns} rows={all} />
               {closed ? null : (
                 <div className="mt-5">
-                  <NoteForm label="A note to all" onSend={(words) => room.write([null], words, 'Everybody')} />
+                  <NoteForm label="A note to all" onSend={(said) => room.write([null], said, 'Everybody')} />
                 </div>
               )}
               {closed ? null : <Climb handoutId={id} rows={snapshot.data.rows} nameOf={nameOf} />}

@@ -80,7 +80,7 @@ describe('One question of a running handout', () => {
     await user.type(screen.getByLabelText('A note to the 1'), 'Think of the side.{Enter}')
     await waitFor(() =>
       expect(bodies('POST', '/api/handouts/h1/notes')).toMatchObject([
-        { student: 'Benoît', entry: 'e2', words: 'Think of the side.' },
+        { student: 'Benoît', entry: 'e2', words: 'Think of the side.', file: null },
       ]),
     )
   })

@@ -125,7 +125,7 @@ export default function QuestionDesk() {
                 nameOf={named}
                 onWrite={
                   handout.status === 'open'
-                    ? (students, words) => room.write(students, words, plural(students.length, 'student'), entry)
+                    ? (students, said) => room.write(students, said, plural(students.length, 'student'), entry)
                     : undefined
                 }
               />

@@ -90,7 +90,7 @@ export function WorkPanel({
           <NoteForm
             key={row.studentId}
             label={`A note to ${name}`}
-            onSend={(words) => room.write([row.studentId], words, name, row.at)}
+            onSend={(said) => room.write([row.studentId], said, name, row.at)}
           />
           <p className="flex flex-wrap gap-2 pt-2">
             <Button

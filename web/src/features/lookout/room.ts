@@ -4,6 +4,9 @@ import { sorry } from '@/ui/sorry'
 import { toast } from '@/ui/toast'
 import type { Row } from './rows'
 
+/** A line of words, or what was spoken. */
+export type Said = { words: string; file: string | null }
+
 /** What a teacher does in the room while students are at work; each act can be taken back. */
 export function useRoom(handoutId: string) {
   const client = useQueryClient()
@@ -38,14 +41,14 @@ export function useRoom(handoutId: string) {
     },
     release,
     /**
-     * The same words to each.
+     * The same to each.
      *
      * @param students ids; null among them stands for all
      */
-    async write(students: (string | null)[], words: string, whom: string, entry: string | null = null) {
-      const notes = students.map((student) => ({ id: crypto.randomUUID(), student, words, entry }))
+    async write(students: (string | null)[], { words, file }: Said, whom: string, entry: string | null = null) {
+      const notes = students.map((student) => ({ id: crypto.randomUUID(), student, words, entry, file }))
       await Promise.all(notes.map((body) => take(api.POST('/api/handouts/{id}/notes', { params: { path }, body }))))
-      toast(`${whom} can read it now.`, {
+      toast(`${whom} can ${file ? 'hear' : 'read'} it now.`, {
         undo: () =>
           void Promise.all(
             notes.map(({ id }) => take(api.DELETE('/api/notes/{id}', { params: { path: { id } } }))),

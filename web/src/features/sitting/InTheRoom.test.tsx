@@ -32,6 +32,7 @@ describe('What the teacher does while a student is at work', () => {
       entry: 'e1',
       words: 'See https://tides.example/table, page 2.',
       madeAt: '2026-11-27T10:00:00.000Z',
+      file: null,
     }
     const notes = <Notes view={sitting({ notes: [note] })} numberOf={(entry) => (entry === 'e1' ? 4 : undefined)} />
     const user = show(notes)

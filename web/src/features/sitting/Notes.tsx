@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
 import { useSaid } from '@/lib/say'
+import { useMedia } from '@/media/place'
 import { Button } from '@/ui/Button'
 
 type View = Schemas['SittingSittingView']
@@ -13,7 +14,8 @@ const awayIn = (sitting: string) => (sessionStorage.getItem(placeOf(sitting)) ??
 export function Notes({ view, numberOf }: { view: View; numberOf: (entry: string) => number | undefined }) {
   const [away, setAway] = useState(() => awayIn(view.id))
   const notes = view.notes.filter((note) => !away.includes(note.id))
-  useSaid(notes[0] ? `Note from your teacher: ${notes[0].words}` : '')
+  const { urlOf } = useMedia()
+  useSaid(notes[0] ? `Note from your teacher: ${notes[0].words || 'a spoken one'}` : '')
   if (notes.length === 0) return null
   const put = (id: string) => {
     const next = [...away, id]
@@ -31,6 +33,15 @@ export function Notes({ view, numberOf }: { view: View; numberOf: (entry: string
                 Your teacher{number === undefined ? '' : `, on question ${number}`}, {timeOfDay(new Date(note.madeAt))}
               </span>
               {linked(note.words)}
+              {note.file ? (
+                <audio
+                  controls
+                  preload="none"
+                  src={urlOf(note.file)}
+                  aria-label="Spoken by your teacher"
+                  className="mt-1 w-full max-w-md"
+                />
+              ) : null}
             </span>
             <Button className="min-h-11" onClick={() => put(note.id)}>
               Put away

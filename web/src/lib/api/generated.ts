@@ -3305,6 +3305,8 @@ export interface components {
             markStep: string;
             steps: string[];
             rungs: components["schemas"]["IdentityRungView"][];
+            searchLanguage: string;
+            languages: string[];
             maySet: boolean;
         };
         IdentityColleagueInput: {
@@ -3370,6 +3372,7 @@ export interface components {
         IdentityTeamInput: {
             markStep?: string | null;
             rungs?: components["schemas"]["IdentityRungInput"][] | null;
+            searchLanguage?: string | null;
         };
         IdentityTrailLineView: {
             id: string;
@@ -3480,6 +3483,7 @@ export interface components {
             student?: string | null;
             entry?: string | null;
             words?: string;
+            file?: string | null;
         };
         LookoutOneAnswerView: {
             studentId: string;
@@ -4875,6 +4879,7 @@ export interface components {
             entry: string | null;
             words: string;
             madeAt: string;
+            file: string | null;
         };
         SittingOwnHelpView: {
             id: string;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Identity\Api\Input;
 
 use ChalkLadder\Core\Marking\Marks;
+use ChalkLadder\Server\Identity\SearchLanguage;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** What is left out stays as it is. */
@@ -18,6 +19,14 @@ final readonly class TeamInput
         #[Assert\All([new Assert\NotNull()])]
         #[Assert\Valid]
         public ?array $rungs = null,
+        #[Assert\Choice(callback: [self::class, 'languages'], message: 'This language is not known.')]
+        public ?string $searchLanguage = null,
     ) {
+    }
+
+    /** @return list<string> */
+    public static function languages(): array
+    {
+        return array_column(SearchLanguage::cases(), 'value');
     }
 }

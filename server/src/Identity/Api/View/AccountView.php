@@ -13,6 +13,8 @@ final readonly class AccountView
      * @param string                $markStep   the team's smallest mark, exact
      * @param list<string>          $steps      what it can be set to
      * @param list<RungView>        $rungs      from the lowest up
+     * @param string                $searchLanguage by whose stems questions are found, as `english`; `simple`: by words as written
+     * @param list<string>          $languages  what it can be set to
      * @param bool                  $maySet     whether the asker may set any of it
      */
     public function __construct(
@@ -21,6 +23,8 @@ final readonly class AccountView
         public string $markStep,
         public array $steps,
         public array $rungs,
+        public string $searchLanguage,
+        public array $languages,
         public bool $maySet,
     ) {
     }

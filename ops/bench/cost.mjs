@@ -1,0 +1,32 @@
+// What a request costs beside a bare PHP file through the same pool, and a save beside an update of one row by pgbench; all of it in
+// turn, in one run (see bin/bench cost). Printed alone.
+// node cost.mjs CROWD.json; PGBENCH is the command that runs eight clients for three seconds.
+import { execFileSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { ask, bare, median, saveOf, throughput } from './http.mjs'
+
+const LANES = 8
+const SECONDS = 3
+const ROUNDS = 12
+const crowd = JSON.parse(readFileSync(process.argv[2], 'utf8'))
+const save = saveOf(crowd)
+const who = (lane, n) => crowd.students[(lane + 16 * n) % crowd.students.length]
+const kinds = {
+  bare: () => throughput(LANES, SECONDS, bare),
+  empty: () => throughput(LANES, SECONDS, (lane, n) => ask('GET', '/me', who(lane, n).cookie)),
+  save: () => throughput(LANES, SECONDS, (lane, n) => save(who(lane, n), n)),
+  row: async () =>
+    Number(/tps = ([\d.]+)/.exec(execFileSync('sh', ['-c', process.env.PGBENCH], { encoding: 'utf8' }))?.[1] ?? NaN),
+}
+for (const one of Object.values(kinds)) await one()
+const rates = Object.fromEntries(Object.keys(kinds).map((kind) => [kind, []]))
+for (let round = 0; round < ROUNDS; round++) for (const [kind, one] of Object.entries(kinds)) rates[kind].push(await one())
+const a = (kind) => `${median(rates[kind]).toFixed(0)} a second`
+const say = (what, part, whole, aim) => {
+  const ratio = median(rates[part].map((rate, i) => rate / rates[whole][i]))
+  console.log(`| ${what} | ${ratio.toFixed(3)} (${a(part)} of ${a(whole)}) | ≥ ${aim} | ${ratio >= aim ? 'met' : '**missed**'} |`)
+}
+console.log('| what | measured | aim | |\n| --- | --- | --- | --- |')
+say('an authenticated empty request, as a share of a bare PHP file', 'empty', 'bare', 0.35)
+say('saving an answer, as a share of an authenticated empty request', 'save', 'empty', 0.65)
+say('saving an answer, as a share of a durable update of one row by pgbench', 'save', 'row', 0.15)
