@@ -25,8 +25,9 @@ final readonly class PadsQuiz
     private const KEYS = ['b', 'a', 'd', 'c', 'b', 'd', 'a', 'c', 'b', 'a'];
     private const LETTERS = ['a', 'b', 'c', 'd'];
     private const KEYED = 9;
-    /** How likely a pad presses what is right, presses once more, and is nearly empty. */
-    private const RIGHT = 0.7;
+    /** How likely the weakest press what is right, and by how much more the strongest; how likely a pad presses again, and is nearly empty. */
+    private const WEAKEST = 0.3;
+    private const STRONGER = 0.65;
     private const AGAIN = 0.08;
     private const EMPTY = 0.05;
     private const STRAY = '77';
@@ -69,8 +70,9 @@ final readonly class PadsQuiz
     {
         $presses = [];
         $battery = $sim->chance() < self::EMPTY ? 0.06 : 0.8;
-        foreach (self::KEYS as $i => $right) {
-            $letter = $sim->chance() < self::RIGHT ? $right : self::LETTERS[(int) floor($sim->chance() * count(self::LETTERS))];
+        $right = self::WEAKEST + self::STRONGER * $sim->chance();
+        foreach (self::KEYS as $i => $key) {
+            $letter = $sim->chance() < $right ? $key : self::LETTERS[(int) floor($sim->chance() * count(self::LETTERS))];
             $presses[] = $press = new PressInput($pad, $i + 1, $i + 1, strtoupper($letter), $battery);
             if ($sim->chance() < self::AGAIN) {
                 $presses[] = $press;
