@@ -25,9 +25,10 @@ final readonly class PadsQuiz
     private const KEYS = ['b', 'a', 'd', 'c', 'b', 'd', 'a', 'c', 'b', 'a'];
     private const LETTERS = ['a', 'b', 'c', 'd'];
     private const KEYED = 9;
-    /** How likely the weakest press what is right, and by how much more the strongest; how likely a pad presses again, and is nearly empty. */
+    /** How likely the weakest press what is right, and by how much more the strongest. */
     private const WEAKEST = 0.3;
     private const STRONGER = 0.65;
+    /** How likely a pad presses again, and is nearly empty. */
     private const AGAIN = 0.08;
     private const EMPTY = 0.05;
     private const STRAY = '77';
@@ -43,7 +44,8 @@ final readonly class PadsQuiz
     /** @param array<string, array{sim: SimulatedStudent, user: mixed, class: string}> $students by id */
     public function tell(StaffUser $who, string $class, array $students): void
     {
-        $sheet = $this->onPaper->make($who, new OnPaperInput(self::TITLE, [new OnPaperLineInput(count(self::KEYS), 'choice', count(self::LETTERS), '1')]));
+        $lines = [new OnPaperLineInput(count(self::KEYS), 'choice', count(self::LETTERS), '1')];
+        $sheet = $this->onPaper->make($who, new OnPaperInput(self::TITLE, $lines));
         $handout = $this->handouts->create(
             $who,
             new HandoutInput((string) $sheet->editionId, [$class], [], [], requestId: Uuid::v7()->toRfc4122()),

@@ -163,13 +163,12 @@ final class RosterPlanner
                     $by[PersonName::fold($this->now->names[$id])][] = $id;
                 }
             }
-            $wanted = array_count_values(array_map(
-                fn (FiledPlace $p): string => isset($this->known[$p->person]) || $p->teaches ? '' : PersonName::fold($this->nameOf($p->person) ?? ''),
-                $places,
-            ));
-            foreach ($places as $place) {
-                $name = PersonName::fold($this->nameOf($place->person) ?? '');
-                if (!$place->teaches && !isset($this->known[$place->person]) && $wanted[$name] === 1 && count($by[$name] ?? []) === 1) {
+            $new = array_filter($places, fn (FiledPlace $p): bool => !$p->teaches && !isset($this->known[$p->person]));
+            $foldedOf = fn (FiledPlace $p): string => PersonName::fold($this->nameOf($p->person) ?? '');
+            $wanted = array_count_values(array_map($foldedOf, $new));
+            foreach ($new as $place) {
+                $name = $foldedOf($place);
+                if ($wanted[$name] === 1 && count($by[$name] ?? []) === 1) {
                     $this->known[$place->person] = $by[$name][0];
                     $this->links[$by[$name][0]] = $place->person;
                 }

@@ -16,11 +16,7 @@ final readonly class SchoolFiles
     public const USERS = 'users.csv';
     public const CLASSES = 'classes.csv';
     public const ENROLMENTS = 'enrollments.csv';
-    /** Files of the same standard that say nothing of who is in which class. */
-    public const PASSED_OVER = [
-        'manifest.csv', 'orgs.csv', 'courses.csv', 'academicsessions.csv', 'demographics.csv', 'categories.csv', 'classresources.csv',
-        'courseresources.csv', 'lineitems.csv', 'resources.csv', 'results.csv',
-    ];
+    public const READ = [self::USERS, self::CLASSES, self::ENROLMENTS];
     private const COLUMNS = [
         self::USERS => ['sourcedId', 'givenName', 'familyName'],
         self::CLASSES => ['sourcedId', 'title'],

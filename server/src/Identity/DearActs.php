@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Identity;
 
 use ChalkLadder\Server\Platform\Http\Dear;
 use ChalkLadder\Server\Platform\Http\Problem;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
 use Symfony\Component\RateLimiter\RateLimiterFactory;
@@ -14,15 +15,19 @@ use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInt
 /** Keeps one person from taking the server for themselves. */
 final readonly class DearActs
 {
-    public function __construct(private RateLimiterFactory $dearLimiter, private TokenStorageInterface $tokens)
-    {
+    /** @param \Closure(): RateLimiterFactory $limiter made for what is dear alone */
+    public function __construct(
+        #[AutowireServiceClosure('limiter.dear')]
+        private \Closure $limiter,
+        private TokenStorageInterface $tokens,
+    ) {
     }
 
     #[AsEventListener]
     public function __invoke(ControllerEvent $event): void
     {
         if ($event->getAttributes(Dear::class) !== []
-            && !$this->dearLimiter->create($this->tokens->getToken()?->getUserIdentifier())->consume()->isAccepted()) {
+            && !($this->limiter)()->create($this->tokens->getToken()?->getUserIdentifier())->consume()->isAccepted()) {
             throw new Problem(429, 'One thing after the other.', 'You have asked for much that takes long. Wait a moment, then go on.');
         }
     }

@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Identity;
 
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Http\ProblemListener;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
@@ -20,7 +21,8 @@ final readonly class OpenPosts
 {
     private const PATHS = ['/api/join', '/api/session'];
 
-    public function __construct(private RateLimiterFactory $openPostsLimiter)
+    /** @param \Closure(): RateLimiterFactory $limiter made for those alone who post */
+    public function __construct(#[AutowireServiceClosure('limiter.open_posts')] private \Closure $limiter)
     {
     }
 
@@ -30,7 +32,7 @@ final readonly class OpenPosts
     {
         if ($event->isMainRequest()
             && self::isOpenPost($event->getRequest())
-            && $this->openPostsLimiter->create($event->getRequest()->getClientIp())->consume(0)->getRemainingTokens() === 0) {
+            && ($this->limiter)()->create($event->getRequest()->getClientIp())->consume(0)->getRemainingTokens() === 0) {
             $event->setResponse(ProblemListener::response(new Problem(429, 'Too many tries.', 'Wait a few minutes, then try again.')));
         }
     }
@@ -40,7 +42,7 @@ final readonly class OpenPosts
     {
         $status = $event->getResponse()->getStatusCode();
         if ($event->isMainRequest() && self::isOpenPost($event->getRequest()) && $status >= 400 && $status !== 429) {
-            $this->openPostsLimiter->create($event->getRequest()->getClientIp())->consume();
+            ($this->limiter)()->create($event->getRequest()->getClientIp())->consume();
         }
     }
 

@@ -29,6 +29,8 @@ final readonly class StaffUser implements TeamMember, UserInterface, PasswordAut
         return ['ROLE_'.strtoupper($this->role->value)];
     }
 
+    // Empty, and said to be: else every request asks, and is told off.
+    #[\Deprecated]
     public function eraseCredentials(): void
     {
     }

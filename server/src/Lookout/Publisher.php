@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Lookout;
 
-use ChalkLadder\Server\Handout\Handouts;
-use ChalkLadder\Server\Identity\Teams;
-use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Sitting\SittingChanged;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\Messenger\Event\WorkerMessageHandledEvent;
@@ -20,12 +18,9 @@ final class Publisher implements ResetInterface
     /** @var array<string, SittingChanged> by sitting */
     private array $changed = [];
 
-    public function __construct(
-        private readonly Handouts $handouts,
-        private readonly LookoutRows $rows,
-        private readonly Teams $teams,
-        private readonly Push $push,
-    ) {
+    /** @param \Closure(): ChangedRows $rows made where something has changed */
+    public function __construct(#[AutowireServiceClosure(ChangedRows::class)] private readonly \Closure $rows)
+    {
     }
 
     #[AsEventListener]
@@ -39,17 +34,8 @@ final class Publisher implements ResetInterface
     #[AsEventListener(event: WorkerMessageHandledEvent::class, priority: 10)]
     public function publish(): void
     {
-        $watched = [];
-        foreach ($this->changed as $changed) {
-            if (!($watched[$changed->handoutId] ??= $this->push->isWatched(Push::teachers($changed->handoutId)))) {
-                continue;
-            }
-            $team = $this->rows->team($changed->handoutId);
-            $handout = $team === null ? null : $this->handouts->find($team, $changed->handoutId);
-            $row = $handout === null ? null : $this->rows->one($handout, $this->teams->rungs($handout->teamId), $changed->sittingId);
-            if ($row !== null) {
-                $this->push->send(Push::teachers($changed->handoutId), ['kind' => 'row', 'row' => $row]);
-            }
+        if ($this->changed !== []) {
+            ($this->rows)()->send($this->changed);
         }
         $this->changed = [];
     }

@@ -37,7 +37,7 @@ final readonly class SchoolArchive
         $texts = $others = [];
         foreach ($parts as [$name, $text]) {
             $base = mb_strtolower(basename(str_replace('\\', '/', $name)));
-            if (!in_array($base, [SchoolFiles::USERS, SchoolFiles::CLASSES, SchoolFiles::ENROLMENTS], true)) {
+            if (!in_array($base, SchoolFiles::READ, true)) {
                 $others[] = $base;
             } elseif (isset($texts[$base])) {
                 throw Problem::invalid(['files' => sprintf('There are two files called %s.', $base)]);
@@ -77,7 +77,7 @@ final readonly class SchoolArchive
                 if (str_ends_with($part, '/')) {
                     continue;
                 }
-                $wanted = in_array(mb_strtolower(basename($part)), [SchoolFiles::USERS, SchoolFiles::CLASSES, SchoolFiles::ENROLMENTS], true);
+                $wanted = in_array(mb_strtolower(basename($part)), SchoolFiles::READ, true);
                 // What the archive says of its size is not believed.
                 $text = $wanted ? $archive->getFromIndex($i, $room + 1) : '';
                 if ($text === false) {

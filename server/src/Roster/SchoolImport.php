@@ -46,7 +46,9 @@ final readonly class SchoolImport
         $files = SchoolFiles::read($archive->texts);
         $now = $this->now($who->teamId, $this->classes->ofTeam($who->teamId));
 
-        return $this->shown->view($who->teamId, $files, RosterPlanner::plan($files, $now, $input->skip, $input->keepNames), $now, $archive->others);
+        $plan = RosterPlanner::plan($files, $now, $input->skip, $input->keepNames);
+
+        return $this->shown->view($who->teamId, $files, $plan, $now, $archive->others);
     }
 
     public function take(StaffUser $who, SchoolFilesInput $input): SchoolFilesView
@@ -124,7 +126,8 @@ final readonly class SchoolImport
         $class->rename($one->name, $who->id);
         if ($one->teachers !== []) {
             // A class that is made here is nobody's yet but by who took the files.
-            $class->taughtBy($one->id === null ? $one->teachers : array_values(array_unique([...$class->teachers(), ...$one->teachers])), $who->id);
+            $before = $one->id === null ? [] : $class->teachers();
+            $class->taughtBy(array_values(array_unique([...$before, ...$one->teachers])), $who->id);
         }
         $added = [];
         foreach ($one->students as $student) {

@@ -24,6 +24,8 @@ final readonly class StudentUser implements TeamMember, UserInterface
         return ['ROLE_STUDENT'];
     }
 
+    // Empty, and said to be: else every request asks, and is told off.
+    #[\Deprecated]
     public function eraseCredentials(): void
     {
     }

@@ -253,7 +253,8 @@ final readonly class Sittings
     {
         $sitting = $this->reader->remembered($who->id, $id);
         $comesTo = $sitting->conditions->secondsEach !== null && !in_array($input->at, [null, $sitting->turn], true);
-        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack() || $comesTo || $sitting->isTurnOver($this->clock->now())) {
+        $turns = $comesTo || $sitting->isTurnOver($this->clock->now());
+        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack() || $turns) {
             return null;
         }
         $answers = [];

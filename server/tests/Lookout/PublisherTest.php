@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Tests\Lookout;
 
 use ChalkLadder\Server\Handout\Handouts;
 use ChalkLadder\Server\Identity\Teams;
+use ChalkLadder\Server\Lookout\ChangedRows;
 use ChalkLadder\Server\Lookout\Publisher;
 use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
 use ChalkLadder\Server\Platform\Live\Push;
@@ -86,8 +87,9 @@ final class PublisherTest extends ApiCase
         if ($watched !== null) {
             self::service(ChannelNumbers::class)->open(Push::teachers($handout));
         }
-        $push = new Push(self::service(ChannelNumbers::class), '/nowhere.sock', $http, new NullLogger());
-        $publisher = new Publisher(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
+        $push = new Push(self::service(ChannelNumbers::class), '/nowhere.sock', static fn (): MockHttpClient => $http, new NullLogger());
+        $rows = new ChangedRows(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
+        $publisher = new Publisher(static fn (): ChangedRows => $rows);
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->publish();

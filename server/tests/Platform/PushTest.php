@@ -71,7 +71,7 @@ final class PushTest extends ApiCase
             };
         });
 
-        return new Push(self::service(ChannelNumbers::class), $publishers, $http, new NullLogger());
+        return new Push(self::service(ChannelNumbers::class), $publishers, static fn (): MockHttpClient => $http, new NullLogger());
     }
 
     private function text(mixed $value): string

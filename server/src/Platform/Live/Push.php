@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Platform\Live;
 use ChalkLadder\Server\Platform\Live\ReadModel\ChannelNumbers;
 use ChalkLadder\Server\Platform\Storage\Json;
 use Psr\Log\LoggerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\Messenger\Event\WorkerMessageHandledEvent;
@@ -25,11 +26,13 @@ final class Push implements ResetInterface
     /** @var list<array{string, array<string, mixed>}> */
     private array $waiting = [];
 
+    /** @param \Closure(): HttpClientInterface $http made where something is told or asked */
     public function __construct(
         private readonly ChannelNumbers $numbers,
         /** where messages are published, parted by blanks: sockets, or addresses of other nodes; '' for nowhere */
         private readonly string $publishSocket,
-        private readonly HttpClientInterface $http,
+        #[AutowireServiceClosure('http_client')]
+        private readonly \Closure $http,
         private readonly LoggerInterface $logger,
     ) {
     }
@@ -119,7 +122,7 @@ final class Push implements ResetInterface
         $asked = $answers = [];
         foreach (explode(' ', $this->publishSocket) as $publisher) {
             $isAddress = str_starts_with($publisher, 'http');
-            $asked[] = $this->http->request($method, ($isAddress ? $publisher : 'http://push').'/publish?channel='.rawurlencode($channel), [
+            $asked[] = ($this->http)()->request($method, ($isAddress ? $publisher : 'http://push').'/publish?channel='.rawurlencode($channel), [
                 'timeout' => self::SECONDS,
                 'max_duration' => self::SECONDS,
                 'headers' => ['Accept' => 'text/json', 'Content-Type' => 'application/json'],

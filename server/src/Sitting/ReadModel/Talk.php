@@ -60,7 +60,8 @@ final readonly class Talk extends ReadModel
     public function notes(string $sittingId): array
     {
         /** @var list<array{id: string, entry: string|null, words: string, made_at: string, file_id: string|null}> $rows */
-        $rows = $this->rows('SELECT n.id, n.entry, n.words, n.made_at, n.file_id FROM sitting s JOIN lesson_note n ON n.handout_id = s.handout_id
+        $rows = $this->rows('SELECT n.id, n.entry, n.words, n.made_at, n.file_id FROM sitting s
+            JOIN lesson_note n ON n.handout_id = s.handout_id
             AND (n.student_id IS NULL OR n.student_id = s.student_id) AND n.made_at >= s.opened_at AND n.taken_at IS NULL
             WHERE s.id = :id ORDER BY n.made_at DESC LIMIT '.self::MOST, ['id' => $sittingId]);
 
