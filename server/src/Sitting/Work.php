@@ -110,8 +110,8 @@ final readonly class Work implements HandsInWork
 
     public function goOnAfter(string $handoutId, array $seconds): void
     {
-        $this->moveEnd($handoutId, $seconds);
         foreach ($this->sittings->ofHandout($handoutId, [SittingState::Open], array_keys($seconds)) as $sitting) {
+            $sitting->moveEnd($seconds[$sitting->studentId()] ?? 0);
             $sitting->moveTurn($seconds[$sitting->studentId()] ?? 0);
         }
     }
