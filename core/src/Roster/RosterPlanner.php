@@ -75,19 +75,24 @@ final class RosterPlanner
         foreach ($this->files->classes as $id => $filed) {
             $title = PersonName::fold($filed->title);
             $is = $by[$id] ?? $free[$title] ?? null;
+            $isTaken = isset($holders[$title]) && $holders[$title] !== $is;
             $why = match (true) {
                 $filed->gone && $is === null => 'It is to be removed, and is not here.',
                 $filed->gone => 'It is to be removed. A class here stays, with all that was done in it.',
-                isset($holders[$title]) && $holders[$title] !== $is => 'Another class goes by this name.',
+                $isTaken && isset($by[$id]) => sprintf('Stays %s: another class goes by the new name.', $by[$id]->name),
+                $isTaken => 'Another class goes by this name.',
                 default => null,
             };
             if ($why !== null) {
                 $this->left[] = new LeftAlone(SchoolFiles::CLASSES, $filed->line, $filed->title, $why);
-                continue;
             }
-            unset($free[$title]);
-            $holders[$title] = $filed;
-            $classes[$id] = [$filed, $is];
+            if ($why === null) {
+                unset($free[$title]);
+                $holders[$title] = $filed;
+                $classes[$id] = [$filed, $is];
+            } elseif (!$filed->gone && isset($by[$id])) {
+                $classes[$id] = [null, $by[$id]];
+            }
         }
         foreach ($this->files->places as $place) {
             if (!isset($this->files->classes[$place->class]) && isset($by[$place->class])) {

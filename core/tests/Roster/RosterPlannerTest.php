@@ -123,6 +123,15 @@ final class RosterPlannerTest extends TestCase
         self::assertSame('Stays Ada Okafor-Lind: somebody else in their class goes by the new name.', $plan->left[0]->why);
     }
 
+    public function testAClassWhoseNewNameIsTakenKeepsItsOwnAndIsFilled(): void
+    {
+        $classes = [new ClassNow('class', '8 Kestrel', 'c1', [], []), new ClassNow('tern', '8 Tern', null, [], [])];
+        $plan = self::plan(self::now($classes, []), classes: "sourcedId,title\nc1,8 Tern\n");
+        self::assertSame(['8 Kestrel', null], [$plan->classes[0]->name, $plan->classes[0]->was]);
+        self::assertSame(['Ada Okafor: add', 'Benoît Larsen: add'], self::fates($plan));
+        self::assertSame('Stays 8 Kestrel: another class goes by the new name.', $plan->left[0]->why);
+    }
+
     public function testIdsThatAreNumbersAreIdsAllTheSame(): void
     {
         $plan = self::plan(

@@ -26,6 +26,7 @@ use ChalkLadder\Server\Sitting\MovedSitting;
 use ChalkLadder\Server\Sitting\ReadModel\Remarked;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\Sittings;
+use ChalkLadder\Server\Sitting\StoredSitting;
 use ChalkLadder\Server\Sitting\Work;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -103,14 +104,13 @@ final readonly class Mending
             $now = $then->onto($edition, $way);
             $before = $given[$then->id]->answers($then);
             $answers = $given[$then->id]->answers($now);
+            // A question that is blank, though a hint to it was opened, has not been answered.
+            $says = array_values(array_filter($before, static fn (Answer $a): bool => $a->says()));
             $changed = $questions->carry(
                 $then->seed,
-                // A question that is blank, though a hint to it was opened, has not been answered.
-                array_map(
-                    static fn (Answer $a): array => ['entry' => $a->entry, 'try' => $a->try],
-                    array_values(array_filter($before, static fn (Answer $a): bool => $a->says())),
-                ),
+                array_map(static fn (Answer $a): array => ['entry' => $a->entry, 'try' => $a->try], $says),
             );
+            $mended = $this->mended($handout->teamId, $then, $says, $changed, $edition);
             $was = Answer::outcomes($before);
             foreach ($answers as $answer) {
                 $old = $was[$answer->entry][$answer->try] ?? $answer->outcome;
@@ -124,10 +124,38 @@ final readonly class Mending
                     $marked[] = $one;
                 }
             }
-            $moved[] = new MovedSitting($then, $now, Sittings::score($then, $before), Sittings::score($now, $answers), $changed);
+            $moved[] = new MovedSitting($then, $now, Sittings::score($then, $before), Sittings::score($now, $answers), $mended);
         }
 
         return new MendPlan($edition, $questions->refusals(), $questions->aside(), $moved, $remarked, $marked);
+    }
+
+    /**
+     * What is asked anew may be what was asked when the answer was given: an edition that is put back takes its own marks away.
+     *
+     * @param list<Answer> $says    the sitting's answers, none of them blank
+     * @param list<string> $changed entries that ask something else than in the edition before
+     *
+     * @return array<string, string|null> as {@see MovedSitting::$mended}
+     */
+    private function mended(string $teamId, StoredSitting $then, array $says, array $changed, PublishedPaper $edition): array
+    {
+        $mended = [];
+        foreach ($says as $answer) {
+            $isChanged = in_array($answer->entry, $changed, true);
+            $to = $then->givenTo($answer);
+            $known = $to === null || $to === '' ? null : $this->editions->ofTeam($teamId, $to);
+            $from = match (true) {
+                $known !== null => (new MendedQuestions($known, $edition))->asksTheSame($answer->entry) ? null : $to,
+                $to === null && $isChanged => $then->edition->id,
+                default => $to,
+            };
+            if ($from !== $to || ($isChanged && $from !== null)) {
+                $mended[$answer->entry] = $mended[$answer->entry] ?? $from;
+            }
+        }
+
+        return $mended;
     }
 
     private function view(HandedOut $handout, MendPlan $plan): MendView
@@ -154,7 +182,7 @@ final readonly class Mending
             EditionHistory::differences($handout->edition, $plan->edition),
             $plan->refusals,
             $in(static fn (MovedSitting $m): bool => $m->then->state === SittingState::Open),
-            $in(static fn (MovedSitting $m): bool => $m->changed !== []),
+            $in(static fn (MovedSitting $m): bool => array_filter($m->mended, is_string(...)) !== []),
             $plan->aside,
             $in(static fn (MovedSitting $m): bool => $m->then->state === SittingState::Returned),
             $effects,

@@ -50,6 +50,14 @@ final class MendedQuestions
         return array_values($changed);
     }
 
+    /** Whether a question asks in one of them what it asks in the other. */
+    public function asksTheSame(string $entry): bool
+    {
+        [$before, $after] = [$this->then->template($entry), $this->now->template($entry)];
+
+        return $before !== null && $after !== null && !$this->isChanged($entry, $before, $after);
+    }
+
     /** @return list<string> why this edition cannot take the place of the other, for the answers that were looked at */
     public function refusals(): array
     {

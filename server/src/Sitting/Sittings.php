@@ -62,6 +62,7 @@ final readonly class Sittings
         private Students $students,
         private Deadlines $deadlines,
         private SittingPage $page,
+        private Turns $turns,
         private Files $files,
         private Push $push,
         private Transaction $transaction,
@@ -125,7 +126,7 @@ final readonly class Sittings
         $this->deadlines->keep();
         $before = $this->reader->ofStudent($who->id, $id);
         if ($before->isTurnOver($this->clock->now())) {
-            $this->transaction->run(fn () => $this->endTurn($this->held($who, $id), $this->reader->ofStudent($who->id, $id)));
+            $this->transaction->run(fn () => $this->turns->end($this->held($who, $id), $this->reader->ofStudent($who->id, $id)));
         }
         $channel = Push::students($before->handoutId);
         $live = $this->push->last($channel);
@@ -147,7 +148,7 @@ final readonly class Sittings
 
         return $this->transaction->run(function () use ($who, $id, $input): AnswersSavedView {
             $entity = $this->held($who, $id);
-            $sitting = $this->endTurn($entity, $this->reader->ofStudent($who->id, $id));
+            $sitting = $this->turns->end($entity, $this->reader->ofStudent($who->id, $id));
             $kept = array_map(
                 fn (SaveInput $save): KeptView => new KeptView(
                     $save->entry,
@@ -163,7 +164,7 @@ final readonly class Sittings
                 }
                 $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
                 $entity->standAt($at);
-                $this->beginTurn($entity, $sitting, $at);
+                $this->turns->begin($entity, $sitting, $at);
             }
 
             return new AnswersSavedView($kept, $sitting->state->value, Moment::iso($this->clock->now()));
@@ -180,7 +181,7 @@ final readonly class Sittings
                 throw Problem::conflict('Answers are not settled one by one here.', 'Go on; your answers are kept.');
             }
             // Whose time is over leaves it as it is.
-            if ($sitting->turn !== $step->entry || ($sitting->turnLeft($now) ?? 1) > 0) {
+            if (!$this->turns->isDone($sitting, $step->entry)) {
                 $this->refuseWithoutWorking($sitting, $step->entry);
             }
             $leaves = $sitting->conditions->inOrder && $sitting->own($step->entry, $step->try) !== null;
@@ -252,9 +253,7 @@ final readonly class Sittings
     private function saveAtOnce(StudentUser $who, string $id, SavesInput $input): ?array
     {
         $sitting = $this->reader->remembered($who->id, $id);
-        $comesTo = $sitting->conditions->secondsEach !== null && !in_array($input->at, [null, $sitting->turn], true);
-        $turns = $comesTo || $sitting->isTurnOver($this->clock->now());
-        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack() || $turns) {
+        if ($sitting->state !== SittingState::Open || $sitting->edition->looksBack() || $this->turns->turns($sitting, $input->at)) {
             return null;
         }
         $answers = [];
@@ -367,28 +366,6 @@ final readonly class Sittings
         return $isOpen ? 'older' : 'closed';
     }
 
-    /** Where each question has its time: one whose time is over is left as it is. */
-    private function endTurn(Sitting $entity, StoredSitting $sitting): StoredSitting
-    {
-        if (!$sitting->isTurnOver($this->clock->now())) {
-            return $sitting;
-        }
-        $entity->endTurn($this->clock->now());
-        $this->transaction->write();
-
-        return $this->reader->ofStudent($sitting->studentId, $sitting->id);
-    }
-
-    private function beginTurn(Sitting $entity, StoredSitting $sitting, ?string $at): void
-    {
-        $seconds = $sitting->conditions->secondsEachFor($sitting->support);
-        if ($seconds !== null && $at !== null) {
-            $pass = $sitting->walk->current()->entries ?? [];
-            $questions = array_values(array_filter($pass, static fn (string $e): bool => isset($sitting->edition->itemIds[$e])));
-            $entity->beginTurn($at, $questions, $seconds, $this->clock->now());
-        }
-    }
-
     /** What was typed while the question was taken out of the paper is kept with the other answers to it. */
     private function keepAside(StoredSitting $sitting, SaveInput $save): bool
     {
@@ -419,7 +396,7 @@ final readonly class Sittings
         $this->deadlines->keep();
         $this->transaction->run(function () use ($who, $id, $act): void {
             $entity = $this->held($who, $id);
-            $sitting = $this->endTurn($entity, $this->reader->ofStudent($who->id, $id));
+            $sitting = $this->turns->end($entity, $this->reader->ofStudent($who->id, $id));
             if ($sitting->state === SittingState::Open) {
                 if ($sitting->hold !== null) {
                     throw Problem::conflict('Your teacher has asked you to stop.', 'Look up; you can go on in a moment.');

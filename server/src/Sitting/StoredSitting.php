@@ -42,7 +42,7 @@ final readonly class StoredSitting
         public ?string $handedInAt = null,
         public Support $support = new Support(),
         public int $fewerOptions = 0,
-        /** @var array<string, string> when questions that were answered have changed since, by entry */
+        /** @var array<string, string> when questions that were answered have changed since, and the edition that they were answered in, by entry */
         public array $mended = [],
         /** words on the screen of a student who is to stop; null where they may go on */
         public ?string $hold = null,
@@ -122,7 +122,15 @@ final readonly class StoredSitting
     /** Whether a question has changed since this answer to it was given. */
     public function isMended(Answer $answer): bool
     {
-        return $answer->savedAt < ($this->mended[$answer->entry] ?? '');
+        return $this->givenTo($answer) !== null;
+    }
+
+    /** The edition that this answer was given to, where its question has changed since; '' where that was not noted. */
+    public function givenTo(Answer $answer): ?string
+    {
+        [$at, $edition] = explode(' ', $this->mended[$answer->entry] ?? '', 2) + ['', ''];
+
+        return $answer->savedAt < $at ? $edition : null;
     }
 
     /** The question as this sitting's student has it at a try. */

@@ -190,7 +190,7 @@ final readonly class Work implements HandsInWork
             $held[$sitting->id()] = $sitting;
         }
         foreach ($moved as $one) {
-            ($held[$one->then->id] ?? null)?->mend($one->now->walk, $one->changed, $one->after, $this->clock->now());
+            ($held[$one->then->id] ?? null)?->mend($one->now->walk, $one->mended, $one->after, $this->clock->now());
         }
         $this->tell($handoutId);
     }

@@ -41,6 +41,32 @@ final class MendingTest extends ApiCase
         $this->as($this->world->teacher)->refused(409, 'POST', "/handouts/$this->handout/mend");
     }
 
+    public function testAnEditionThatIsPutBackAsksWhatWasAnswered(): void
+    {
+        $sitting = $this->open('Ada Okafor');
+        $this->save('Ada Okafor', $sitting, 'e-choice', ['options' => [$this->shown($sitting, 'a')]]);
+        $this->save('Ada Okafor', $sitting, 'e-text', ['text' => 'SECRETROCK']);
+        $first = $this->world->editionId;
+        $this->reword('text', '<p>Which reef lies east of the pier?</p>');
+        $second = $this->publish();
+        $this->mend(null);
+        self::assertSame([false, true], $this->mended($sitting));
+        self::assertSame(0, $this->mend($first)->int('touched'), 'nobody has answered anything else');
+        self::assertSame([false, false], $this->mended($sitting), 'it is the question that was answered');
+
+        $this->mend($second);
+        $this->save('Ada Okafor', $sitting, 'e-text', ['text' => 'Another reef'], 2);
+        self::assertSame([false, false], $this->mended($sitting));
+        self::assertSame(1, $this->mend($first)->int('touched'));
+        self::assertSame([false, true], $this->mended($sitting), 'answered while it was the other');
+        $this->reword('text', '<p>Which reef lies south of the pier?</p>');
+        $this->publish();
+        $this->mend(null);
+        self::assertSame([false, true], $this->mended($sitting), 'and still another');
+        $this->mend($second);
+        self::assertSame([false, false], $this->mended($sitting));
+    }
+
     public function testAnotherKeyMarksAnewWhatIsHandedInAndThePaperPutBackMarksItAsItWas(): void
     {
         $this->world->sit('Ada Okafor', $this->handout, ['e-text' => ['text' => 'Secret Cliff']]);
@@ -151,6 +177,12 @@ final class MendingTest extends ApiCase
     private function sitting(string $id, string $name = 'Ada Okafor'): Json
     {
         return $this->as($this->world->students[$name])->get('GET', "/me/sittings/$id");
+    }
+
+    /** @param string|null $edition null for the latest */
+    private function mend(?string $edition): Json
+    {
+        return $this->as($this->world->teacher)->get('POST', "/handouts/$this->handout/mend", ['editionId' => $edition]);
     }
 
     private function waiting(): int

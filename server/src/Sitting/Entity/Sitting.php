@@ -88,7 +88,7 @@ class Sitting implements Root, TeamOwned
     #[ORM\Column(name: 'turn_due_at', type: 'moment', nullable: true)]
     protected ?\DateTimeImmutable $turnDueAt = null;
 
-    /** @var array<array-key, mixed> when questions that were answered have changed since, by entry */
+    /** @var array<array-key, mixed> when questions that were answered have changed since, and the edition that they were answered in, by entry */
     #[ORM\Column(type: 'detail')]
     protected array $mended = [];
 
@@ -274,12 +274,17 @@ class Sitting implements Root, TeamOwned
     /**
      * The paper is another now.
      *
-     * @param list<string> $changed entries that were answered and say or ask something else by now
+     * @param array<string, string|null> $mended by entry that was answered: the edition that its answer was given to, where it asks
+     *                                           something else by now; null where it asks the same again
      */
-    public function mend(Walk $walk, array $changed, Score $score, \DateTimeImmutable $at): void
+    public function mend(Walk $walk, array $mended, Score $score, \DateTimeImmutable $at): void
     {
-        foreach ($changed as $entry) {
-            $this->mended[$entry] = Moment::iso($at);
+        foreach ($mended as $entry => $edition) {
+            if ($edition === null) {
+                unset($this->mended[$entry]);
+            } else {
+                $this->mended[$entry] = Moment::iso($at).' '.$edition;
+            }
         }
         $this->takeWay($walk);
         $this->scored($score);
