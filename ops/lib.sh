@@ -66,7 +66,7 @@ fetch_all() {
   printf '%s' "$(hash_of package.json package-lock.json)-y" >"$ROOT/var/stamp/npm"
 }
 build_all() {
-  local h; h="$(hash_of package.json web/src web/index.html web/student.html web/vite.config.ts web/public)"
+  local h; h="$(hash_of package.json web/src web/build web/index.html web/student.html web/vite.config.ts web/public)"
   [ -f "$ROOT/web/dist/index.html" ] || h="$h-new"
   once web "$h" build_web || fail "the front end did not build"
   printf '%s' "${h%-new}" >"$ROOT/var/stamp/web"

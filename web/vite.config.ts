@@ -4,7 +4,8 @@ import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
-import { defineConfig, type Plugin } from 'vite'
+import { build, defineConfig, type Plugin, type Rolldown, type UserConfig } from 'vite'
+import { groupsOf, partsOf } from './build/parts.ts'
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
@@ -24,7 +25,7 @@ const compressed: Plugin = {
 // Two pages, built apart: what only staff need is shaken off the students' page, which phones fetch.
 const page = process.env.CHALK_PAGE === 'student' ? 'student' : 'index'
 
-export default defineConfig({
+const base: UserConfig = {
   root: here('.'),
   plugins: [react(), tailwind(), compressed],
   resolve: { alias: { '@': here('./src') } },
@@ -33,13 +34,36 @@ export default defineConfig({
     emptyOutDir: page === 'index',
     target: 'es2022',
     chunkSizeWarningLimit: 900,
-    rollupOptions: { input: here(`./${page}.html`) },
+    rolldownOptions: { input: here(`./${page}.html`) },
   },
+}
+
+/** The desks are put together of as few parts as can be; what those are is told by a build that is thrown away. */
+async function ofFewParts(): Promise<UserConfig> {
+  const split = (await build({
+    ...base,
+    configFile: false,
+    logLevel: 'error',
+    plugins: [react(), tailwind()],
+    build: { ...base.build, write: false },
+  })) as Rolldown.RolldownOutput
+  const groups = groupsOf(partsOf(split.output, (module) => module.startsWith(here('./src/app/'))))
+  return {
+    ...base,
+    build: {
+      ...base.build,
+      rolldownOptions: { ...base.build?.rolldownOptions, output: { codeSplitting: { groups } } },
+    },
+  }
+}
+
+export default defineConfig(async ({ command }) => ({
+  ...(command === 'build' && page === 'index' ? await ofFewParts() : base),
   test: {
     environment: 'jsdom',
     setupFiles: here('./src/testing/setup.ts'),
-    include: ['src/**/*.test.{ts,tsx}'],
+    include: ['src/**/*.test.{ts,tsx}', 'build/*.test.ts'],
     // A machine that does other things as well is slow, not wrong.
     testTimeout: 30_000,
   },
-})
+}))

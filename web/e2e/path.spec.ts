@@ -100,7 +100,7 @@ test('a teacher goes from a question to regrouped students with their next work'
   await test.step('hand out and look out', async () => {
     await stage(page, 'Handouts')
     await page.getByRole('button', { name: 'Hand out' }).click()
-    await pickFrom(page.getByLabel('Paper'), 'Salt and water, edition 1')
+    await pickFrom(page.getByRole('combobox', { name: 'Paper' }), 'Salt and water, edition 1')
     await page.getByLabel('9 Saltmarsh, 3 students').check()
     await axeClean(page)
     await page.getByRole('button', { name: 'Hand out to 1 class' }).click()

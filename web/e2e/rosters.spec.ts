@@ -55,7 +55,7 @@ test('classes are taken from the school’s files', async ({ page }) => {
   const file = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
   const files = [
     file('users.csv', 'sourcedId,givenName,familyName\ns1,Ivo,Sandpiper\ns2,Una,Marram\ns3,,\n'),
-    file('classes.csv', 'sourcedId,title\nc1,8 Dunlin\n'),
+    file('classes.csv', 'sourcedId,title\nc1,8 Pratincole\n'),
     file('enrollments.csv', 'classSourcedId,userSourcedId,role\nc1,s1,student\nc1,s2,student\nc1,s7,student\n'),
   ]
   await signIn(page, 'Maren Ostrander')
@@ -69,7 +69,7 @@ test('classes are taken from the school’s files', async ({ page }) => {
   await axeClean(page)
   await dialog.getByRole('button', { name: 'Make 3 changes' }).click()
   await expect(page.getByText('1 class made, 2 students added.').first()).toBeVisible()
-  await page.getByRole('link', { name: '8 Dunlin' }).click()
+  await page.getByRole('link', { name: '8 Pratincole' }).click()
   await expect(page.getByRole('cell', { name: 'Una Marram', exact: true })).toBeVisible()
 
   await page.goto('/classes')

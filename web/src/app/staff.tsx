@@ -2,7 +2,7 @@ import './staff.css'
 import { QueryClientProvider, type FetchQueryOptions } from '@tanstack/react-query'
 import { StrictMode, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
-import { createBrowserRouter, Navigate, RouterProvider, type RouteObject } from 'react-router'
+import { createBrowserRouter, matchRoutes, Navigate, RouterProvider, type RouteObject } from 'react-router'
 import { ask } from '@/lib/queries'
 import { Boundary } from '@/ui/Boundary'
 import { Loading } from '@/ui/States'
@@ -13,6 +13,12 @@ import { tellFaults } from './faults'
 import { NotFetched } from './NotFetched'
 import { queryClient } from './queries'
 import { Shell } from './Shell'
+
+/** What has been asked for as the page came, and is not asked for a second time when the router gets there; by path. */
+const asked = new Set<string>()
+const fetched = (all: Asked[]) => {
+  for (const one of all) void queryClient.prefetchQuery(one as FetchQueryOptions)
+}
 
 /** A desk and what it shows first, fetched side by side as soon as one goes there. */
 type Params = Readonly<Record<string, string | undefined>>
@@ -27,9 +33,9 @@ const route = (
   lazy: async () => ({ Component: (await load()).default }),
   // Leafing on a desk changes the address and fetches nothing.
   shouldRevalidate: ({ currentUrl, nextUrl }) => currentUrl.pathname !== nextUrl.pathname,
+  handle: (params: Params, query: URLSearchParams) => fetched(ahead(params, query)),
   loader: ({ params, request }) => {
-    for (const asked of ahead(params, new URL(request.url).searchParams))
-      void queryClient.prefetchQuery(asked as FetchQueryOptions)
+    if (!asked.delete(path)) fetched(ahead(params, new URL(request.url).searchParams))
     return null
   },
 })
@@ -43,7 +49,7 @@ const anew = <A extends Asked>(asked: A) => {
 applyTheme()
 tellFaults()
 
-const router = createBrowserRouter([
+const routes: RouteObject[] = [
   // For a projector: no ladder, no names.
   {
     ...route('/wall/:id', () => import('@/features/lookout/Wall')),
@@ -60,10 +66,8 @@ const router = createBrowserRouter([
     element: <Shell />,
     HydrateFallback: Loading,
     // Who is here is asked while the desk's parts are on their way.
-    loader: () => {
-      void queryClient.prefetchQuery(ask.session())
-      return null
-    },
+    handle: () => fetched([ask.session()]),
+    loader: () => null,
     shouldRevalidate: () => false,
     children: [
       {
@@ -182,7 +186,17 @@ const router = createBrowserRouter([
     ],
   },
   { ...route('/print/paper/:id', () => import('@/features/exchange/PrintPaper')), HydrateFallback: Loading },
-])
+]
+
+// What is shown first is asked for before the many parts that show it: a browser asks for six things at a time.
+for (const { route: of, params } of matchRoutes(routes, location) ?? []) {
+  ;(of.handle as ((params: Params, query: URLSearchParams) => void) | undefined)?.(
+    params,
+    new URLSearchParams(location.search),
+  )
+  asked.add(of.path ?? '')
+}
+const router = createBrowserRouter(routes)
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
