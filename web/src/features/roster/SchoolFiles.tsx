@@ -60,7 +60,7 @@ export default function SchoolFiles({ open, onClose }: { open: boolean; onClose:
       const done = await take(api.POST('/api/classes/from-files', { body }))
       toast(said(done))
       void client.invalidateQueries({ queryKey: ['classes'] })
-      void client.invalidateQueries({ queryKey: ['roster'] })
+      void client.invalidateQueries({ queryKey: ['class'] })
       setShown(null)
       setBody({ files: [], skip: [], keepNames: false })
       onClose()
