@@ -2,9 +2,10 @@ import type { Schemas } from './api/client'
 
 export type Kind = 'skills' | 'misconceptions'
 export type Term = Schemas['BankTermView']
-export type Placed = Term & { depth: number }
+/** How deep it stands, and how many questions name it or one below it, as the bank finds them. */
+export type Placed = Term & { depth: number; found: number }
 
-/** Each skill with those below it right after it, by name; how deep it stands. What stands below nothing known stands at the top. */
+/** Each skill with those below it right after it, by name. What stands below nothing known stands at the top. */
 export function inTree(terms: readonly Term[]): Placed[] {
   const known = new Set(terms.map((term) => term.id))
   const below = new Map<string | null, Term[]>()
@@ -13,7 +14,12 @@ export function inTree(terms: readonly Term[]): Placed[] {
     below.set(above, [...(below.get(above) ?? []), term])
   }
   const placed = (above: string | null, depth: number): Placed[] =>
-    (below.get(above) ?? []).flatMap((term) => [{ ...term, depth }, ...placed(term.id, depth + 1)])
+    (below.get(above) ?? []).flatMap((term) => {
+      const under = placed(term.id, depth + 1)
+      const direct = under.filter((one) => one.depth === depth + 1)
+      const found = direct.reduce((sum, one) => sum + one.found, term.questions)
+      return [{ ...term, depth, found }, ...under]
+    })
   return placed(null, 0)
 }
 

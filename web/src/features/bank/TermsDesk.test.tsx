@@ -61,6 +61,13 @@ describe('The team’s skills', () => {
     expect(screen.getByRole('link', { name: '2 questions' }).getAttribute('href')).toBe('/bank?skill=r')
   })
 
+  it('count the questions of those below them, as the bank finds them', async () => {
+    open('/bank/terms?open=t')
+    const link = await screen.findByRole('link', { name: '2 questions' })
+    expect(link.getAttribute('href')).toBe('/bank?skill=t')
+    expect(await screen.findByRole('link', { name: 'How far it rises' })).toBeTruthy()
+  })
+
   it('are put below one another, but not below themselves', async () => {
     serveAlso({ 'PUT /api/bank/skills/t': tides })
     const user = open('/bank/terms?open=t')

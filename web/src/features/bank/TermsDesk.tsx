@@ -44,7 +44,7 @@ export default function TermsDesk() {
         head: idea ? 'What the student thinks' : 'Skill',
         cell: (term) => <span style={{ paddingInlineStart: `${term.depth * 1.5}rem` }}>{term.name}</span>,
       },
-      { id: 'questions', head: 'Questions', cell: (term) => term.questions || '–', right: true },
+      { id: 'questions', head: 'Questions', cell: (term) => term.found || '–', right: true },
       {
         id: 'record',
         head: idea ? 'Shown by' : 'Right so far',
@@ -155,14 +155,14 @@ function Record({ figure, label }: { figure: Schemas['ResultsFigureView'] | unde
 }
 
 /** What is known of it, in one sentence. */
-function Said({ kind, term, figure }: { kind: Kind; term: Term; figure: Schemas['ResultsFigureView'] | undefined }) {
+function Said({ kind, term, figure }: { kind: Kind; term: Placed; figure: Schemas['ResultsFigureView'] | undefined }) {
   const value = figure?.value ?? null
   const questions = (
     <Link to={questionsOf(kind, term)} className="text-blue underline">
-      {plural(term.questions, 'question')}
+      {plural(term.found, 'question')}
     </Link>
   )
-  if (term.questions === 0 && value === null) return <p className="mt-1 text-quiet">No question names it yet.</p>
+  if (term.found === 0 && value === null) return <p className="mt-1 text-quiet">No question names it yet.</p>
   return (
     <p className="mt-1">
       {value === null || !figure ? (
@@ -182,13 +182,13 @@ function Said({ kind, term, figure }: { kind: Kind; term: Term; figure: Schemas[
 
 const SHOWN = 8
 
-/** The questions that name it, with what became of each. */
-function Questions({ kind, term }: { kind: Kind; term: Term }) {
+/** The questions that name it or what stands below it, with what became of each. */
+function Questions({ kind, term }: { kind: Kind; term: Placed }) {
   const query = kind === 'skills' ? { skill: term.id } : { misconception: term.id }
   const found = useQuery({
     queryKey: ['items', query],
     queryFn: () => take(api.GET('/api/items', { params: { query } })),
-    enabled: term.questions > 0,
+    enabled: term.found > 0,
   })
   const items = found.data?.items ?? []
   return items.length === 0 ? null : (
@@ -208,7 +208,7 @@ function Questions({ kind, term }: { kind: Kind; term: Term }) {
       </ul>
       {items.length > SHOWN ? (
         <Link to={questionsOf(kind, term)} className="text-blue underline">
-          All {term.questions}
+          All {term.found}
         </Link>
       ) : null}
     </section>

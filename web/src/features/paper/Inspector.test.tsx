@@ -72,6 +72,8 @@ function Desk({ paper = start, at = null, said = proof }: { paper?: Paper; at?: 
           onChange={setDoc}
           onSelect={setPlace}
           onRehearse={() => undefined}
+          toProof={false}
+          onThere={() => undefined}
         />
       </main>
     </>

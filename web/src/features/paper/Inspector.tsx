@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { plural, spanInMarks } from '@/lib/format'
 import { asParagraphs, paragraphsIn } from '@/lib/said'
@@ -22,11 +22,22 @@ type Props = {
   onChange: (paper: Paper) => void
   onSelect: (id: string | null) => void
   onRehearse: () => void
+  /** Whether somebody asked for the defects; said back once they are in view. */
+  toProof: boolean
+  onThere: () => void
 }
 
 /** What can be said of, and set for, the part that is selected; below it, the whole paper. */
-export function Inspector({ paperId, paper, proof, selected, onChange, onSelect, onRehearse }: Props) {
+export function Inspector(props: Props) {
+  const { paperId, paper, proof, selected, onChange, onSelect, onRehearse, toProof, onThere } = props
   const [way, setWay] = useState<{ section: string; at: number } | null>(null)
+  const proofHead = useRef<HTMLHeadingElement>(null)
+  useEffect(() => {
+    if (!toProof) return
+    proofHead.current?.scrollIntoView({ block: 'start' })
+    proofHead.current?.focus({ preventScroll: true })
+    onThere()
+  }, [toProof, onThere])
   const entry = paper.sections.flatMap((s) => s.entries).find((e) => e.id === selected)
   const section = entry ? sectionOf(paper, entry.id) : paper.sections.find((s) => s.id === selected)
   return (
@@ -105,7 +116,9 @@ export function Inspector({ paperId, paper, proof, selected, onChange, onSelect,
       <MasteryForm paper={paper} sentence={proof.mastery} onChange={onChange} />
       <FollowUpForm paperId={paperId} paper={paper} onChange={onChange} />
       <section>
-        <h2 className="text-lg">Proof</h2>
+        <h2 ref={proofHead} tabIndex={-1} className="text-lg">
+          Proof
+        </h2>
         <p className="text-[15px]">
           {spanInMarks(proof.leastPoints, proof.mostPoints)},{' '}
           {proof.leastQuestions === proof.mostQuestions

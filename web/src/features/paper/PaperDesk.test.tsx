@@ -236,6 +236,17 @@ describe('Publishing', () => {
     expect(screen.getByRole('button', { name: /^1 defect ?: The question has no key\.$/ })).toBeTruthy()
   })
 
+  it('leads to the defects from wherever one is, once', async () => {
+    const defects = [{ message: 'Section "Further" has no question.', blocks: true, where: 's2' }]
+    const user = open(stored({ proof: { ...proof, defects } }), '/papers/p1?on=routes')
+    await user.click(await screen.findByRole('button', { name: /^1 defect/ }))
+    const head = await screen.findByRole('heading', { name: 'Proof' })
+    await waitFor(() => expect(document.activeElement).toBe(head))
+    expect(address()).toBe('/papers/p1')
+    await user.click(screen.getByRole('button', { name: /^✕ Section "Further"/ }))
+    expect(document.activeElement).not.toBe(head)
+  })
+
   it('makes an edition, which can be handed out', async () => {
     serving({ 'POST /api/papers/p1/publish': stored({ edition: 1, editionId: 'ed1' }) })
     const user = open()

@@ -72,6 +72,7 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
   )
   const [picking, setPicking] = useState(false)
   const [rehearsing, setRehearsing] = useState(false)
+  const [toProof, setToProof] = useState(false)
   const [drawing, setDrawing] = useState<{ from: string; html: string } | null>(null)
   const [placing, setPlacing] = useState<string | null>(null)
   const client = useQueryClient()
@@ -210,7 +211,8 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
             className={`min-h-7 text-[15px] underline ${blocking.length > 0 ? 'text-bad' : 'text-blue'}`}
             onClick={() => {
               setSelected(null)
-              if (face === 'blueprint') turn('questions')
+              turn('questions')
+              setToProof(true)
             }}
           >
             {plural(view.proof.defects.length, 'defect')}
@@ -323,6 +325,8 @@ export default function PaperDesk({ stored, question, printing, card }: Props) {
                 onChange={change}
                 onSelect={setSelected}
                 onRehearse={rehearse}
+                toProof={toProof}
+                onThere={() => setToProof(false)}
               />
               <PaperTalk paperId={stored.id} paper={paper} items={view.items} />
             </div>
