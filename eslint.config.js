@@ -46,6 +46,17 @@ export default ts.config(
       '@typescript-eslint/no-unused-expressions': ['error', { allowShortCircuit: true, allowTernary: true }],
     },
   },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['web/src/**/*.test.{ts,tsx}', 'web/src/testing/**'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        { name: 'localStorage', message: 'Ask lib/remembered: a browser may refuse.' },
+        { name: 'sessionStorage', message: 'Ask lib/remembered: a browser may refuse.' },
+      ],
+    },
+  },
   { files: ['web/src/**/*.tsx'], rules: { 'no-restricted-syntax': ['error', ...tables, ...controls] } },
   { files: ownControls, rules: { 'no-restricted-syntax': ['error', ...tables] } },
   // One seam per type of answer: what differs is asked of its kind, nobody else asks which type it is.

@@ -45,7 +45,7 @@ final readonly class PadsQuiz
     public function tell(StaffUser $who, string $class, array $students): void
     {
         $lines = [new OnPaperLineInput(count(self::KEYS), 'choice', count(self::LETTERS), '1')];
-        $sheet = $this->onPaper->make($who, new OnPaperInput(self::TITLE, $lines));
+        $sheet = $this->onPaper->make($who, new OnPaperInput(self::TITLE, $lines, Uuid::v7()->toRfc4122()));
         $handout = $this->handouts->create(
             $who,
             new HandoutInput((string) $sheet->editionId, [$class], [], [], requestId: Uuid::v7()->toRfc4122()),

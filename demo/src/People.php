@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Demo;
 
 use ChalkLadder\Demo\ReadModel\DemoReader;
+use ChalkLadder\Server\Identity\Api\Input\TeamInput;
 use ChalkLadder\Server\Identity\Role;
 use ChalkLadder\Server\Identity\Staff;
 use ChalkLadder\Server\Identity\StaffUser;
@@ -41,11 +42,15 @@ final readonly class People
             $user = $this->person($team, Scenario::map($person));
             $made[$user->role->value] ??= $user;
         }
+        $pages = array_values(array_map(Scenario::text(...), $this->scenario->people('framed by')));
         $other = $this->teams->found('Saltmarsh Academy · Geography');
         $this->person($other, $this->scenario->people('stranger'));
 
+        $lead = $made['lead'] ?? throw new \LogicException('The demo names a lead.');
+        $this->teams->set($lead, new TeamInput(framedBy: $pages));
+
         return [
-            'lead' => $made['lead'] ?? throw new \LogicException('The demo names a lead.'),
+            'lead' => $lead,
             'teacher' => $made['teacher'] ?? throw new \LogicException('The demo names a teacher.'),
             'marker' => $made['marker'] ?? throw new \LogicException('The demo names a marker.'),
         ];

@@ -183,6 +183,8 @@ abstract class RouteCase extends ApiCase
         $step = ['entry' => 'e-choice', 'try' => 1];
         $slip = $this->as($world->lead)->get('POST', "/classes/{$ids['class']}/slips");
         $fresh = '01900000-0000-7000-8000-000000000001';
+        $own = ['account' => 'oar.and.keel', 'password' => 'low water 1', 'pin' => $slip->text('slips.0.pin')];
+        $this->as($world->students['Ada Okafor'])->get('PUT', '/me/account', $own);
         $announced = ['name' => 'x.wav', 'size' => 4, 'kinds' => ['sound']];
 
         return [
@@ -197,6 +199,7 @@ abstract class RouteCase extends ApiCase
             ],
             'PUT /account/team' => ['markStep' => '1/10', 'rungs' => [['name' => 'shore', 'from' => 0], ['name' => 'sea', 'from' => 40]]],
             'POST /join' => ['code' => $slip->text('code'), 'name' => $slip->text('slips.0.name'), 'pin' => $slip->text('slips.0.pin')],
+            'POST /join/account' => ['account' => $own['account'], 'password' => $own['password']], 'PUT /me/account' => $own,
             'POST /bank/skills' => ['name' => 'Bearings'], 'POST /bank/misconceptions' => ['name' => 'Turns the wrong way'],
             'POST /invitations' => ['id' => $fresh, 'classId' => $ids['class'], 'topic' => 'Buoys'],
             'POST /proposals/{proposal}/send-back' => ['words' => 'Which coast?'],
@@ -282,7 +285,7 @@ abstract class RouteCase extends ApiCase
             'PUT /handouts/{handout}/pads/{pad}' => ['student' => null],
             'POST /presses/{handout}' => ['key' => 'none', 'presses' => [['pad' => '01', 'keys' => 'A']]],
             'PUT /classes/{class}/pictures' => ['on' => true],
-            'POST /papers/on-paper' => ['title' => 'On paper', 'lines' => [['count' => 2, 'kind' => 'choice']]],
+            'POST /papers/on-paper' => ['title' => 'On paper', 'lines' => [['count' => 2, 'kind' => 'choice']], 'requestId' => $fresh],
             'POST /me/sittings/{sitting}/help' => ['id' => '0190a0a0-0000-7000-8000-0000000000e7', 'words' => 'Is it the rock?'],
             'POST /sittings/{sitting}/helps' => ['id' => $ids['help'], 'entry' => 'e-text', 'helper' => $ids['student']],
             'PUT /marks' => ['sittingId' => $ids['handedIn'], 'entry' => 'e-open', 'try' => 1, 'levels' => [0], 'markVersion' => 1],

@@ -46,6 +46,7 @@ final readonly class Accounts
             ),
             $this->teams->searchLanguage($who->teamId)->value,
             array_column(SearchLanguage::cases(), 'value'),
+            $this->teams->framedBy($who->teamId),
             $isLead,
         );
     }

@@ -39,7 +39,13 @@ final readonly class KnownDevices
         $accounts = array_slice(array_unique([$this->name($account), ...$this->accounts($request)]), 0, self::MOST);
         $list = implode('', $accounts);
 
-        return Cookies::make(self::COOKIE, $list.'.'.$this->seal($list), $this->clock->now()->modify('+1 year'), $request);
+        return Cookies::make(
+            self::COOKIE,
+            $list.'.'.$this->seal($list),
+            $this->clock->now()->modify('+1 year'),
+            $request,
+            Cookies::inFrame($request),
+        );
     }
 
     /** @return list<string> */

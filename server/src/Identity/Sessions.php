@@ -156,7 +156,9 @@ final readonly class Sessions
         ));
         $this->entities->flush();
 
-        return Cookies::make($staffId !== null ? self::STAFF_COOKIE : self::STUDENT_COOKIE, $token, $until, $request);
+        return $staffId !== null
+            ? Cookies::make(self::STAFF_COOKIE, $token, $until, $request)
+            : Cookies::make(self::STUDENT_COOKIE, $token, $until, $request, Cookies::inFrame($request));
     }
 
     private static function hash(string $token): string

@@ -13,7 +13,6 @@ use ChalkLadder\Server\Identity\Repository\StaffRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
-use Symfony\Contracts\Cache\CacheInterface;
 
 /** The team's teachers and markers, as accounts. */
 final readonly class Staff
@@ -27,7 +26,7 @@ final readonly class Staff
         private Teams $teams,
         private Transaction $transaction,
         private UserPasswordHasherInterface $hasher,
-        private CacheInterface $cache,
+        private NobodysHash $nobody,
         private bool $demo,
     ) {
     }
@@ -37,7 +36,7 @@ final readonly class Staff
         $member = $this->staff->ofEmail(self::normal($email));
         $user = $member?->user();
         // An unknown address costs as much time as a wrong password, so that addresses cannot be found out.
-        $asked = $user ?? new StaffUser('nobody', '', '', Role::Marker, $this->nobodysHash());
+        $asked = $user ?? new StaffUser('nobody', '', '', Role::Marker, $this->nobody->hash());
         if (!$this->hasher->isPasswordValid($asked, $password) || $user === null || !$member->isHere()) {
             throw new Problem(
                 422,
@@ -88,15 +87,6 @@ final readonly class Staff
     public function demoAccounts(): array
     {
         return $this->demo ? $this->list->demoAccounts() : [];
-    }
-
-    /** Made as real ones are, so that it takes as long to compare. */
-    private function nobodysHash(): string
-    {
-        return $this->cache->get(
-            'nobodys-hash',
-            fn (): string => $this->hasher->hashPassword(new StaffUser('nobody', '', '', Role::Marker), bin2hex(random_bytes(16))),
-        );
     }
 
     /** An address as it is known: however it is typed, it is the same account. */

@@ -52,6 +52,12 @@ final readonly class Teams
         return $this->teams->get($teamId)->searchLanguage();
     }
 
+    /** @return list<string> origins of the pages that may show the team's work within themselves */
+    public function framedBy(string $teamId): array
+    {
+        return $this->teams->get($teamId)->framedBy();
+    }
+
     /** The smallest mark. */
     public function markStep(string $teamId): BigRational
     {
@@ -72,7 +78,24 @@ final readonly class Teams
             if ($input->rungs !== null) {
                 $team->setRungs(self::rungsOf($input->rungs), $who->id);
             }
+            if ($input->framedBy !== null) {
+                $team->setFramedBy(self::originsOf($input->framedBy), $who->id);
+            }
         });
+    }
+
+    /**
+     * @param list<string> $addresses
+     *
+     * @return list<string>
+     */
+    private static function originsOf(array $addresses): array
+    {
+        try {
+            return array_values(array_unique(array_map(Origin::of(...), $addresses)));
+        } catch (\DomainException $fault) {
+            throw Problem::invalid(['framedBy' => $fault->getMessage()]);
+        }
     }
 
     /** @param list<RungInput> $rungs */

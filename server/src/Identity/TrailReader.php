@@ -162,6 +162,7 @@ final readonly class TrailReader
             'leave team staff' => ['took', 'out of the team'],
             'rejoin team staff' => ['took', 'back into the team'],
             'set password staff' => ['set a password for', ''],
+            'set framing pages team' => ['changed the pages that may show the work of', ''],
             'set rungs team' => ['set the rungs of', ''],
             'set search language team' => ['set the language of search of', ''],
             'set mark step team' => ['set the smallest mark of', 'to '.$line->text('to')],

@@ -12,6 +12,8 @@ use ChalkLadder\Server\Paper\Api\Input\OnPaperLineInput;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Api\View\PaperView;
+use ChalkLadder\Server\Paper\ReadModel\PaperList;
+use ChalkLadder\Server\Paper\Repository\PaperRepository;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 
 /**
@@ -20,14 +22,23 @@ use ChalkLadder\Server\Platform\Storage\Transaction;
  */
 final readonly class OnPaper
 {
-    public function __construct(private Bank $bank, private Papers $papers, private Transaction $transaction)
-    {
+    public function __construct(
+        private Bank $bank,
+        private Papers $papers,
+        private PaperRepository $drafts,
+        private PaperList $list,
+        private Transaction $transaction,
+    ) {
     }
 
-    /** Made and published, all of it or nothing. */
+    /** Made and published, all of it or nothing; a repeated request id gives the first one's. */
     public function make(StaffUser $who, OnPaperInput $input): PaperView
     {
-        $paper = $this->transaction->run(function () use ($who, $input): PaperView {
+        $id = $this->transaction->run(function () use ($who, $input): string {
+            $again = $this->list->ofRequest($who->teamId, $input->requestId);
+            if ($again !== null) {
+                return $again;
+            }
             $entries = [];
             foreach ($input->lines as $line) {
                 for ($i = 0; $i < $line->count; ++$i) {
@@ -39,16 +50,17 @@ final readonly class OnPaper
             $this->transaction->write();
             $made = $this->papers->create($who, new PaperInput(['version' => 1, 'title' => trim($input->title), 'mastery' => null,
                 'sections' => [['id' => 's1', 'title' => 'On paper', 'route' => null, 'entries' => $entries]]]));
+            $this->drafts->find($who->teamId, $made->id)?->madeFor($input->requestId);
             $this->transaction->write();
-            $paper = $this->papers->publish($who, $made->id, new PublishInput($made->version));
+            $this->papers->publish($who, $made->id, new PublishInput($made->version));
             foreach ($entries as $entry) {
                 $this->bank->archive($who, $entry['item']);
             }
 
-            return $paper;
+            return $made->id;
         });
 
-        return $this->papers->show($who->teamId, $paper->id);
+        return $this->papers->show($who->teamId, $id);
     }
 
     /** @return array<string, mixed> */

@@ -7,7 +7,10 @@ namespace ChalkLadder\Server\Results;
 /** A handed-in attempt. */
 final readonly class CountedAttempt
 {
-    /** @param string $walk as it is stored: most students are led the same way, so each way is read once */
+    /**
+     * @param string $walk      as it is stored: most students are led the same way, so each way is read once
+     * @param int    $corrected answers that stand as a teacher has corrected them
+     */
     public function __construct(
         public string $sittingId,
         public string $studentId,
@@ -18,6 +21,7 @@ final readonly class CountedAttempt
         public string $state,
         public bool $counts,
         public int $fewerOptions,
+        public int $corrected,
     ) {
     }
 }

@@ -13,6 +13,7 @@ final readonly class CountedStudent
      * @param float|null  $share     of the marks; what waits for a marker says nothing yet, neither for nor against. Null where all of it waits
      * @param list<float> $others    marks of the attempts that do not count
      * @param int         $fewerOptions distractors that were left out for this student where one option was to be picked
+     * @param int         $corrected answers that stand as a teacher has corrected them
      * @param list<float> $averaged  marks of the attempts that were averaged; empty where one counts
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class CountedStudent
         public array $averaged,
         public string $state,
         public int $fewerOptions,
+        public int $corrected,
     ) {
     }
 }

@@ -210,6 +210,7 @@ final readonly class Counting
             count($marks) > 1 ? $marks : [],
             $last->state,
             $last->fewerOptions,
+            array_sum(array_map(static fn (CountedAttempt $a): int => $a->corrected, $chosen)),
         );
     }
 }

@@ -133,6 +133,7 @@ final readonly class Results
             FigureView::of($m->sureAndWrong),
             $m->word,
             $s->fewerOptions,
+            $s->corrected,
         ), $counted->columns->students, $manners);
     }
 

@@ -29,11 +29,8 @@ final readonly class Join
     public function student(JoinInput $input): StudentUser
     {
         $known = $this->rosters->goingBy(self::code($input), PersonName::fold($input->name));
-        $pin = (string) preg_replace('/\D/', '', Unicode::compatible($input->pin));
         foreach ($known as [$student, $sealed, $byPictures]) {
-            $its = $this->pins->open($sealed);
-            $word = $byPictures && $input->pictures !== [] && PictureWord::of($its) === $input->pictures;
-            if ($word || hash_equals($its, $pin)) {
+            if ($this->fits($sealed, $byPictures, $input->pin, $input->pictures)) {
                 return $student;
             }
         }
@@ -44,6 +41,27 @@ final readonly class Join
             'Check all three against your slip. Your teacher can give you a new PIN.',
             ['pin' => 'Code, name and PIN do not fit together.'],
         );
+    }
+
+    /**
+     * Whether it is what stands on a student's slip.
+     *
+     * @param list<string> $pictures
+     */
+    public function isTheirs(string $studentId, string $pin, array $pictures): bool
+    {
+        $on = $this->rosters->slipOf($studentId);
+
+        return $on !== null && $this->fits($on[0], $on[1], $pin, $pictures);
+    }
+
+    /** @param list<string> $pictures */
+    private function fits(string $sealed, bool $byPictures, string $pin, array $pictures): bool
+    {
+        $its = $this->pins->open($sealed);
+        $typed = (string) preg_replace('/\D/', '', Unicode::compatible($pin));
+
+        return hash_equals($its, $typed) || ($byPictures && $pictures !== [] && PictureWord::of($its) === $pictures);
     }
 
     private static function code(JoinInput $input): string

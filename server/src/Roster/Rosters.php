@@ -69,6 +69,7 @@ final readonly class Rosters
                     $m->student()->name(),
                     Moment::iso($m->joinedAt()),
                     SupportView::of($m->student()->support()),
+                    $m->student()->accountName() !== null,
                 ),
                 $class->members(),
             ),
@@ -171,7 +172,7 @@ final readonly class Rosters
         });
     }
 
-    /** A new PIN; the old one and every open session of the student end at once. */
+    /** A new PIN; the old one, an account of their own and every open session of the student end at once. */
     public function resetPin(StaffUser $who, string $classId, string $studentId): PinView
     {
         $pin = Pins::fresh();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Lookout;
 
+use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 
@@ -16,7 +17,7 @@ final class PadsTest extends ApiCase
     protected function setUp(): void
     {
         parent::setUp();
-        $paper = $this->as($this->world->teacher)->get('POST', '/papers/on-paper', ['title' => 'Pads', 'lines' => [
+        $paper = $this->as($this->world->teacher)->get('POST', '/papers/on-paper', ['title' => 'Pads', 'requestId' => Id::fresh(), 'lines' => [
             ['count' => 2, 'kind' => 'choice', 'options' => 4], ['count' => 1, 'kind' => 'number'],
         ]]);
         $this->handout = $this->world->handOut([], $paper->text('editionId'));

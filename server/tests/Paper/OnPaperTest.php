@@ -11,6 +11,7 @@ use ChalkLadder\Server\Tests\Plan;
 /** A quiz whose questions stand on a sheet; its key is given afterwards, question by question. */
 final class OnPaperTest extends ApiCase
 {
+    private const REQUEST = '0190a0a0-0000-7000-8000-00000000b001';
     private Json $paper;
 
     protected function setUp(): void
@@ -19,7 +20,7 @@ final class OnPaperTest extends ApiCase
         $this->paper = $this->as($this->world->teacher)->get('POST', '/papers/on-paper', ['title' => 'Friday sheet', 'lines' => [
             ['count' => 2, 'kind' => 'choice', 'options' => 3, 'points' => '1'], ['count' => 1, 'kind' => 'number', 'points' => '2'],
             ['count' => 1, 'kind' => 'text', 'points' => '0.5'],
-        ]]);
+        ], 'requestId' => self::REQUEST]);
     }
 
     public function testItIsReadyToBeHandedOutAndItsQuestionsStayOutOfTheBank(): void
@@ -29,6 +30,18 @@ final class OnPaperTest extends ApiCase
         self::assertSame(['q1', 'q2', 'q3', 'q4'], $this->paper->column('paper.sections.0.entries', 'id'));
         $bank = (string) $this->ask('GET', '/items')->getContent();
         self::assertStringNotContainsString('on paper', $bank);
+    }
+
+    public function testAskedForTwiceItIsMadeOnce(): void
+    {
+        $before = $this->get('GET', '/papers')->column('papers', 'id');
+        $asked = ['title' => 'Friday sheet', 'lines' => [['count' => 2, 'kind' => 'choice']]];
+        $again = $this->get('POST', '/papers/on-paper', $asked + ['requestId' => self::REQUEST]);
+        self::assertSame([$this->paper->text('id'), 1], [$again->text('id'), $again->int('edition')]);
+        self::assertSame($before, $this->get('GET', '/papers')->column('papers', 'id'));
+        $this->refused(422, 'POST', '/papers/on-paper', $asked);
+        $other = $this->get('POST', '/papers/on-paper', $asked + ['requestId' => '0190a0a0-0000-7000-8000-00000000b002']);
+        self::assertNotSame($this->paper->text('id'), $other->text('id'));
     }
 
     public function testAnswersWaitForTheKeyAndAreMarkedByIt(): void
@@ -85,7 +98,7 @@ final class OnPaperTest extends ApiCase
             ['title' => 'x', 'lines' => [['options' => 1] + $line]],
             ['title' => 'x', 'lines' => [['points' => '0'] + $line]],
         ] as $body) {
-            $this->as($this->world->teacher)->refused(422, 'POST', '/papers/on-paper', $body);
+            $this->as($this->world->teacher)->refused(422, 'POST', '/papers/on-paper', $body + ['requestId' => self::REQUEST]);
         }
     }
 

@@ -33,7 +33,9 @@ final class AccessTest extends RouteCase
     private const TABLE = [
         'GET /session' => self::ANYBODY, 'POST /session' => self::ANYBODY, 'DELETE /session' => self::ANYBODY,
         'GET /me/skills' => self::STUDENTS,
-        'POST /join' => self::ANYBODY,
+        'POST /join' => self::ANYBODY, 'POST /join/account' => self::ANYBODY,
+        // Says only which pages may show it, and holds nothing of the work.
+        'GET /framed/{handout}' => self::ANYBODY,
         // Its ticket stands in for a session; without one nobody gets in.
         'GET /print/papers/{paper}' => [401, 401, 401, 401, 401, 401, 401],
 
@@ -149,6 +151,9 @@ final class AccessTest extends RouteCase
         'GET /me/invitations' => self::STUDENTS,
         // Ada wrote both: nobody else writes on, and whom one is shown to answers it, but not she.
         'PUT /me/proposals/{proposal}' => self::OWN, 'POST /me/proposals/{asked}/answer' => [401, 404, 'ok', 401, 401, 401, 401],
+        // By what stands on Ada's slip.
+        'PUT /me/account' => [401, 'ok', 422, 401, 401, 401, 401],
+        'GET /me/account' => self::STUDENTS, 'DELETE /me/account' => self::STUDENTS,
         'GET /me' => self::STUDENTS, 'DELETE /me' => self::STUDENTS, 'GET /me/work' => self::STUDENTS,
         'GET /me/files' => self::STUDENTS,
         'GET /me/files/{file}' => [401, 404, 404, 401, 401, 401, 401], 'GET /me/files/{shown}' => self::STUDENTS,

@@ -31,9 +31,11 @@ final class CorrectionsTest extends ApiCase
         );
         self::assertSame('4', $this->work($sitting)->text('marks'));
         $this->correct($sitting, 'SECRETROCK');
+        self::assertSame([1], $this->get('GET', "/handouts/$this->handout/results")->column('students', 'corrected'));
         $this->get('DELETE', '/corrections/'.self::ID);
         self::assertSame(['sand', null], [$this->answer($sitting)->text('given'), $this->answer($sitting)->at('corrected')]);
         self::assertSame('2', $this->work($sitting)->text('marks'));
+        self::assertSame([0], $this->get('GET', "/handouts/$this->handout/results")->column('students', 'corrected'));
         $this->refused(409, 'DELETE', '/corrections/'.self::ID);
     }
 

@@ -97,6 +97,9 @@ final class SittingTest extends ApiCase
         $see('GET', '/me/sittings/{id}', $id);
         $see('GET', '/me/work');
         $see('GET', '/me/skills');
+        $see('PUT', '/me/account', $id, ['account' => 'keel', 'password' => 'low water 1', 'pin' => '1']);
+        $see('GET', '/me/account');
+        $see('DELETE', '/me/account');
         $see('DELETE', '/me');
         $known = [];
         foreach (self::service(\Symfony\Component\Routing\RouterInterface::class)->getRouteCollection() as $route) {

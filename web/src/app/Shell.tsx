@@ -13,6 +13,7 @@ import { Menu } from '@/ui/Menu'
 import { Failed, Loading } from '@/ui/States'
 import { clearToasts } from '@/ui/toast'
 import { Stale } from './Stale'
+import { inTab } from '@/lib/remembered'
 
 // Whoever is inside already needs no door.
 const SignIn = lazy(() => import('@/features/identity/SignIn').then((door) => ({ default: door.SignIn })))
@@ -188,7 +189,7 @@ export function Shell() {
     return <Navigate to={stages[0]!.to} replace />
   const leave = async () => {
     await take(api.DELETE('/api/session'))
-    sessionStorage.clear()
+    inTab.clear()
     clearToasts()
     // The session first: asking for it anew takes every screen away, and then nothing of theirs is kept.
     setInside(null)
@@ -198,7 +199,7 @@ export function Shell() {
   const back = (next: Schemas['IdentitySessionView']) => {
     // Nobody finds another's desk, nor what they had typed.
     if (next.staff?.id !== staff.id) {
-      sessionStorage.clear()
+      inTab.clear()
       location.reload()
       return
     }
@@ -241,7 +242,7 @@ export function Shell() {
             demoAccounts={session.data?.demoAccounts ?? []}
             onDone={back}
             onSomebodyElse={() => {
-              sessionStorage.clear()
+              inTab.clear()
               location.assign('/')
             }}
           />

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react'
+import { onDevice } from './remembered'
 
 /** Keyboard acts: each screen names its own; one sheet lists those that hold now. Keys can be turned off. */
 type Act = { label: string; run: (event: KeyboardEvent) => void; inFields?: boolean }
@@ -13,9 +14,9 @@ const tell = () => {
 }
 
 const STORE = 'chalk.keys'
-const keysOn = () => localStorage.getItem(STORE) !== 'off'
+const keysOn = () => onDevice.getItem(STORE) !== 'off'
 export function setKeysOn(on: boolean) {
-  localStorage.setItem(STORE, on ? 'on' : 'off')
+  onDevice.setItem(STORE, on ? 'on' : 'off')
   tell()
 }
 

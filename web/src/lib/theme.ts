@@ -1,8 +1,9 @@
+import { onDevice } from './remembered'
 export type Theme = 'light' | 'dark'
 const STORE = 'chalk.theme'
 
 export function theme(): Theme {
-  const chosen = localStorage.getItem(STORE)
+  const chosen = onDevice.getItem(STORE)
   if (chosen === 'light' || chosen === 'dark') return chosen
   return typeof matchMedia === 'function' && matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'
 }
@@ -12,6 +13,6 @@ export function applyTheme(next: Theme = theme()) {
 }
 
 export function chooseTheme(next: Theme) {
-  localStorage.setItem(STORE, next)
+  onDevice.setItem(STORE, next)
   applyTheme(next)
 }

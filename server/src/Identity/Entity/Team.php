@@ -34,6 +34,10 @@ class Team implements Root
     #[ORM\Column(name: 'search_language', type: 'text', enumType: SearchLanguage::class)]
     protected SearchLanguage $searchLanguage = SearchLanguage::English;
 
+    /** @var list<string> */
+    #[ORM\Column(name: 'framed_by', type: 'json')]
+    protected array $framedBy = [];
+
     public function __construct(
         #[ORM\Column(type: 'text')]
         protected string $name,
@@ -104,6 +108,28 @@ class Team implements Root
                 ['from' => $this->searchLanguage->value, 'to' => $language->value],
             ));
             $this->searchLanguage = $language;
+        }
+    }
+
+    /** @return list<string> origins of the pages that may show the team's work within themselves */
+    public function framedBy(): array
+    {
+        return $this->framedBy;
+    }
+
+    /** @param list<string> $origins */
+    public function setFramedBy(array $origins, string $by): void
+    {
+        if ($origins !== $this->framedBy) {
+            $this->note(new Acted(
+                $this->id,
+                $by,
+                'set framing pages',
+                'team',
+                $this->id,
+                ['from' => implode(' ', $this->framedBy), 'to' => implode(' ', $origins)],
+            ));
+            $this->framedBy = $origins;
         }
     }
 

@@ -13,6 +13,14 @@ final class TeamSettings
     /** The text search configuration of the team's language; `%s` is the column or parameter with the team's id. */
     private const SEARCH_LANGUAGE = '(SELECT search_language::regconfig FROM team WHERE id = %s)';
 
+    /** Origins of the pages that may show the team's work within themselves, as JSON; `%s` is the column with the team's id. */
+    private const FRAMED_BY = '(SELECT framed_by FROM team WHERE id = %s)';
+
+    public static function framedBy(string $column): string
+    {
+        return sprintf(self::FRAMED_BY, $column);
+    }
+
     public static function searchLanguage(string $column): string
     {
         return sprintf(self::SEARCH_LANGUAGE, $column);

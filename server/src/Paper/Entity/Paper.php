@@ -33,6 +33,10 @@ class Paper implements Root, TeamOwned
     #[ORM\Column(name: 'archived_at', type: 'moment', nullable: true)]
     protected ?\DateTimeImmutable $archivedAt = null;
 
+    /** The request that made it at one stroke; null where it was begun by hand. */
+    #[ORM\Column(name: 'request_id', type: 'guid', nullable: true)]
+    protected ?string $requestId = null;
+
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
         protected string $teamId,
@@ -56,6 +60,11 @@ class Paper implements Root, TeamOwned
     public function teamId(): string
     {
         return $this->teamId;
+    }
+
+    public function madeFor(string $requestId): void
+    {
+        $this->requestId = $requestId;
     }
 
     public function content(): Draft

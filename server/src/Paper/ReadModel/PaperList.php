@@ -36,6 +36,17 @@ final readonly class PaperList extends ReadModel implements QuestionUses, TrailS
         );
     }
 
+    /** The paper that an earlier request of the same name has made; until the act ends, nobody else asks for that name. */
+    public function ofRequest(string $teamId, string $requestId): ?string
+    {
+        $this->holdName($teamId.$requestId);
+
+        return $this->texts(
+            'SELECT id FROM paper WHERE team_id = :team AND request_id = :request',
+            ['team' => $teamId, 'request' => $requestId],
+        )[0] ?? null;
+    }
+
     /** @return list<PaperRowView> the latest first */
     public function all(string $teamId): array
     {

@@ -19,8 +19,9 @@ final readonly class CountingReader extends ReadModel
     /** @return list<CountedAttempt> by student and attempt */
     public function attempts(string $handoutId): array
     {
-        /** @var list<array{id: string, student_id: string, name: string, attempt: int, walk: string, marks: numeric-string, state: string, counts: bool, fewer_options: int}> $rows */
-        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts, s.fewer_options
+        /** @var list<array{id: string, student_id: string, name: string, attempt: int, walk: string, marks: numeric-string, state: string, counts: bool, fewer_options: int, corrected: int}> $rows */
+        $rows = $this->rows('SELECT s.id, s.student_id, st.name, s.attempt, s.walk, s.marks, s.state, s.counts, s.fewer_options,
+                (SELECT count(DISTINCT (c.entry, c.try)) FROM '.SittingTables::CORRECTIONS.' c WHERE c.sitting_id = s.id) AS corrected
             FROM '.SittingTables::ATTEMPTS.' s JOIN '.RosterTables::STUDENTS.' st ON st.id = s.student_id
             WHERE s.handout_id = :id ORDER BY st.name_folded, st.id, s.attempt', ['id' => $handoutId]);
 
@@ -35,6 +36,7 @@ final readonly class CountingReader extends ReadModel
                 $r['state'],
                 $r['counts'],
                 $r['fewer_options'],
+                $r['corrected'],
             ),
             $rows,
         );

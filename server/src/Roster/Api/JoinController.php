@@ -9,9 +9,11 @@ use ChalkLadder\Server\Identity\KnownDevices;
 use ChalkLadder\Server\Identity\Sessions;
 use ChalkLadder\Server\Identity\SignInGuard;
 use ChalkLadder\Server\Platform\Http\Returns;
+use ChalkLadder\Server\Roster\Api\Input\ByAccountInput;
 use ChalkLadder\Server\Roster\Api\Input\JoinInput;
 use ChalkLadder\Server\Roster\Api\View\StudentSessionView;
 use ChalkLadder\Server\Roster\Join;
+use ChalkLadder\Server\Roster\OwnAccounts;
 use ChalkLadder\Server\Roster\StudentUser;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -26,6 +28,7 @@ final readonly class JoinController
 {
     public function __construct(
         private Join $join,
+        private OwnAccounts $accounts,
         private Sessions $sessions,
         private SignInGuard $guard,
         private KnownDevices $devices,
@@ -36,10 +39,24 @@ final readonly class JoinController
     #[Returns(StudentSessionView::class)]
     public function join(#[MapRequestPayload] JoinInput $input, Request $request): JsonResponse
     {
-        $account = Join::account($input);
-        $student = $this->guard->attempt($account, $request, fn (): StudentUser => $this->join->student($input));
+        return $this->letIn(Join::account($input), $request, fn (): StudentUser => $this->join->student($input));
+    }
+
+    #[Route('/join/account', methods: ['POST'])]
+    #[Returns(StudentSessionView::class)]
+    public function joinByAccount(#[MapRequestPayload] ByAccountInput $input, Request $request): JsonResponse
+    {
+        return $this->letIn(OwnAccounts::account($input), $request, fn (): StudentUser => $this->accounts->student($input));
+    }
+
+    /** @param \Closure(): StudentUser $verify */
+    private function letIn(string $account, Request $request, \Closure $verify): JsonResponse
+    {
+        $student = $this->guard->attempt($account, $request, $verify);
         $response = new JsonResponse(new StudentSessionView($student->name, $student->id));
         $response->headers->setCookie($this->sessions->openForStudent($student->teamId, $student->id, $request));
+        // Of one browser's pages, within others or not, one student is who works there.
+        $response->headers->setCookie(Cookies::ended(Sessions::STUDENT_COOKIE, $request, !Cookies::inFrame($request)));
         $response->headers->setCookie($this->devices->remember($request, $account));
 
         return $response;
@@ -58,7 +75,9 @@ final readonly class JoinController
     {
         $this->sessions->close(Cookies::read(Sessions::STUDENT_COOKIE, $request));
         $response = new Response(null, 204);
-        $response->headers->setCookie(Cookies::ended(Sessions::STUDENT_COOKIE, $request));
+        foreach ([false, true] as $framed) {
+            $response->headers->setCookie(Cookies::ended(Sessions::STUDENT_COOKIE, $request, $framed));
+        }
 
         return $response;
     }

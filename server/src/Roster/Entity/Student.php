@@ -13,7 +13,7 @@ use ChalkLadder\Server\Platform\Storage\Root;
 use ChalkLadder\Server\Platform\Storage\TeamOwned;
 use Doctrine\ORM\Mapping as ORM;
 
-/** Somebody who learns. Class code, name and PIN together let them in. */
+/** Somebody who learns. Class code, name and PIN together let them in, or an account that they took for themselves. */
 #[ORM\Entity]
 #[ORM\Table(name: 'student')]
 class Student implements Root, TeamOwned
@@ -37,6 +37,12 @@ class Student implements Root, TeamOwned
     /** The student whose double this record was; null for a student of one's own. */
     #[ORM\Column(name: 'merged_into', type: 'guid', nullable: true)]
     protected ?string $mergedInto = null;
+
+    #[ORM\Column(name: 'account_name', type: 'text', nullable: true)]
+    protected ?string $accountName = null;
+
+    #[ORM\Column(name: 'account_hash', type: 'text', nullable: true)]
+    protected ?string $accountHash = null;
 
     public function __construct(
         #[ORM\Column(name: 'team_id', type: 'guid')]
@@ -101,10 +107,29 @@ class Student implements Root, TeamOwned
         $this->note(new Acted($this->teamId, $by, 'change support', 'student', $this->id));
     }
 
+    /** Whoever knew the old one may have taken an account by it. */
     public function resetPin(string $sealed, string $by): void
     {
         $this->pinSealed = $sealed;
+        $this->closeAccount();
         $this->note(new Acted($this->teamId, $by, 'reset PIN', 'student', $this->id));
+    }
+
+    /** By which the student comes in without class code and PIN; null where they have none. */
+    public function accountName(): ?string
+    {
+        return $this->accountName;
+    }
+
+    public function takeAccount(string $name, string $hash): void
+    {
+        $this->accountName = $name;
+        $this->accountHash = $hash;
+    }
+
+    public function closeAccount(): void
+    {
+        $this->accountName = $this->accountHash = null;
     }
 
     public function sourceId(): ?string
@@ -148,6 +173,7 @@ class Student implements Root, TeamOwned
         $this->pinSealed = $sealedPin;
         $this->support = new Support();
         $this->sourceId = null;
+        $this->closeAccount();
     }
 
     private static function erasedName(string $id): string

@@ -142,6 +142,17 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
         );
     }
 
+    /** @return array{string, bool}|null a student's sealed PIN, and whether a class of theirs comes in by pictures */
+    public function slipOf(string $studentId): ?array
+    {
+        /** @var array{pin_sealed: string, pictures: bool}|null $row */
+        $row = $this->row('SELECT s.pin_sealed, bool_or(c.pictures) AS pictures FROM student s
+            JOIN class_member m ON m.student_id = s.id AND m.left_at IS NULL JOIN class c ON c.id = m.class_id
+            WHERE s.id = :id GROUP BY s.id', ['id' => $studentId]);
+
+        return $row === null ? null : [$row['pin_sealed'], $row['pictures']];
+    }
+
     /**
      * Whose session this is. Who is on no roster any more is nobody.
      *

@@ -18,10 +18,9 @@ final readonly class Corrected extends ReadModel
     public function of(string $sittingId): array
     {
         /** @var list<array{id: string, entry: string, try: int, given: string, why: string, by: string|null, made_at: string}> $rows */
-        $rows = $this->rows('SELECT c.id, c.entry, c.try, c.given, c.why, st.name AS by, c.made_at FROM correction c
-            JOIN response r ON r.sitting_id = c.sitting_id AND r.entry = c.entry AND r.try = c.try AND r.saved_at <= c.made_at
+        $rows = $this->rows('SELECT c.id, c.entry, c.try, c.given, c.why, st.name AS by, c.made_at FROM '.SittingTables::CORRECTIONS.' c
             LEFT JOIN '.StaffList::NAMES.' st ON st.id = c.made_by
-            WHERE c.sitting_id = :id AND c.undone_at IS NULL ORDER BY c.made_at', ['id' => $sittingId]);
+            WHERE c.sitting_id = :id ORDER BY c.made_at', ['id' => $sittingId]);
         $of = [];
         foreach ($rows as $row) {
             $of[$row['entry']][$row['try']] = new CorrectedAnswer(

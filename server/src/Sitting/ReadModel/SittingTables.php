@@ -7,12 +7,19 @@ namespace ChalkLadder\Server\Sitting\ReadModel;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Handout\Window;
 
-/** What the statements of other rooms may know of sittings. The first three stand where a table stands; the others are rules. */
+/** What the statements of other rooms may know of sittings. The first four stand where a table stands; the others are rules. */
 final class SittingTables
 {
     public const SITTINGS = '(SELECT * FROM sitting)';
     /** Without answers that are kept aside, since their question is gone from the paper. */
     public const RESPONSES = '(SELECT * FROM response WHERE aside IS NULL)';
+
+    /**
+     * Corrections of answers that stand: not taken back, and not answered over since. An answer may have several; the latest is
+     * what it is.
+     */
+    public const CORRECTIONS = '(SELECT c.* FROM correction c JOIN response r ON r.sitting_id = c.sitting_id AND r.entry = c.entry
+        AND r.try = c.try AND r.saved_at <= c.made_at WHERE c.undone_at IS NULL)';
 
     /** A sitting `s` that has been handed in, and so may count. The rule of {@see \ChalkLadder\Core\Sitting\SittingState::isOver()}. */
     public const OVER = "s.state <> 'open'";

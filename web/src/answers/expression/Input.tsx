@@ -4,6 +4,7 @@ import type { InputProps } from '../kinds'
 import { TypedInput } from '../parts/TypedInput'
 import { textOf } from '../parts/values'
 import type { MathFieldProps } from './MathField'
+import { onDevice } from '@/lib/remembered'
 
 // It comes with this input, before a question is shown; where it cannot come, expressions are typed in a line.
 let MathField: ComponentType<MathFieldProps> | null = null
@@ -19,7 +20,7 @@ const STORE = 'chalk.maths-in-a-line'
 
 const inALine = () => {
   try {
-    return localStorage.getItem(STORE) === 'yes'
+    return onDevice.getItem(STORE) === 'yes'
   } catch {
     return false
   }
@@ -32,7 +33,7 @@ export default function Input(props: InputProps<'expression'>) {
   const turn = () => {
     setLine(!line)
     try {
-      localStorage.setItem(STORE, line ? 'no' : 'yes')
+      onDevice.setItem(STORE, line ? 'no' : 'yes')
     } catch {
       // It holds for this page alone.
     }

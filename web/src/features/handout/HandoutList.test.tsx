@@ -135,6 +135,23 @@ describe('Handouts', () => {
     expect(await navigator.clipboard.readText()).toBe(`${location.origin}/my/to/a`)
   })
 
+  it('can be shown in a frame of pages that a lead has named, and of no others', async () => {
+    const user = open(handout('a'))
+    serveAlso({ 'GET /api/account': { framedBy: [] } })
+    await user.click((await beside(user, 'a')).getByRole('button', { name: 'Link to Paper a' }))
+    const none = within(await screen.findByRole('dialog'))
+    expect(await none.findByText(/No other page may show your team’s work yet/)).toBeTruthy()
+    expect(none.queryByRole('button', { name: 'Copy the code' })).toBeNull()
+    await user.keyboard('{Escape}')
+
+    serveAlso({ 'GET /api/account': { framedBy: ['https://pages.school.example'] } })
+    await user.click((await beside(user, 'a')).getByRole('button', { name: 'Link to Paper a' }))
+    const dialog = within(await screen.findByRole('dialog'))
+    await user.click(await dialog.findByRole('button', { name: 'Copy the code' }))
+    expect(await navigator.clipboard.readText()).toContain(`src="${location.origin}/framed/a"`)
+    expect(dialog.getByText(/It works on https:\/\/pages\.school\.example\./)).toBeTruthy()
+  })
+
   it('tell the next act when there are none, which has a key', async () => {
     const user = open()
     expect(await screen.findByText('Nothing has been handed out')).toBeTruthy()

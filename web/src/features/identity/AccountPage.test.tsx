@@ -24,6 +24,7 @@ const account = (change: object = {}) => ({
   ],
   searchLanguage: 'english',
   languages: ['english', 'german', 'simple'],
+  framedBy: [],
   maySet: true,
   ...change,
 })
@@ -88,6 +89,37 @@ it('a lead says in which language questions are found, and can take it back', as
   await user.click(screen.getByRole('button', { name: 'Undo' }))
   await screen.findByText(/words of this language now: English/)
   expect(bodies('PUT', '/api/account/team')).toEqual([{ searchLanguage: 'german' }, { searchLanguage: 'english' }])
+})
+
+it('a lead names the pages that may frame the work, keeps what is refused, and can take it back', async () => {
+  serve({
+    'GET /api/account': account(),
+    'PUT /api/account/team': ({ body }: { body: unknown }) => {
+      const { framedBy } = body as { framedBy: string[] }
+      return framedBy.includes('the wiki')
+        ? new Refusal(422, 'Not set.', '', { framedBy: '“the wiki” is no address of a page.' })
+        : account({ framedBy: framedBy.map((page) => page.replace('/class', '')) })
+    },
+  })
+  const user = show(<AccountPage />)
+  const field = await screen.findByLabelText('Their addresses, one in a line')
+  await user.type(field, 'https://pages.school.example/class{Enter}{Enter}the wiki')
+  const keep = screen.getByRole('button', { name: 'Keep these pages' })
+  await user.click(keep)
+  expect(await screen.findByText('✕ “the wiki” is no address of a page.')).toBeTruthy()
+  expect((field as HTMLTextAreaElement).value).toContain('the wiki')
+  await user.type(field, '{Backspace>8/}')
+  await user.click(keep)
+  expect(await screen.findByText('These pages may show your work in a frame.')).toBeTruthy()
+  expect((field as HTMLTextAreaElement).value).toBe('https://pages.school.example')
+  await user.click(screen.getByRole('button', { name: 'Undo' }))
+  await screen.findByText('No other page may show your work now.')
+  expect(bodies('PUT', '/api/account/team')).toEqual([
+    { framedBy: ['https://pages.school.example/class', 'the wiki'] },
+    { framedBy: ['https://pages.school.example/class'] },
+    { framedBy: [] },
+  ])
+  expect((field as HTMLTextAreaElement).value).toBe('')
 })
 
 it('whoever is no lead reads the step and sets nothing', async () => {

@@ -1,14 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, take, type Schemas } from '@/lib/api/client'
-import { decimal, moment, plural } from '@/lib/format'
+import { moment, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
 import { Head } from '@/ui/Desk'
-import { SelectField } from '@/ui/Select'
 import { Failed, FaultLine, Loading } from '@/ui/States'
 import { toast } from '@/ui/toast'
 import { Colleagues } from './Colleagues'
+import { FramedBy } from './FramedBy'
+import { MarkStep } from './MarkStep'
 import { LEAST, PasswordForm } from './PasswordForm'
 import { Rungs } from './Rungs'
+import { SearchLanguage } from './SearchLanguage'
 
 type View = Schemas['IdentityAccountView']
 
@@ -30,7 +32,12 @@ export default function AccountPage() {
             <OwnPassword />
             <MarkStep view={account.data} />
             <Rungs view={account.data} />
-            {account.data.maySet ? <SearchLanguage view={account.data} /> : null}
+            {account.data.maySet ? (
+              <>
+                <SearchLanguage view={account.data} />
+                <FramedBy view={account.data} />
+              </>
+            ) : null}
           </div>
         </div>
       </div>
@@ -119,79 +126,6 @@ function OwnPassword() {
         act="Change the password"
         note={`At least ${LEAST} characters. Every other device is then signed out.`}
       />
-    </section>
-  )
-}
-
-function MarkStep({ view }: { view: View }) {
-  const client = useQueryClient()
-  const set = useMutation({
-    mutationFn: (markStep: string) => take(api.PUT('/api/account/team', { body: { markStep } })),
-    onSuccess: (next, markStep) => {
-      client.setQueryData(['account'], next)
-      toast(`Marks go in steps of ${decimal(markStep)} from now on.`, {
-        undo: view.markStep === markStep ? undefined : () => set.mutate(view.markStep),
-      })
-    },
-  })
-  return (
-    <section aria-labelledby="step">
-      <h2 id="step" className="border-b pb-2 text-lg">
-        Marks of the team
-      </h2>
-      <div className="mt-3 max-w-sm">
-        {view.maySet ? (
-          <SelectField
-            label="Marks go in steps of"
-            value={view.markStep}
-            disabled={set.isPending}
-            onChange={(value) => set.mutate(value)}
-            note="Part credit is rounded to this step, though never up to full marks or down to none."
-            options={[...view.steps.map((step) => ({ value: step, label: decimal(step) }))]}
-          />
-        ) : (
-          <p>
-            Marks go in steps of <b>{decimal(view.markStep)}</b>.{' '}
-            <span className="text-quiet">A lead of the team can change that.</span>
-          </p>
-        )}
-        <FaultLine error={set.error} />
-      </div>
-    </section>
-  )
-}
-
-const languageName = (language: string) =>
-  language === 'simple' ? 'Another: words as they are written' : `${language[0]?.toUpperCase()}${language.slice(1)}`
-
-function SearchLanguage({ view }: { view: View }) {
-  const client = useQueryClient()
-  const set = useMutation({
-    mutationFn: (searchLanguage: string) => take(api.PUT('/api/account/team', { body: { searchLanguage } })),
-    onSuccess: (next, language) => {
-      client.setQueryData(['account'], next)
-      void client.invalidateQueries({ queryKey: ['items'] })
-      toast(`Questions are found by the words of this language now: ${languageName(language)}.`, {
-        undo: view.searchLanguage === language ? undefined : () => set.mutate(view.searchLanguage),
-      })
-    },
-  })
-  return (
-    <section aria-labelledby="language">
-      <h2 id="language" className="border-b pb-2 text-lg">
-        Finding questions
-      </h2>
-      <div className="mt-3 max-w-sm">
-        <SelectField
-          label="Language of the questions"
-          value={view.searchLanguage}
-          disabled={set.isPending}
-          onChange={(value) => set.mutate(value)}
-          note="The bank finds a word also where another form of it stands: tides by tide."
-          options={view.languages.map((language) => ({ value: language, label: languageName(language) }))}
-        />
-        <FaultLine error={set.error} />
-      </div>
     </section>
   )
 }

@@ -29,6 +29,7 @@ describe('Questions on paper', () => {
           { count: 10, kind: 'choice', options: 4, points: '1' },
           { count: 1, kind: 'text', options: 4, points: '2.5' },
         ],
+        requestId: expect.stringMatching(/^[0-9a-f-]{36}$/),
       },
     ])
   })
@@ -44,5 +45,13 @@ describe('Questions on paper', () => {
     await user.click(make())
     expect(await screen.findByText(/Give it a name/)).toBeTruthy()
     expect((screen.getByLabelText('Questions') as HTMLInputElement).value).toBe('7')
+    await user.click(make())
+    await waitFor(() => expect(bodies('POST', at)).toHaveLength(2))
+    await user.type(screen.getByLabelText('Name'), 'x')
+    await user.click(make())
+    await waitFor(() => expect(bodies('POST', at)).toHaveLength(3))
+    const [first, again, other] = (bodies('POST', at) as { requestId: string }[]).map((body) => body.requestId)
+    expect(again).toBe(first)
+    expect(other).not.toBe(first)
   })
 })

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { marks, plural } from '@/lib/format'
 import { Button } from '@/ui/Button'
@@ -22,16 +22,17 @@ const MOST = 100
 export function OnPaperDialog({ onMade, onClose }: { onMade: (edition: string) => void; onClose: () => void }) {
   const [title, setTitle] = useState('')
   const [lines, setLines] = useState<Line[]>([{ key: 0, count: 10, kind: 'choice', options: 4, points: '1' }])
+  // Another sheet is another request: only the same one, sent again, is made once.
+  const body = useMemo(
+    () => ({
+      title: title.trim(),
+      lines: lines.map(({ count, kind, options, points }) => ({ count, kind, options, points })),
+      requestId: crypto.randomUUID(),
+    }),
+    [title, lines],
+  )
   const make = useMutation({
-    mutationFn: () =>
-      take(
-        api.POST('/api/papers/on-paper', {
-          body: {
-            title: title.trim(),
-            lines: lines.map(({ count, kind, options, points }) => ({ count, kind, options, points })),
-          },
-        }),
-      ),
+    mutationFn: () => take(api.POST('/api/papers/on-paper', { body })),
     onSuccess: (paper) => onMade(paper.editionId ?? ''),
   })
   const put = (key: number, change: Partial<Line>) =>

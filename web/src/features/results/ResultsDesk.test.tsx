@@ -190,6 +190,17 @@ describe('Results', () => {
     expect(screen.getByText(', 1 wait').closest('td')?.textContent).toBe('1 of 3, 1 wait')
   })
 
+  it('say where support or a teacher changed what counts', async () => {
+    const students = results().students.map((s, i) => ({ ...s, fewerOptions: i, corrected: 1 - i }))
+    serve({ 'GET /api/handouts/h1/results': results({ students }) })
+    open('/results/h1?view=students')
+    const row = async (name: string) => (await screen.findByRole('rowheader', { name })).closest('tr')?.textContent
+    expect(await row('Ada')).toContain('1 answer as corrected by a teacher')
+    expect(await row('Ada')).not.toContain('less to pick from')
+    expect(await row('Benoît')).toContain('1 wrong option less to pick from')
+    expect(await row('Benoît')).not.toContain('corrected')
+  })
+
   it('put nobody on a rung whose work still waits as a whole', async () => {
     const students = results().students.map((s, i) => (i === 0 ? { ...s, rung: 0, waiting: 3 } : s))
     serve({ 'GET /api/handouts/h1/results': results({ students, waiting: 1 }) })

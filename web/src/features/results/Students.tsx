@@ -88,6 +88,9 @@ export function Students({ results: r }: { results: Results }) {
                   {plural(s.fewerOptions, 'wrong option')} less to pick from, as their support
                 </span>
               ) : null}
+              {s.corrected > 0 ? (
+                <span className="block">{plural(s.corrected, 'answer')} as corrected by a teacher</span>
+              ) : null}
             </td>
             <td className="px-2 text-quiet">{s.state}</td>
           </tr>

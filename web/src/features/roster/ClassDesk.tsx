@@ -32,7 +32,7 @@ export default function ClassDesk() {
   const [supporting, setSupporting] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [merging, setMerging] = useState<Schemas['RosterRosterStudentView'] | null>(null)
   const [moving, setMoving] = useState<Schemas['RosterRosterStudentView'] | null>(null)
-  const [pin, setPin] = useState<{ name: string; pin: string; pictures: string[] } | null>(null)
+  const [pin, setPin] = useState<{ name: string; pin: string; pictures: string[]; account: boolean } | null>(null)
   const refresh = () =>
     Promise.all([
       client.invalidateQueries({ queryKey: ['class'] }),
@@ -43,7 +43,8 @@ export default function ClassDesk() {
     const fresh = await take(
       api.POST('/api/classes/{id}/students/{student}/pin', { params: { path: { id, student: student.id } } }),
     )
-    setPin({ name: student.name, pin: fresh.pin, pictures: fresh.pictures })
+    setPin({ name: student.name, pin: fresh.pin, pictures: fresh.pictures, account: student.account })
+    await refresh()
   }
   const leave = async (student: Schemas['RosterRosterStudentView']) => {
     const path = { id, student: student.id }
@@ -91,7 +92,9 @@ export default function ClassDesk() {
                 <tr key={student.id} className="border-b hover:bg-pale">
                   <td className="w-12 py-1.5 pl-6 text-right text-sm text-quiet tabular-nums">{i + 1}</td>
                   <td className="px-3 font-semibold">{student.name}</td>
-                  <td className="px-3 text-sm text-quiet">{groupsOf(student.id)}</td>
+                  <td className="px-3 text-sm text-quiet">
+                    {[groupsOf(student.id), student.account ? 'own account' : ''].filter(Boolean).join(' · ')}
+                  </td>
                   <td className="pr-6 text-right">
                     <Button
                       kind="quiet"
@@ -155,7 +158,10 @@ export default function ClassDesk() {
             ))}
           </p>
         ) : null}
-        <p className="mt-2">The old PIN no longer works, and every device that was signed in has been signed out.</p>
+        <p className="mt-2">
+          The old PIN no longer works, and every device that was signed in has been signed out.
+          {pin?.account ? ' Their own account is closed too; with this PIN they can take a new one.' : ''}
+        </p>
       </Dialog>
     </>
   )

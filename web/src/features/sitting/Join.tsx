@@ -4,34 +4,38 @@ import { useQueryClient } from '@tanstack/react-query'
 import * as z from 'zod/mini'
 import { api, take } from '@/lib/api/client'
 import { asked, useForm } from '@/lib/form'
+import { FRAME } from '@/lib/framed'
 import { sessionResumed } from '@/lib/session'
 import { Button } from '@/ui/Button'
 import { TextField } from '@/ui/Field'
 import { FaultLine } from '@/ui/States'
 import { later } from '@/ui/later'
+import { InFrame, joiningIsKept } from './InFrame'
+import { secretOf, SlipSecret } from './SlipSecret'
 import { afterJoining } from './ToJoin'
 
-const PicturePad = later(() => import('./PicturePad').then((it) => it.PicturePad))
+const JoinByAccount = later(() => import('./JoinByAccount').then((it) => it.JoinByAccount))
 
-/** Class code, name and PIN, as on the slip. */
+/** Where students come in. */
 export default function Join() {
   const [params] = useSearchParams()
   const navigate = useNavigate()
   const client = useQueryClient()
+  const [refused, setRefused] = useState(false)
+  const goOn = async () => {
+    if (FRAME && !(await joiningIsKept())) return setRefused(true)
+    sessionResumed()
+    client.clear()
+    void navigate(afterJoining(params.get('to')))
+  }
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col justify-center gap-6 p-5 text-lg">
       <h1 className="relative border-x-2 border-line px-5 py-5 text-3xl">
         <span aria-hidden className="absolute -inset-x-0.5 bottom-1 h-[7px] bg-rung" />
         Join your class
       </h1>
-      <JoinForm
-        code={params.get('code') ?? ''}
-        onJoined={() => {
-          sessionResumed()
-          client.clear()
-          void navigate(afterJoining(params.get('to')))
-        }}
-      />
+      <JoinForm code={params.get('code') ?? ''} onJoined={() => void goOn()} />
+      {FRAME ? <InFrame refused={refused} /> : null}
     </main>
   )
 }
@@ -42,15 +46,27 @@ const shape = z.object({
   pin: asked('Type your PIN.'),
 })
 
-/** What is asked for: class code, name and PIN, or three pictures in its place. */
-export function JoinForm({ code: known, onJoined }: { code: string; onJoined: () => void }) {
+/** The way in: by what stands on the slip, or by an account of one's own. */
+export function JoinForm({ code, onJoined }: { code: string; onJoined: () => void }) {
+  const [byAccount, setByAccount] = useState(false)
+  return (
+    <div className="flex flex-col gap-2">
+      {byAccount ? <JoinByAccount onJoined={onJoined} /> : <JoinBySlip code={code} onJoined={onJoined} />}
+      <Button className="min-h-11" kind="quiet" onClick={() => setByAccount(!byAccount)}>
+        {byAccount ? 'I have a class code' : 'I have an account of my own'}
+      </Button>
+    </div>
+  )
+}
+
+/** Class code, name and PIN, or three pictures in its place. */
+function JoinBySlip({ code: known, onJoined }: { code: string; onJoined: () => void }) {
   const [byPictures, setByPictures] = useState(false)
   const form = useForm({
     shape,
     start: { code: known, name: '', pin: '' },
-    send: async (typed) => {
-      const { code, name, pin } = typed
-      await take(api.POST('/api/join', { body: byPictures ? { code, name, pictures: pin.split(' ') } : typed }))
+    send: async ({ code, name, pin }) => {
+      await take(api.POST('/api/join', { body: { code, name, ...secretOf(pin, byPictures) } }))
       onJoined()
     },
   })
@@ -74,32 +90,13 @@ export function JoinForm({ code: known, onJoined }: { code: string; onJoined: ()
         {...form.field('name')}
         autoFocus={Boolean(known)}
       />
-      {byPictures ? (
-        <PicturePad
-          value={form.values.pin.split(' ').filter(Boolean)}
-          fault={form.fault('pin')}
-          onChange={(things) => form.set('pin', things.join(' '))}
-        />
-      ) : (
-        <TextField
-          label="PIN"
-          className={`${big} font-mono`}
-          maxLength={20}
-          inputMode="numeric"
-          autoComplete="off"
-          {...form.field('pin')}
-        />
-      )}
-      <Button
-        className="min-h-11"
-        kind="quiet"
-        onClick={() => {
-          form.set('pin', '')
-          setByPictures(!byPictures)
-        }}
-      >
-        {byPictures ? 'I have a PIN' : 'I have three pictures'}
-      </Button>
+      <SlipSecret
+        field={form.field('pin')}
+        value={form.values.pin}
+        byPictures={byPictures}
+        onPictures={(typed) => form.set('pin', typed)}
+        onTurn={setByPictures}
+      />
       <FaultLine error={form.refusal} />
       <Button kind="do" size="large" type="submit" disabled={form.busy}>
         Join

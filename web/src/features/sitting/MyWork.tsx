@@ -10,6 +10,7 @@ import { toast } from '@/ui/toast'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore } from './store'
 import { ToJoin } from './ToJoin'
+import { inTab } from '@/lib/remembered'
 
 type Row = Schemas['SittingOwnWorkRowView']
 const PARTS: { title: string; holds: (r: Row) => boolean }[] = [
@@ -58,7 +59,7 @@ export default function MyWork({ children }: { children?: ReactNode }) {
     const { still } = await sendLeftBehind(store).catch(() => ({ still: 0 }))
     await take(api.DELETE('/api/me'))
     await store.forgetSent().catch(() => undefined)
-    sessionStorage.clear()
+    inTab.clear()
     if (still > 0)
       toast(
         `${plural(still, 'answer')} could not be sent and ${still === 1 ? 'stays' : 'stay'} on this device until you join here again.`,
@@ -130,7 +131,12 @@ export default function MyWork({ children }: { children?: ReactNode }) {
           ) : null
         })}
         {only === undefined ? (
-          children
+          <>
+            {children}
+            <Link to="/my/account" className="inline-block py-2 text-[15px] text-blue underline">
+              An account of your own
+            </Link>
+          </>
         ) : (
           <Link to="/my" className="text-blue underline">
             All my work

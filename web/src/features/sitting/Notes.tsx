@@ -4,11 +4,12 @@ import { timeOfDay } from '@/lib/format'
 import { useSaid } from '@/lib/say'
 import { useMedia } from '@/media/place'
 import { Button } from '@/ui/Button'
+import { inTab } from '@/lib/remembered'
 
 type View = Schemas['SittingSittingView']
 
 const placeOf = (sitting: string) => `chalk.notes.${sitting}`
-const awayIn = (sitting: string) => (sessionStorage.getItem(placeOf(sitting)) ?? '').split(' ')
+const awayIn = (sitting: string) => (inTab.getItem(placeOf(sitting)) ?? '').split(' ')
 
 /** What the teacher has written, each until it is put away; a new one is said aloud where the device reads to its student. */
 export function Notes({ view, numberOf }: { view: View; numberOf: (entry: string) => number | undefined }) {
@@ -19,7 +20,7 @@ export function Notes({ view, numberOf }: { view: View; numberOf: (entry: string
   if (notes.length === 0) return null
   const put = (id: string) => {
     const next = [...away, id]
-    sessionStorage.setItem(placeOf(view.id), next.join(' '))
+    inTab.setItem(placeOf(view.id), next.join(' '))
     setAway(next)
   }
   return (

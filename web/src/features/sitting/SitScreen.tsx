@@ -12,6 +12,7 @@ import { isByHand, kindOf, loadInputs } from '@/answers/registry'
 import { HintButton, parts, Question } from './Question'
 import { Rungs } from './Rungs'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
+import { onDevice } from '@/lib/remembered'
 
 // Fetched where some question has it, and then before it is reached.
 const besides = () => import('./Beside').then((it) => it.Beside)
@@ -89,7 +90,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
   const [asking, setAsking] = useState(false)
   const [wanted, setWanted] = useState(0)
   const [size, setSize] = useState(
-    () => Number(localStorage.getItem(STORE)) || (view.support?.largerText ? SIZES.length - 1 : 0),
+    () => Number(onDevice.getItem(STORE)) || (view.support?.largerText ? SIZES.length - 1 : 0),
   )
   // A paper that is mended meanwhile leaves the student where they are.
   const keys = here.map((s) => `${s.entry} ${s.try}`)
@@ -184,7 +185,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
   useSaid(/^(sending|kept( \d|$))/.test(driver.line) ? '' : driver.line)
   const resize = (next: number) => {
     setSize(next)
-    localStorage.setItem(STORE, String(next))
+    onDevice.setItem(STORE, String(next))
   }
   const place = useMemo(
     () => ({

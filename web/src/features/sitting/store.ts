@@ -43,11 +43,13 @@ const VERSION = 10
 
 /** Every answer is kept here first: a reload, a lost network or a flat battery loses nothing. */
 export function deviceStore(name = 'chalk-ladder'): DeviceStore {
-  const opening = openDB<Device>(name, VERSION, {
-    upgrade: (db) => db.createObjectStore('answers', { keyPath: 'key' }).createIndex('sittingId', 'sittingId'),
-    // Another tab with an older page is not kept waiting, nor does it keep this one.
-    blocking: (_, __, event) => (event.target as IDBDatabase).close(),
-  })
+  const open = async () =>
+    openDB<Device>(name, VERSION, {
+      upgrade: (db) => db.createObjectStore('answers', { keyPath: 'key' }).createIndex('sittingId', 'sittingId'),
+      // Another tab with an older page is not kept waiting, nor does it keep this one.
+      blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+    })
+  const opening = open()
   // A private window may refuse the store: said by each act that needs it, not by nobody.
   opening.catch(() => undefined)
   const writing = async () => (await opening).transaction('answers', 'readwrite')

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { FRAME } from '../framed'
 import { sessionEnded } from '../session'
 import type { components, paths } from './generated'
 
@@ -16,7 +17,9 @@ export class Problem extends Error {
   }
 }
 
-export const api = createClient<paths>({ headers: { 'X-Chalk-Ladder': '1' } })
+export const api = createClient<paths>({
+  headers: { 'X-Chalk-Ladder': '1', ...(FRAME ? { 'X-Chalk-Framed': '1' } : {}) },
+})
 
 const TOO_MUCH = { title: 'This is too much at once.', detail: 'Take it in parts. What you typed is still here.' }
 

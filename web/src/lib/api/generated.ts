@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/framed/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["frameShow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/groupings": {
         parameters: {
             query?: never;
@@ -1812,6 +1828,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/join/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["joinJoinByAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/key-changes/{id}/undo": {
         parameters: {
             query?: never;
@@ -1871,6 +1903,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["joinLeave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownAccountShow"];
+        put: operations["ownAccountTake"];
+        post?: never;
+        delete: operations["ownAccountClose"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3307,6 +3355,7 @@ export interface components {
             rungs: components["schemas"]["IdentityRungView"][];
             searchLanguage: string;
             languages: string[];
+            framedBy: string[];
             maySet: boolean;
         };
         IdentityColleagueInput: {
@@ -3373,6 +3422,7 @@ export interface components {
             markStep?: string | null;
             rungs?: components["schemas"]["IdentityRungInput"][] | null;
             searchLanguage?: string | null;
+            framedBy?: string[] | null;
         };
         IdentityTrailLineView: {
             id: string;
@@ -3971,6 +4021,7 @@ export interface components {
         PaperOnPaperInput: {
             title?: string;
             lines?: components["schemas"]["PaperOnPaperLineInput"][];
+            requestId?: string;
         };
         PaperOnPaperLineInput: {
             count?: number;
@@ -4580,6 +4631,7 @@ export interface components {
             sureAndWrong: components["schemas"]["ResultsFigureView"];
             manner: string | null;
             fewerOptions: number;
+            corrected: number;
         };
         ResultsSureView: {
             level: number;
@@ -4621,6 +4673,10 @@ export interface components {
             through: components["schemas"]["ResultsFigureView"];
             again: components["schemas"]["ResultsStretchView"][];
             students: components["schemas"]["ResultsWatchedStudentView"][];
+        };
+        RosterByAccountInput: {
+            account?: string;
+            password?: string;
         };
         RosterClassInput: {
             name?: string;
@@ -4688,6 +4744,15 @@ export interface components {
         RosterMoveInput: {
             to?: string;
         };
+        RosterOwnAccountInput: {
+            account?: string;
+            password?: string;
+            pin?: string;
+            pictures?: string[];
+        };
+        RosterOwnAccountView: {
+            account: string | null;
+        };
         RosterPicturesInput: {
             on?: boolean;
         };
@@ -4718,6 +4783,7 @@ export interface components {
             name: string;
             joinedAt: string;
             support: components["schemas"]["RosterSupportView"] | null;
+            account: boolean;
         };
         RosterRosterView: {
             id: string;
@@ -7907,6 +7973,35 @@ export interface operations {
             };
         };
     };
+    frameShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A file or stream. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     regroupList: {
         parameters: {
             query?: never;
@@ -10713,6 +10808,39 @@ export interface operations {
             };
         };
     };
+    joinJoinByAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterByAccountInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterStudentSessionView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markingUndoKey: {
         parameters: {
             query?: never;
@@ -10836,6 +10964,95 @@ export interface operations {
         };
     };
     joinLeave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done; nothing to say. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownAccountShow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterOwnAccountView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownAccountTake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterOwnAccountInput"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterOwnAccountView"];
+                };
+            };
+            /** @description A problem document (RFC 9457). */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ownAccountClose: {
         parameters: {
             query?: never;
             header?: never;

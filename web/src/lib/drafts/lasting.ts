@@ -1,3 +1,4 @@
+import { onDevice } from '../remembered'
 /**
  * What a student typed and has not sent yet, kept on the device beyond the tab: battery and browser may end. Named by whose it is, so
  * that whoever joins next on a shared device meets nothing of it.
@@ -6,7 +7,7 @@ const STORE = 'chalk.writing.'
 
 export function lasting<T>(student: string, place: string): T | null {
   try {
-    return JSON.parse(localStorage.getItem(`${STORE}${student}.${place}`) ?? 'null') as T | null
+    return JSON.parse(onDevice.getItem(`${STORE}${student}.${place}`) ?? 'null') as T | null
   } catch {
     return null
   }
@@ -14,12 +15,12 @@ export function lasting<T>(student: string, place: string): T | null {
 
 export function keepLasting(student: string, place: string, kept: unknown) {
   try {
-    localStorage.setItem(`${STORE}${student}.${place}`, JSON.stringify(kept))
+    onDevice.setItem(`${STORE}${student}.${place}`, JSON.stringify(kept))
   } catch {
     // A full or refused store only means that the text lasts as long as the page.
   }
 }
 
 export function dropLasting(student: string, place: string) {
-  localStorage.removeItem(`${STORE}${student}.${place}`)
+  onDevice.removeItem(`${STORE}${student}.${place}`)
 }

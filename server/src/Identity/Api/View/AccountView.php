@@ -15,6 +15,7 @@ final readonly class AccountView
      * @param list<RungView>        $rungs      from the lowest up
      * @param string                $searchLanguage by whose stems questions are found, as `english`; `simple`: by words as written
      * @param list<string>          $languages  what it can be set to
+     * @param list<string>          $framedBy   origins of the pages that may show the team's work within themselves
      * @param bool                  $maySet     whether the asker may set any of it
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class AccountView
         public array $rungs,
         public string $searchLanguage,
         public array $languages,
+        public array $framedBy,
         public bool $maySet,
     ) {
     }

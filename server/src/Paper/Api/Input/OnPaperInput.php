@@ -12,7 +12,10 @@ final readonly class OnPaperInput
 {
     public const MOST = 100;
 
-    /** @param list<OnPaperLineInput> $lines in the order of the sheet */
+    /**
+     * @param list<OnPaperLineInput> $lines     in the order of the sheet
+     * @param string                 $requestId made by the client, so that a double click makes it once
+     */
     public function __construct(
         #[Assert\NotBlank(message: 'Give it a name, so that it is found again.', normalizer: 'trim')]
         #[Assert\Length(max: 120, maxMessage: 'Keep it to {{ limit }} letters.')]
@@ -20,6 +23,9 @@ final readonly class OnPaperInput
         #[Assert\Count(min: 1, max: 40, minMessage: 'Say how many questions there are.', maxMessage: 'Keep it to {{ limit }} lines.')]
         #[Assert\Valid]
         public array $lines = [],
+        #[Assert\Uuid]
+        #[Assert\NotBlank]
+        public string $requestId = '',
     ) {
     }
 

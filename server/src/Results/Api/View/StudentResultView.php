@@ -14,6 +14,7 @@ final readonly class StudentResultView
      * @param FigureView  $rushed   share of answers too fast to have been thought about
      * @param string|null $manner   "rushing", "lagging" or neither
      * @param int         $fewerOptions distractors that were left out for this student
+     * @param int         $corrected answers that stand as a teacher has corrected them, in what counts
      * @param list<float> $averaged marks of the attempts whose mean counts, where there are several
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class StudentResultView
         public FigureView $sureAndWrong,
         public ?string $manner,
         public int $fewerOptions,
+        public int $corrected,
     ) {
     }
 }
