@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Identity;
 
 use ChalkLadder\Server\Platform\Storage\TeamFilter;
+use ChalkLadder\Server\Platform\Storage\TeamInForce;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ControllerEvent;
@@ -14,32 +15,24 @@ use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInt
 /** Turns the second lock between teams for as long as a request is somebody's ({@see TeamFilter}). */
 final readonly class TeamLock
 {
-    public function __construct(private EntityManagerInterface $entities, private TokenStorageInterface $tokens)
-    {
+    public function __construct(
+        private TeamInForce $force,
+        private EntityManagerInterface $entities,
+        private TokenStorageInterface $tokens,
+    ) {
     }
 
     #[AsEventListener]
     public function close(ControllerEvent $event): void
     {
         $user = $this->tokens->getToken()?->getUser();
-        if ($user instanceof TeamMember) {
-            $this->entities->getFilters()->enable(TeamFilter::NAME)->setParameter('team', $user->team());
-        } else {
-            $this->open();
-        }
+        $this->force->become($user instanceof TeamMember ? $user->team() : null, $this->entities);
     }
 
     /** After everything that still works for the request, the live rows among it. */
     #[AsEventListener(priority: -100)]
     public function atTheEnd(TerminateEvent $event): void
     {
-        $this->open();
-    }
-
-    private function open(): void
-    {
-        if ($this->entities->getFilters()->isEnabled(TeamFilter::NAME)) {
-            $this->entities->getFilters()->disable(TeamFilter::NAME);
-        }
+        $this->force->become(null, $this->entities);
     }
 }

@@ -30,7 +30,7 @@ final readonly class SignedIn extends ReadModel
     public function staff(array $asked): ?array
     {
         /** @var array{id: string, team_id: string, name: string, role: string, stale: bool}|null $row */
-        $row = $this->row(
+        $row = $this->keptRow(
             'SELECT s.id, s.team_id, s.name, s.role, '.self::STALE.' AS stale FROM session a JOIN staff s ON s.id = a.staff_id AND s.left_at IS NULL
                 WHERE '.self::HOLDS,
             $asked,

@@ -42,6 +42,18 @@ abstract readonly class ReadModel
     }
 
     /**
+     * As {@see row()}, for what is asked so often that planning it anew is what takes the time.
+     *
+     * @param array<string, string|int|bool|null> $parameters
+     *
+     * @return array<string, mixed>|null
+     */
+    protected function keptRow(string $sql, array $parameters): ?array
+    {
+        return KeptStatement::row($this->connection, $sql, $parameters);
+    }
+
+    /**
      * @param array<string, mixed> $parameters
      *
      * @return list<string> the first column

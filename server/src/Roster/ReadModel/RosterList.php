@@ -163,7 +163,7 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
     public function signedIn(array $asked): ?array
     {
         /** @var array{id: string, team_id: string, name: string, stale: bool}|null $row */
-        $row = $this->row('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.'
+        $row = $this->keptRow('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.'
             JOIN student s ON s.id = a.student_id
             WHERE '.SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = s.id AND m.left_at IS NULL)', $asked);
 

@@ -43,7 +43,7 @@ final readonly class Saving extends ReadModel
     public function all(StoredSitting $sitting, array $answers, ?string $at, \DateTimeImmutable $now): ?array
     {
         /** @var array{here: bool, kept: string} $row */
-        $row = $this->row('WITH here AS (
+        $row = $this->keptRow('WITH here AS (
                 UPDATE sitting s SET at_entry = coalesce(:at, at_entry), revision = revision + 1 FROM '.HandoutTables::GIVEN.' h
                 JOIN '.PaperTables::RULES." e ON e.id = h.edition_id
                 WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id
