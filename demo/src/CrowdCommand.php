@@ -11,6 +11,7 @@ use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Saves;
 use ChalkLadder\Server\Sitting\Sittings;
 use Doctrine\ORM\EntityManagerInterface;
 use Random\Engine\Xoshiro256StarStar;
@@ -34,6 +35,7 @@ final class CrowdCommand extends Command
         private readonly EntityManagerInterface $entities,
         private readonly SittingReader $sittingReader,
         private readonly Sittings $sittings,
+        private readonly Saves $saves,
     ) {
         parent::__construct();
     }
@@ -95,7 +97,7 @@ final class CrowdCommand extends Command
                 $random->getInt(8_000, 90_000),
             );
         }
-        $this->sittings->save($student, $view->id, new SavesInput($saves));
+        $this->saves->save($student, $view->id, new SavesInput($saves));
         $this->sittings->handIn($student, $view->id, new VisitInput($view->visit));
     }
 }

@@ -20,6 +20,7 @@ use ChalkLadder\Server\Sitting\ReadModel\Helps;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
 use ChalkLadder\Server\Sitting\ReadModel\Talk;
 use ChalkLadder\Server\Sitting\ReadModel\WorkList;
+use ChalkLadder\Server\Sitting\Saves;
 use ChalkLadder\Server\Sitting\Sittings;
 use ChalkLadder\Server\Sitting\Talking;
 use Symfony\Component\Uid\Uuid;
@@ -40,6 +41,7 @@ final readonly class Sitter
 
     public function __construct(
         private Sittings $sittings,
+        private Saves $saves,
         private Attending $attending,
         private SittingReader $reader,
         private WorkList $list,
@@ -82,7 +84,7 @@ final readonly class Sitter
                 $saves = array_slice($saves, 0, max(1, count($saves) - 2));
             }
             if ($saves !== []) {
-                $this->sittings->save($user, $view->id, new SavesInput($saves));
+                $this->saves->save($user, $view->id, new SavesInput($saves));
             }
             if (!$view->mayGoOn) {
                 break;
@@ -159,7 +161,7 @@ final readonly class Sitter
         if ($todo !== []) {
             $question = $this->scenario->question($slugs[$todo[0]->entry] ?? '');
             $value = $student->answer($question) ?? Response::NOTHING;
-            $this->sittings->save(
+            $this->saves->save(
                 $user,
                 $view->id,
                 new SavesInput(

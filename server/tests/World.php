@@ -28,6 +28,7 @@ use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Saves;
 use ChalkLadder\Server\Sitting\Sittings;
 use Symfony\Component\Uid\Uuid;
 
@@ -213,7 +214,7 @@ final class World
         $view = $sittings->open($who, $handoutId);
         do {
             $here = array_filter($view->steps, static fn ($s): bool => $s->visit === $view->visit && isset($answers[$s->entry]));
-            $sittings->save(
+            $this->get(Saves::class)->save(
                 $who,
                 $view->id,
                 new SavesInput(array_values(array_map(

@@ -26,6 +26,7 @@ use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\ReadModel\SittingReader;
+use ChalkLadder\Server\Sitting\Saves;
 use ChalkLadder\Server\Sitting\Sittings;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -40,6 +41,7 @@ final readonly class AnswerPads
         private Handouts $handouts,
         private LookoutRows $rows,
         private Sittings $sittings,
+        private Saves $saves,
         private SittingReader $reader,
         private Push $push,
         private Transaction $transaction,
@@ -143,7 +145,7 @@ final readonly class AnswerPads
             if ($sitting->state !== SittingState::Open || !$sitting->walk->isOpen($entry, $try)) {
                 return $sitting->state === SittingState::Open ? 'no such answer' : 'closed';
             }
-            $kept = $this->sittings->save($student, $view->id, new SavesInput([new SaveInput(
+            $kept = $this->saves->save($student, $view->id, new SavesInput([new SaveInput(
                 $entry,
                 $try,
                 $sitting->covered($entry, $try, $response),

@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Sitting\Api;
 
-use ChalkLadder\Server\Platform\Http\MapDocument;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\HintInput;
 use ChalkLadder\Server\Sitting\Api\Input\LeftInput;
 use ChalkLadder\Server\Sitting\Api\Input\PlayedInput;
 use ChalkLadder\Server\Sitting\Api\Input\ReplyInput;
-use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\Input\StepInput;
 use ChalkLadder\Server\Sitting\Api\Input\VisitInput;
-use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkView;
 use ChalkLadder\Server\Sitting\Api\View\PlayedView;
 use ChalkLadder\Server\Sitting\Api\View\SittingView;
@@ -49,12 +46,6 @@ final readonly class SittingController
     public function show(#[CurrentUser] StudentUser $who, string $id): SittingView
     {
         return $this->sittings->show($who, $id);
-    }
-
-    #[Route('/sittings/{id}/responses', methods: ['PUT'])]
-    public function save(#[CurrentUser] StudentUser $who, string $id, #[MapDocument] SavesInput $input): AnswersSavedView
-    {
-        return $this->sittings->save($who, $id, $input);
     }
 
     #[Route('/sittings/{id}/played', methods: ['PUT'])]

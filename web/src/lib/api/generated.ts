@@ -2204,7 +2204,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["sittingSave"];
+        put: operations["saveSave"];
         post?: never;
         delete?: never;
         options?: never;
@@ -11731,7 +11731,7 @@ export interface operations {
             };
         };
     };
-    sittingSave: {
+    saveSave: {
         parameters: {
             query?: never;
             header?: never;
