@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Roster;
 
+use ChalkLadder\Server\Platform\Storage\Id;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 
@@ -27,7 +28,7 @@ final class DoublesTest extends ApiCase
     {
         $this->world->sit('Ada Okafor', $this->handout, ['e-text' => ['text' => 'sand']]);
         $second = $this->world->sit('Cleo Marsh', $this->handout, ['e-text' => ['text' => 'SECRETROCK']]);
-        $only = $this->world->handOut([], null, [$this->double]);
+        $only = $this->only();
         $sat = $this->world->sit('Cleo Marsh', $only, ['e-text' => ['text' => 'mud']]);
         $this->as($this->world->teacher)->get('POST', "/classes/{$this->world->classId}/groups", ['name' => 'Oars', 'students' => [$this->double]]);
         $before = $this->picture($only);
@@ -46,6 +47,7 @@ final class DoublesTest extends ApiCase
         self::assertSame(['Ada Okafor', 'Benoît Larsen', 'Cleo Marsh'], array_keys($this->lookout()));
         self::assertSame(1, $this->lookout()['Cleo Marsh']->int('attempt'));
         self::assertSame($before['Cleo Marsh'], $this->picture($only)['Cleo Marsh']);
+        self::assertSame(['Cleo Marsh'], array_keys($this->lookout($only)), 'handed by it alone');
         $class = $this->get('GET', '/classes/'.$this->world->classId);
         self::assertSame([$this->double], $class->at('groups.0.students'));
         $this->refused(409, 'DELETE', '/merges/'.self::MERGE);
@@ -63,6 +65,21 @@ final class DoublesTest extends ApiCase
         $this->save($sitting, 'SECRETROCK', 2);
         $step = array_values(array_filter($this->get('GET', "/me/sittings/$sitting")->list('steps'), static fn (Json $s): bool => $s->text('entry') === 'e-text'))[0];
         self::assertSame('SECRETROCK', $step->text('value.text'));
+    }
+
+    public function testWhatWasBegunSinceOrIsAClassesStaysWhenTheyAreParted(): void
+    {
+        [$begun, $classes] = [$this->only(), $this->only()];
+        $this->merge();
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/handouts/$begun/open");
+        $this->tables->run(
+            'INSERT INTO handout_class (handout_id, class_id) VALUES (:handout, :class)',
+            ['handout' => $classes, 'class' => $this->world->classId],
+        );
+        $this->as($this->world->teacher)->get('DELETE', '/merges/'.self::MERGE);
+        foreach ([$begun, $classes] as $handout) {
+            self::assertSame(['Ada Okafor', 'Cleo Marsh'], array_keys($this->lookout($handout)));
+        }
     }
 
     public function testTwoAtWorkOnTheSameAreRefusedInWords(): void
@@ -84,6 +101,14 @@ final class DoublesTest extends ApiCase
         $this->refused(404, 'POST', "/students/$this->double/merge", [
             'id' => '0190a0a0-0000-7000-8000-00000000a002', 'into' => $this->world->students['Benoît Larsen']->id,
         ]);
+    }
+
+    /** Handed to the double alone. */
+    private function only(): string
+    {
+        return $this->as($this->world->teacher)->get('POST', '/handouts', [
+            'editionId' => $this->world->editionId, 'classes' => [], 'students' => [$this->double], 'requestId' => Id::fresh(),
+        ])->text('id');
     }
 
     private function merge(): void

@@ -10,6 +10,7 @@ use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Core\Sitting\Told;
 use ChalkLadder\Core\Sitting\ToldFrom;
+use ChalkLadder\Server\Handout\BegunWork;
 use ChalkLadder\Server\Handout\Progress;
 use ChalkLadder\Server\Handout\ProgressOfWork;
 use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
@@ -23,7 +24,7 @@ use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\Api\View\OwnWorkRowView;
 
 /** Work as it is listed: a student's own, and how far that of whole handouts is. */
-final readonly class WorkList extends ReadModel implements ProgressOfWork
+final readonly class WorkList extends ReadModel implements BegunWork, ProgressOfWork
 {
     private const MOST = 200;
 
@@ -124,6 +125,14 @@ final readonly class WorkList extends ReadModel implements ProgressOfWork
     private static function beginning(string $handoutId): string
     {
         return 'begin '.$handoutId;
+    }
+
+    public function among(string $studentId, array $handoutIds): array
+    {
+        return $handoutIds === [] ? [] : $this->texts(
+            'SELECT DISTINCT handout_id::text FROM sitting WHERE student_id = :who AND handout_id IN (:ids)',
+            ['who' => $studentId, 'ids' => $handoutIds],
+        );
     }
 
     public function of(array $handoutIds): array
