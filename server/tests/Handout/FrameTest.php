@@ -24,7 +24,7 @@ final class FrameTest extends ApiCase
         self::assertSame(['https://pages.school.example', 'http://localhost:8123'], $view->at('framedBy'));
         self::assertSame('changed the pages that may show the work of', $this->get('GET', '/trail')->text('lines.0.did'));
         self::assertSame('https://pages.school.example http://localhost:8123', $this->framedBy($handout));
-        self::assertSame('', $this->framedBy(Id::fresh()), 'and nobody where there is nothing');
+        self::assertSame(['', ''], [$this->framedBy(Id::fresh()), $this->framedBy('abc-1')], 'and nobody where there is nothing');
 
         $this->as($this->world->stranger);
         self::assertSame([], $this->get('GET', '/account')->at('framedBy'), 'another team names its own');

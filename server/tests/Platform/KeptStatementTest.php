@@ -54,6 +54,12 @@ final class KeptStatementTest extends TestCase
         self::assertSame(5, $this->ask(self::ROW)['more'] ?? null);
     }
 
+    public function testAValueThatIsNotGivenIsNoOtherOne(): void
+    {
+        $this->expectExceptionMessage('asks for :none');
+        $this->ask(array_diff_key(self::ROW, ['none' => null]));
+    }
+
     public function testWithinATransactionNothingIsKeptAndNothingEndsIt(): void
     {
         $this->connection->beginTransaction();

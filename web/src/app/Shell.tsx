@@ -5,6 +5,7 @@ import { ask } from '@/lib/queries'
 import { api, take, type Schemas } from '@/lib/api/client'
 import { arrive, useFocusKeeper } from '@/lib/focus'
 import { setKeysOn, useKeys, useKeysOn } from '@/lib/keys'
+import { inTab } from '@/lib/remembered'
 import { sessionResumed, useSessionEnded } from '@/lib/session'
 import { chooseTheme, theme } from '@/lib/theme'
 import { Boundary } from '@/ui/Boundary'
@@ -13,7 +14,6 @@ import { Menu } from '@/ui/Menu'
 import { Failed, Loading } from '@/ui/States'
 import { clearToasts } from '@/ui/toast'
 import { Stale } from './Stale'
-import { inTab } from '@/lib/remembered'
 
 // Whoever is inside already needs no door.
 const SignIn = lazy(() => import('@/features/identity/SignIn').then((door) => ({ default: door.SignIn })))

@@ -67,9 +67,10 @@ final class KeptStatement
     /** @param list<string> $names of the parameters */
     private static function prepare(\PDO $pdo, string $name, string $sql, array $names): void
     {
+        $places = array_flip($names);
         $numbered = (string) preg_replace_callback(
             '/(?<!:):([a-z]\w*)/i',
-            static fn (array $m): string => '$'.(1 + (int) array_search($m[1], $names, true)),
+            static fn (array $m): string => '$'.(1 + ($places[$m[1]] ?? throw new \LogicException("The statement asks for :$m[1]."))),
             $sql,
         );
         try {

@@ -1,10 +1,10 @@
 import { useState, type ComponentType } from 'react'
+import { onDevice } from '@/lib/remembered'
 import { Button } from '@/ui/Button'
 import type { InputProps } from '../kinds'
 import { TypedInput } from '../parts/TypedInput'
 import { textOf } from '../parts/values'
 import type { MathFieldProps } from './MathField'
-import { onDevice } from '@/lib/remembered'
 
 // It comes with this input, before a question is shown; where it cannot come, expressions are typed in a line.
 let MathField: ComponentType<MathFieldProps> | null = null

@@ -5,6 +5,7 @@ import { codeToFrame } from '@/lib/framed'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { QrCode } from '@/ui/QrCode'
+import { FaultLine } from '@/ui/States'
 import { toast } from '@/ui/toast'
 
 type Work = { id: string; title: string }
@@ -50,7 +51,7 @@ function InAFrame({ handout }: { handout: Work }) {
   const account = useQuery({ queryKey: ['account'], queryFn: () => take(api.GET('/api/account')) })
   const pages = account.data?.framedBy
   const code = codeToFrame(location.origin, handout)
-  if (!pages) return null
+  if (!pages) return <FaultLine error={account.error} />
   return (
     <section aria-labelledby="in-a-frame" className="w-full border-t pt-4">
       <h3 id="in-a-frame" className="text-base">

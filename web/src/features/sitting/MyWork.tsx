@@ -3,6 +3,7 @@ import { useEffect, type ReactNode } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { api, Problem, take, type Schemas } from '@/lib/api/client'
 import { moment, plural } from '@/lib/format'
+import { inTab } from '@/lib/remembered'
 import { Button } from '@/ui/Button'
 import { Failed, Loading } from '@/ui/States'
 import { sorry } from '@/ui/sorry'
@@ -10,7 +11,6 @@ import { toast } from '@/ui/toast'
 import { sendLeftBehind } from './leftBehind'
 import { deviceStore } from './store'
 import { ToJoin } from './ToJoin'
-import { inTab } from '@/lib/remembered'
 
 type Row = Schemas['SittingOwnWorkRowView']
 const PARTS: { title: string; holds: (r: Row) => boolean }[] = [

@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import type { Schemas } from '@/lib/api/client'
 import { timeOfDay } from '@/lib/format'
+import { inTab } from '@/lib/remembered'
 import { useSaid } from '@/lib/say'
 import { useMedia } from '@/media/place'
 import { Button } from '@/ui/Button'
-import { inTab } from '@/lib/remembered'
 
 type View = Schemas['SittingSittingView']
 

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type DragEve
 import type { Schemas } from '@/lib/api/client'
 import { inMarks } from '@/lib/format'
 import { useQuiet } from '@/lib/quiet'
+import { onDevice } from '@/lib/remembered'
 import { useSaid } from '@/lib/say'
 import { Button } from '@/ui/Button'
 import { later } from '@/ui/later'
@@ -12,7 +13,6 @@ import { isByHand, kindOf, loadInputs } from '@/answers/registry'
 import { HintButton, parts, Question } from './Question'
 import { Rungs } from './Rungs'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
-import { onDevice } from '@/lib/remembered'
 
 // Fetched where some question has it, and then before it is reached.
 const besides = () => import('./Beside').then((it) => it.Beside)
