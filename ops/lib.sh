@@ -171,7 +171,8 @@ start_web() {
   if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
   give_shelf
   rm -f "$RUN"/*.sock
-  local speed=(-d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
+  # Not the just-in-time compiler: beside a preload list it looks through every method of every class at each request (docs/performance.md).
+  local speed=(-d opcache.jit=disable -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
   /usr/sbin/php-fpm8.2 "${speed[@]}" --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }
   /usr/sbin/nginx -c "$STATE/nginx.conf" -e "$STATE/nginx/error.log" 2>>"$STATE/nginx.log" || { tail -n 5 "$STATE/nginx.log" >&2; fail "nginx did not start"; }
   chmod 660 "$RUN/publish.sock"; [ "$(id -u)" = 0 ] && chown "$WEB_USER:$WEB_USER" "$RUN/publish.sock"

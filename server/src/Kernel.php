@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server;
 
+use ChalkLadder\Server\Platform\Http\LeaveOut;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
+use Symfony\Component\DependencyInjection\ContainerBuilder;
 use Symfony\Component\HttpKernel\Kernel as BaseKernel;
 
 final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
+
+    protected function build(ContainerBuilder $container): void
+    {
+        $container->addCompilerPass(new LeaveOut());
+    }
 
     public function getProjectDir(): string
     {

@@ -17,13 +17,9 @@ use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPasspor
 /** A cookie's token is the whole proof. A stale one counts as none: the request goes on as nobody's. */
 abstract class CookieAuthenticator extends AbstractAuthenticator
 {
-    public function __construct(protected readonly Sessions $sessions)
-    {
-    }
-
     abstract protected function cookieName(): string;
 
-    abstract protected function user(string $token): ?UserInterface;
+    abstract protected function user(Request $request, string $token): ?UserInterface;
 
     public function supports(Request $request): bool
     {
@@ -35,8 +31,8 @@ abstract class CookieAuthenticator extends AbstractAuthenticator
         $token = Cookies::read($this->cookieName(), $request);
 
         return new SelfValidatingPassport(new UserBadge(
-            hash('sha256', $token),
-            fn (): UserInterface => $this->user($token) ?? throw new UserNotFoundException(),
+            SessionProof::hash($token),
+            fn (): UserInterface => $this->user($request, $token) ?? throw new UserNotFoundException(),
         ));
     }
 

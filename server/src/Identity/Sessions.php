@@ -15,16 +15,14 @@ use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Scheduler\Attribute\AsPeriodicTask;
 
-/** Sessions: 256 random bits in an HttpOnly cookie; the database keeps their hash alone. */
+/** Sessions: 256 random bits in an HttpOnly cookie; the database keeps their hash alone. {@see SessionProof} tells whose one is. */
 final readonly class Sessions
 {
     public const STAFF_COOKIE = 'chalk_staff';
     public const STUDENT_COOKIE = 'chalk_student';
-    /** Days from signing in, and days without a request, after which a session ends. */
+    /** Days from signing in after which a session ends, used or not. */
     private const STAFF_DAYS = 14;
-    private const STAFF_IDLE = 7;
     private const STUDENT_DAYS = 60;
-    private const STUDENT_IDLE = 30;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -46,8 +44,8 @@ final readonly class Sessions
 
     public function close(string $token): void
     {
-        $this->signedIn->end(self::hash($token));
-        $this->streams([self::hash($token)]);
+        $this->signedIn->end(SessionProof::hash($token));
+        $this->streams([SessionProof::hash($token)]);
     }
 
     #[AsPeriodicTask('1 hour', schedule: 'clock')]
@@ -68,16 +66,16 @@ final readonly class Sessions
 
         return $this->signedIn->sessionsOf(
             $user->id,
-            self::hash($ownToken),
+            SessionProof::hash($ownToken),
             Moment::stored($now),
-            Moment::stored($now->modify('-'.self::STAFF_IDLE.' days')),
+            SessionProof::since($now, SessionProof::STAFF_IDLE),
         );
     }
 
     /** Ends one session, or every one but the one that is kept. False when there was none. */
     public function endOfStaff(string $staffId, ?string $id, ?string $keepToken = null): bool
     {
-        $ended = $this->signedIn->endOfStaff($staffId, $id, $keepToken === null ? null : self::hash($keepToken));
+        $ended = $this->signedIn->endOfStaff($staffId, $id, $keepToken === null ? null : SessionProof::hash($keepToken));
         $this->streams($ended);
 
         return $ended !== [];
@@ -86,45 +84,7 @@ final readonly class Sessions
     /** The channel by which an open stream hears that its session has ended. */
     public static function channel(string $token): string
     {
-        return self::channelOf(self::hash($token));
-    }
-
-    public function staff(string $token): ?StaffUser
-    {
-        return $this->holder($token, self::STAFF_IDLE, $this->signedIn->staff(...));
-    }
-
-    /**
-     * @template T
-     *
-     * @param \Closure(array{hash: string, now: string, idle: string}): (array{T, bool}|null) $find with the parameters of {@see SignedIn::HOLDS}
-     *
-     * @return T|null
-     */
-    public function student(string $token, \Closure $find): mixed
-    {
-        return $this->holder($token, self::STUDENT_IDLE, $find);
-    }
-
-    /**
-     * Most requests write nothing: that a session is in use is noted every ten minutes.
-     *
-     * @template T
-     *
-     * @param \Closure(array{hash: string, now: string, idle: string}): (array{T, bool}|null) $find
-     *
-     * @return T|null
-     */
-    private function holder(string $token, int $idleDays, \Closure $find): mixed
-    {
-        $now = $this->clock->now();
-        $asked = ['hash' => self::hash($token), 'now' => Moment::stored($now), 'idle' => Moment::stored($now->modify("-$idleDays days"))];
-        [$user, $stale] = $find($asked) ?? [null, false];
-        if ($stale) {
-            $this->signedIn->see($asked['hash'], $asked['now']);
-        }
-
-        return $user;
+        return self::channelOf(SessionProof::hash($token));
     }
 
     /** @param list<string> $hashes of sessions that have ended */
@@ -146,7 +106,7 @@ final readonly class Sessions
         $now = $this->clock->now();
         $until = $now->modify('+'.($staffId !== null ? self::STAFF_DAYS : self::STUDENT_DAYS).' days');
         $this->entities->persist(new Session(
-            self::hash($token),
+            SessionProof::hash($token),
             $teamId,
             $staffId,
             $studentId,
@@ -159,10 +119,5 @@ final readonly class Sessions
         return $staffId !== null
             ? Cookies::make(self::STAFF_COOKIE, $token, $until, $request)
             : Cookies::make(self::STUDENT_COOKIE, $token, $until, $request, Cookies::inFrame($request));
-    }
-
-    private static function hash(string $token): string
-    {
-        return hash('sha256', $token);
     }
 }

@@ -15,6 +15,6 @@ final class SignInNeeded implements AuthenticationEntryPointInterface
 {
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return ProblemListener::response(new Problem(401, 'Sign in first.', 'You are not signed in, or it was too long ago.'));
+        return ProblemListener::response(Problem::signedOut());
     }
 }

@@ -10,7 +10,7 @@ use ChalkLadder\Server\Lookout\ReadModel\LookoutRows;
 use ChalkLadder\Server\Platform\Live\Push;
 use ChalkLadder\Server\Sitting\SittingChanged;
 
-/** Draws rows anew for the screens that watch; for nobody, nothing. */
+/** Draws rows anew for the screens that watch. */
 final readonly class ChangedRows
 {
     public function __construct(
@@ -24,11 +24,7 @@ final readonly class ChangedRows
     /** @param array<string, SittingChanged> $all by sitting */
     public function send(array $all): void
     {
-        $watched = [];
         foreach ($all as $changed) {
-            if (!($watched[$changed->handoutId] ??= $this->push->isWatched(Push::teachers($changed->handoutId)))) {
-                continue;
-            }
             $team = $this->rows->team($changed->handoutId);
             $handout = $team === null ? null : $this->handouts->find($team, $changed->handoutId);
             $row = $handout === null ? null : $this->rows->one($handout, $this->teams->rungs($handout->teamId), $changed->sittingId);

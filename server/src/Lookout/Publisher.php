@@ -18,9 +18,12 @@ final class Publisher implements ResetInterface
     /** @var array<string, SittingChanged> by sitting */
     private array $changed = [];
 
-    /** @param \Closure(): ChangedRows $rows made where something has changed */
-    public function __construct(#[AutowireServiceClosure(ChangedRows::class)] private readonly \Closure $rows)
-    {
+    /** @param \Closure(): ChangedRows $rows made where somebody watches what has changed */
+    public function __construct(
+        private readonly Push $push,
+        #[AutowireServiceClosure(ChangedRows::class)]
+        private readonly \Closure $rows,
+    ) {
     }
 
     #[AsEventListener]
@@ -29,13 +32,16 @@ final class Publisher implements ResetInterface
         $this->changed[$event->sittingId] = $event;
     }
 
-    /** After the response has gone out, or the clock has acted, each changed row once. Before {@see Push} sends. */
+    /** After the response has gone out, or the clock has acted, each changed row once, and none for nobody. Before {@see Push} sends. */
     #[AsEventListener(event: TerminateEvent::class, priority: 10)]
     #[AsEventListener(event: WorkerMessageHandledEvent::class, priority: 10)]
     public function publish(): void
     {
-        if ($this->changed !== []) {
-            ($this->rows)()->send($this->changed);
+        $handouts = array_unique(array_map(static fn (SittingChanged $changed): string => $changed->handoutId, $this->changed));
+        $watched = array_filter($handouts, fn (string $id): bool => $this->push->isWatched(Push::teachers($id)));
+        $seen = array_filter($this->changed, static fn (SittingChanged $changed): bool => in_array($changed->handoutId, $watched, true));
+        if ($seen !== []) {
+            ($this->rows)()->send($seen);
         }
         $this->changed = [];
     }

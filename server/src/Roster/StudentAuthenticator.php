@@ -6,14 +6,16 @@ namespace ChalkLadder\Server\Roster;
 
 use ChalkLadder\Server\Identity\CookieAuthenticator;
 use ChalkLadder\Server\Identity\Sessions;
-use ChalkLadder\Server\Roster\ReadModel\RosterList;
+use Symfony\Component\HttpFoundation\Request;
 
 /** Reads the student session cookie. */
 final class StudentAuthenticator extends CookieAuthenticator
 {
-    public function __construct(Sessions $sessions, private readonly RosterList $rosters)
+    /** Default of a route whose own writing proves the session, or which proves it before it does anything else. */
+    public const PROVES_ITSELF = '_proves_session';
+
+    public function __construct(private readonly StudentSessions $sessions)
     {
-        parent::__construct($sessions);
     }
 
     protected function cookieName(): string
@@ -21,8 +23,10 @@ final class StudentAuthenticator extends CookieAuthenticator
         return Sessions::STUDENT_COOKIE;
     }
 
-    protected function user(string $token): ?StudentUser
+    protected function user(Request $request, string $token): ?StudentUser
     {
-        return $this->sessions->student($token, $this->rosters->signedIn(...));
+        return $request->attributes->getBoolean(self::PROVES_ITSELF)
+            ? $this->sessions->remembered($token)
+            : $this->sessions->proven($token);
     }
 }

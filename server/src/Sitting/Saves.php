@@ -12,6 +12,7 @@ use ChalkLadder\Server\Paper\Editions;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\Transaction;
+use ChalkLadder\Server\Roster\StudentSessions;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SaveInput;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
@@ -34,8 +35,9 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 final readonly class Saves
 {
     /**
-     * @param \Closure(): Files     $files     asked only where an answer names files
-     * @param \Closure(): Deadlines $deadlines asked only where it is not the usual case
+     * @param \Closure(): Files           $files     asked only where an answer names files
+     * @param \Closure(): Deadlines       $deadlines asked only where it is not the usual case
+     * @param \Closure(): StudentSessions $sessions  likewise: the usual writing proves the session
      */
     public function __construct(
         private SittingRepository $sittings,
@@ -51,16 +53,19 @@ final readonly class Saves
         private \Closure $files,
         #[AutowireServiceClosure(Deadlines::class)]
         private \Closure $deadlines,
+        #[AutowireServiceClosure(StudentSessions::class)]
+        private \Closure $sessions,
     ) {
     }
 
     public function save(StudentUser $who, string $id, SavesInput $input): AnswersSavedView
     {
-        $this->refuseFilesOfOthers($id, $input);
+        $this->refuseFilesOfOthers($who, $id, $input);
         $kept = $this->saveAtOnce($who, $id, $input);
         if ($kept !== null) {
             return new AnswersSavedView($kept, SittingState::Open->value, Moment::iso($this->clock->now()));
         }
+        $who = ($this->sessions)()->prove($who);
         $this->reader->forget($who->id, $id);
         ($this->deadlines)()->keep();
 
@@ -110,7 +115,7 @@ final readonly class Saves
             $answers[$save->entry] = [$answer, $save->clientId];
         }
         $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
-        $written = $this->saving->all($sitting, array_values($answers), $at, $this->clock->now());
+        $written = $this->saving->all($sitting, $who->toProve, array_values($answers), $at, $this->clock->now());
         if ($written === null) {
             return null;
         }
@@ -128,14 +133,18 @@ final readonly class Saves
     }
 
     /** A file that is named in an answer was sent in this sitting. */
-    private function refuseFilesOfOthers(string $id, SavesInput $input): void
+    private function refuseFilesOfOthers(StudentUser $who, string $id, SavesInput $input): void
     {
         foreach ($input->saves as $i => $save) {
             $files = [];
             foreach ([$save->value, $save->working] as $part) {
                 array_push($files, ...($part instanceof HoldsFiles ? $part->files() : []));
             }
-            if ($files !== [] && !($this->files)()->areOf($id, $files)) {
+            if ($files === []) {
+                continue;
+            }
+            $who = ($this->sessions)()->prove($who);
+            if (!($this->files)()->areOf($id, $files)) {
                 throw Problem::invalid(["saves.$i.value.files" => 'A file of this answer was not sent here.']);
             }
         }

@@ -89,7 +89,7 @@ final class PublisherTest extends ApiCase
         }
         $push = new Push(self::service(ChannelNumbers::class), '/nowhere.sock', static fn (): MockHttpClient => $http, new NullLogger());
         $rows = new ChangedRows(self::service(Handouts::class), self::service(LookoutRows::class), self::service(Teams::class), $push);
-        $publisher = new Publisher(static fn (): ChangedRows => $rows);
+        $publisher = new Publisher($push, static fn (): ChangedRows => $rows);
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->onChange(new SittingChanged($handout, $sitting));
         $publisher->publish();

@@ -28,13 +28,13 @@ final class TeamLockTest extends ApiCase
         self::assertInstanceOf(LazyObjectInterface::class, $entities);
         self::assertSame($needed, $entities->isLazyObjectInitialized());
         $force = self::service(TeamInForce::class);
-        $force->become($this->world->stranger->teamId, $entities);
+        $force->become($this->world->stranger->teamId);
         self::assertSame($needed, $entities->isLazyObjectInitialized(), 'nothing is made for the lock alone');
         self::assertNull($entities->find(Paper::class, $paper));
-        $force->become($this->world->teacher->teamId, $entities);
+        $force->become($this->world->teacher->teamId);
         self::assertNotNull($entities->find(Paper::class, $paper));
         $entities->clear();
-        $force->become(null, $entities);
+        $force->become(null);
         self::assertNotNull($entities->find(Paper::class, $paper));
     }
 

@@ -7,9 +7,12 @@ namespace ChalkLadder\Server\Tests\Sitting;
 use ChalkLadder\Server\Paper\Api\Input\PaperInput;
 use ChalkLadder\Server\Paper\Api\Input\PublishInput;
 use ChalkLadder\Server\Paper\Papers;
+use ChalkLadder\Server\Roster\StudentAuthenticator;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 use ChalkLadder\Server\Tests\Plan;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Routing\RouterInterface;
 
 /** Routes, returns, orders and what is remembered between saves, as a student meets them. */
 final class RoutesTest extends ApiCase
@@ -253,6 +256,42 @@ final class RoutesTest extends ApiCase
             "/me/sittings/$this->sitting/responses",
             $this->body('e-text', ['text' => 'two'], 1, 2),
         );
+    }
+
+    /** @return iterable<string, array{0: string, 1?: int}> */
+    public static function endsOfBeingSignedIn(): iterable
+    {
+        yield 'the session was ended elsewhere' => ['DELETE FROM session'];
+        yield 'it is past its end' => ["UPDATE session SET expires_at = now() - interval '1 second'"];
+        yield 'it was not used for long' => ["UPDATE session SET seen_at = now() - interval '31 days'"];
+        yield 'it is another student’s' => ["UPDATE session SET student_id = (SELECT id FROM student WHERE name = 'Benoît Larsen')", 404];
+        yield 'the student has left' => ["UPDATE class_member SET left_at = now()
+            WHERE student_id = (SELECT id FROM student WHERE name = 'Ada Okafor')"];
+    }
+
+    #[DataProvider('endsOfBeingSignedIn')]
+    public function testWhoIsNotSignedInAnyMoreDoesNotSaveByWhatIsRemembered(string $end, int $status = 401): void
+    {
+        $this->begin('Ada Okafor');
+        $this->save('e-text', ['text' => 'one']);
+        self::assertSame('kept', $this->save('e-text', ['text' => 'two'], counter: 2), 'whose session it is comes from memory');
+        $this->tables->run($end);
+        foreach (['by memory', 'without it'] as $_) {
+            $body = $this->body('e-text', ['text' => 'three'], 1, 3);
+            $this->refused($status, 'PUT', "/me/sittings/$this->sitting/responses", $body);
+        }
+        self::assertSame('{"text": "two"}', $this->tables->row('SELECT value FROM response')?->text('value'));
+    }
+
+    public function testWhoseSessionItIsComesFromMemoryWhereTheWritingProvesItAndNowhereElse(): void
+    {
+        $proving = [];
+        foreach (self::service(RouterInterface::class)->getRouteCollection() as $route) {
+            if ($route->hasDefault(StudentAuthenticator::PROVES_ITSELF)) {
+                $proving[] = implode('|', $route->getMethods()).' '.$route->getPath();
+            }
+        }
+        self::assertSame(['PUT /api/me/sittings/{id}/responses'], $proving);
     }
 
     /**

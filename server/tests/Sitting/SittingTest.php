@@ -242,7 +242,7 @@ final class SittingTest extends ApiCase
             $before->checking()->outcome('e-text', new TextResponse('reef'), 1),
         );
 
-        self::assertNull(self::service(Saving::class)->all($before, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));
+        self::assertNull(self::service(Saving::class)->all($before, null, [[$late, 'x']], 'e-text', new \DateTimeImmutable()));
         self::assertSame([], $store->answers($store->ofStudent($ada->id, $id)));
         // Through the front door the same answer is kept beside the work.
         self::assertSame(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Platform\Http;
 
 use ChalkLadder\Server\Platform\OpenApi\Shape;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\HttpKernel\Event\ControllerArgumentsEvent;
@@ -19,7 +20,8 @@ use Symfony\Component\TypeInfo\Type\ObjectType;
  */
 final readonly class KnownMembers
 {
-    public function __construct(private PropertyTypeExtractorInterface $types)
+    /** @param \Closure(): PropertyTypeExtractorInterface $types made where there is an input to look at */
+    public function __construct(#[AutowireServiceClosure(PropertyTypeExtractorInterface::class)] private \Closure $types)
     {
     }
 
@@ -61,7 +63,7 @@ final readonly class KnownMembers
             if (!is_array($value) || (new \ReflectionProperty($class, (string) $name))->getAttributes(Shape::class) !== []) {
                 continue;
             }
-            $type = $this->types->getType($class, (string) $name);
+            $type = ($this->types)()->getType($class, (string) $name);
             $type = $type instanceof NullableType ? $type->getWrappedType() : $type;
             $inner = $type instanceof CollectionType ? $type->getCollectionValueType() : $type;
             if ($inner instanceof ObjectType && class_exists($inner->getClassName())) {

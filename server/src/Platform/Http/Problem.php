@@ -24,6 +24,11 @@ final class Problem extends \RuntimeException
         parent::__construct($title, $status, $previous);
     }
 
+    public static function signedOut(): self
+    {
+        return new self(401, 'Sign in first.', 'You are not signed in, or it was too long ago.');
+    }
+
     public static function notFound(string $what): self
     {
         return new self(404, $what.' was not found.', 'It may have been removed, or it belongs to another team.');

@@ -19,22 +19,30 @@ final class TeamInForce
 {
     private ?string $team = null;
 
+    /** @var \WeakMap<EntityManagerInterface, true> those that have been made */
+    private readonly \WeakMap $made;
+
     public function __construct(#[AutowireDecorated] private readonly ManagerConfigurator $inner)
     {
+        $this->made = new \WeakMap();
     }
 
     /** Called with each entity manager as it is made. */
     public function configure(EntityManagerInterface $entities): void
     {
         $this->inner->configure($entities);
+        $this->made[$entities] = true;
         $this->tell($entities);
     }
 
-    public function become(?string $team, EntityManagerInterface $entities): void
+    public function become(?string $team): void
     {
         $this->team = $team;
-        if (!$entities instanceof LazyObjectInterface || $entities->isLazyObjectInitialized()) {
-            $this->tell($entities);
+        foreach ($this->made as $entities => $_) {
+            // One that was reset is told when it is made anew.
+            if (!$entities instanceof LazyObjectInterface || $entities->isLazyObjectInitialized()) {
+                $this->tell($entities);
+            }
         }
     }
 

@@ -165,7 +165,7 @@ final readonly class RosterList extends ReadModel implements TrailSubjects
         /** @var array{id: string, team_id: string, name: string, stale: bool}|null $row */
         $row = $this->keptRow('SELECT s.id, s.team_id, s.name, '.SignedIn::STALE.' AS stale FROM '.SignedIn::SESSIONS.'
             JOIN student s ON s.id = a.student_id
-            WHERE '.SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = s.id AND m.left_at IS NULL)', $asked);
+            WHERE '.RosterTables::HOLDS, $asked);
 
         return $row === null ? null : [new StudentUser($row['id'], $row['team_id'], $row['name']), $row['stale']];
     }

@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Roster\ReadModel;
 
+use ChalkLadder\Server\Identity\ReadModel\SignedIn;
+
 /** What the statements of other rooms may know of rosters; each stands where a table stands. */
 final class RosterTables
 {
+    /** A student's session `a` that holds. Who is on no roster any more is nobody. Parameters: hash, now, idle. */
+    public const HOLDS = SignedIn::HOLDS.' AND EXISTS (SELECT 1 FROM class_member m WHERE m.student_id = a.student_id AND m.left_at IS NULL)';
+
+    /** Whether the student `s.student_id` has that session. Parameters: hash, now, idle. */
+    public const SIGNED_IN = 'EXISTS (SELECT 1 FROM '.SignedIn::SESSIONS.' WHERE a.student_id = s.student_id AND '.self::HOLDS.')';
+
     /** Classes with the code that students join with: id, name, code. */
     public const CODES = '(SELECT id, name, code FROM class)';
 

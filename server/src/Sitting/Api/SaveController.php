@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace ChalkLadder\Server\Sitting\Api;
 
 use ChalkLadder\Server\Platform\Http\MapDocument;
+use ChalkLadder\Server\Roster\StudentAuthenticator;
 use ChalkLadder\Server\Roster\StudentUser;
 use ChalkLadder\Server\Sitting\Api\Input\SavesInput;
 use ChalkLadder\Server\Sitting\Api\View\AnswersSavedView;
@@ -22,7 +23,7 @@ final readonly class SaveController
     {
     }
 
-    #[Route('/me/sittings/{id}/responses', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
+    #[Route('/me/sittings/{id}/responses', requirements: ['id' => Requirement::UUID], defaults: [StudentAuthenticator::PROVES_ITSELF => true], methods: ['PUT'])]
     public function save(#[CurrentUser] StudentUser $who, string $id, #[MapDocument] SavesInput $input): AnswersSavedView
     {
         return $this->saves->save($who, $id, $input);

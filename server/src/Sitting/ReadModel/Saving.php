@@ -9,6 +9,7 @@ use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
 use ChalkLadder\Server\Platform\Storage\ReadModel;
+use ChalkLadder\Server\Roster\ReadModel\RosterTables;
 use ChalkLadder\Server\Sitting\Answer;
 use ChalkLadder\Server\Sitting\StoredSitting;
 
@@ -32,15 +33,16 @@ final readonly class Saving extends ReadModel
         WHERE r.counter < excluded.counter AND NOT r.settled RETURNING r.entry';
 
     /**
-     * Writes answers to an open sitting, if its way, edition and keys are still those that were read and the handout still
-     * takes answers from this student.
+     * Writes answers to an open sitting, if its way, edition and keys are still those that were read, the handout still
+     * takes answers from this student, and the student is still signed in.
      *
+     * @param array{hash: string, now: string, idle: string}|null $session to be proved; null where it has been
      * @param list<array{Answer, string}> $answers of different entries, each with its client id
      * @param string|null                 $at      the entry the student is at; null leaves it
      *
      * @return list<string>|null the entries whose answer was not older than what is stored; null when the sitting has moved on
      */
-    public function all(StoredSitting $sitting, array $answers, ?string $at, \DateTimeImmutable $now): ?array
+    public function all(StoredSitting $sitting, ?array $session, array $answers, ?string $at, \DateTimeImmutable $now): ?array
     {
         /** @var array{here: bool, kept: string} $row */
         $row = $this->keptRow('WITH here AS (
@@ -49,13 +51,15 @@ final readonly class Saving extends ReadModel
                 WHERE s.id = :id AND s.student_id = :who AND s.state = 'open' AND s.walk = :walk::jsonb AND h.id = s.handout_id
                 AND h.student_id = s.student_id
                 AND ".HandoutTables::TAKES_ANSWERS.' AND NOT '.SittingTables::OVERDUE.'
-                    AND e.id = :edition AND e.rules_version = :rules RETURNING s.id
+                AND e.id = :edition AND e.rules_version = :rules
+                AND (:hash::text IS NULL OR '.RosterTables::SIGNED_IN.') RETURNING s.id
             ), kept AS ('.self::INSERT.") SELECT EXISTS (SELECT 1 FROM here) AS here, (SELECT coalesce(json_agg(entry), '[]')
             FROM kept) AS kept", [
             'at' => $at, 'id' => $sitting->id, 'who' => $sitting->studentId, 'edition' => $sitting->edition->id,
             'rules' => $sitting->rulesVersion,
             'walk' => Json::encode($sitting->walk->toArray()), 'now' => Moment::stored($now),
             'rows' => Json::encode(array_map(self::columns(...), $answers)),
+            'hash' => $session['hash'] ?? null, 'idle' => $session['idle'] ?? null,
         ]);
 
         return $row['here'] ? Json::texts($row['kept']) : null;

@@ -34,6 +34,9 @@ final readonly class ChannelNumbers extends ReadModel
     /** 0 where nobody has listened yet, and so nothing was sent. */
     public function last(string $channel): int
     {
-        return (int) ($this->texts('SELECT number FROM live_channel WHERE channel = :channel', ['channel' => $channel])[0] ?? 0);
+        /** @var array{number: int}|null $row */
+        $row = $this->keptRow('SELECT number FROM live_channel WHERE channel = :channel', ['channel' => $channel]);
+
+        return $row['number'] ?? 0;
     }
 }
