@@ -173,6 +173,7 @@ async function sitters() {
     });
     const cookie = joined.headers
       .getSetCookie()
+      .filter((one) => !one.includes("Max-Age=0"))
       .map((one) => one.split(";")[0])
       .join("; ");
     const sitting = await json(
