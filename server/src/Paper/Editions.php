@@ -15,35 +15,25 @@ use ChalkLadder\Server\Paper\Repository\EditionRepository;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Transaction;
 use Symfony\Component\Clock\ClockInterface;
-use Symfony\Contracts\Cache\CacheInterface;
-use Symfony\Contracts\Service\ResetInterface;
 
 /** Published states of papers, as the other rooms use them, and what becomes of their keys. */
-final class Editions implements ResetInterface
+final readonly class Editions
 {
-    /** @var array<string, PublishedPaper> those that this request has used */
-    private array $used = [];
-
     public function __construct(
-        private readonly EditionReader $reader,
-        private readonly EditionRepository $editions,
-        private readonly KeyChangeList $changes,
-        private readonly BankChanges $bank,
-        private readonly Transaction $transaction,
-        private readonly CacheInterface $cache,
-        private readonly ClockInterface $clock,
+        private EditionReader $reader,
+        private EditionRepository $editions,
+        private KeyChangeList $changes,
+        private BankChanges $bank,
+        private Transaction $transaction,
+        private PublishedPapers $published,
+        private ClockInterface $clock,
     ) {
     }
 
     /** @param int|null $rulesVersion saves a query where the caller has just read it */
     public function load(string $id, ?int $rulesVersion = null): PublishedPaper
     {
-        $rulesVersion ??= $this->reader->rulesVersion($id) ?? throw Problem::notFound('The edition');
-
-        return $this->used["$id-$rulesVersion"] ??= $this->cache->get(
-            "edition-$id-$rulesVersion",
-            fn (): PublishedPaper => $this->reader->read($id) ?? throw Problem::notFound('The edition'),
-        );
+        return $this->published->load($id, $rulesVersion);
     }
 
     /** An edition of the team's; another's is absent. */
@@ -119,10 +109,5 @@ final class Editions implements ResetInterface
     public function keyChanges(string $editionId, string $entry): array
     {
         return $this->changes->of($editionId, $entry);
-    }
-
-    public function reset(): void
-    {
-        $this->used = [];
     }
 }

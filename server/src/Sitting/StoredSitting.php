@@ -113,6 +113,12 @@ final readonly class StoredSitting
         return $this->state === SittingState::Open && $this->turnLeft($now->modify('-'.self::TURN_GRACE.' seconds')) === 0;
     }
 
+    /** Whether being at a question now brings a new turn about, or comes after one that is over. */
+    public function turns(?string $at, \DateTimeImmutable $now): bool
+    {
+        return ($this->conditions->secondsEach !== null && $at !== null && $at !== $this->turn) || $this->isTurnOver($now);
+    }
+
     /** Whole seconds, 0 at its end, while the student may go on; null where no time is set or it stands still. */
     public function secondsLeft(\DateTimeImmutable $now): ?int
     {

@@ -32,14 +32,6 @@ final readonly class Turns
         return $this->reader->ofStudent($sitting->studentId, $sitting->id);
     }
 
-    /** Whether a save brings a new turn about, or comes after one that is over: then it is more than one writing. */
-    public function turns(StoredSitting $sitting, ?string $at): bool
-    {
-        $comes = $sitting->conditions->secondsEach !== null && $at !== null && $at !== $sitting->turn;
-
-        return $comes || $sitting->isTurnOver($this->clock->now());
-    }
-
     /** Whether the time of this question has come to its end, the grace apart. */
     public function isDone(StoredSitting $sitting, string $entry): bool
     {

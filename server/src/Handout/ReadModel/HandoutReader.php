@@ -9,7 +9,7 @@ use ChalkLadder\Core\Sitting\Conditions;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\Window;
 use ChalkLadder\Server\Identity\ReadModel\TeamSettings;
-use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Paper\PublishedPapers;
 use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Storage\Json;
 use ChalkLadder\Server\Platform\Storage\Moment;
@@ -20,7 +20,7 @@ use Doctrine\DBAL\Connection;
 /** Handouts as the other rooms use them, and the few questions about them that need one statement each. */
 final readonly class HandoutReader extends ReadModel
 {
-    public function __construct(Connection $connection, private Editions $editions)
+    public function __construct(Connection $connection, private PublishedPapers $papers)
     {
         parent::__construct($connection);
     }
@@ -108,7 +108,7 @@ final readonly class HandoutReader extends ReadModel
             $row['id'],
             $row['team_id'],
             $row['title'],
-            $this->editions->load($row['edition_id'], $row['rules_version']),
+            $this->papers->load($row['edition_id'], $row['rules_version']),
             $row['rules_version'],
             Conditions::fromArray(Json::decode($row['conditions'])),
             BigRational::of($row['mark_step']),

@@ -12,7 +12,7 @@ use ChalkLadder\Core\Sitting\Walk;
 use ChalkLadder\Server\Handout\ReadModel\HandoutReader;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Identity\ReadModel\TeamSettings;
-use ChalkLadder\Server\Paper\Editions;
+use ChalkLadder\Server\Paper\PublishedPapers;
 use ChalkLadder\Server\Paper\ReadModel\PaperTables;
 use ChalkLadder\Server\Platform\Http\Problem;
 use ChalkLadder\Server\Platform\Storage\Json;
@@ -36,7 +36,7 @@ final readonly class SittingReader extends ReadModel
     private const REMEMBERED = 900;
     private const MOST_LATE = 200;
 
-    public function __construct(Connection $connection, private Editions $editions, private CacheItemPoolInterface $memory)
+    public function __construct(Connection $connection, private PublishedPapers $papers, private CacheItemPoolInterface $memory)
     {
         parent::__construct($connection);
     }
@@ -218,7 +218,7 @@ final readonly class SittingReader extends ReadModel
             SittingState::from($row['state']),
             $row['seed'],
             self::walk($row['walk']),
-            $this->editions->load($row['edition_id'], $row['rules_version']),
+            $this->papers->load($row['edition_id'], $row['rules_version']),
             $row['rules_version'],
             Conditions::fromArray(Json::decode($row['conditions'])),
             BigRational::of($row['mark_step']),

@@ -10,6 +10,8 @@ use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Paper\PaperProof;
 use ChalkLadder\Server\Platform\OpenApi\Shape;
+use ChalkLadder\Server\Sitting\Answer;
+use ChalkLadder\Server\Sitting\StoredSitting;
 
 /** One response on its way from a device. */
 final readonly class SaveInput
@@ -53,6 +55,28 @@ final readonly class SaveInput
         $node->rejectUnknown();
 
         return $save;
+    }
+
+    /** As it is to be stored; null when the paper of the sitting has no such question. */
+    public function answerIn(StoredSitting $sitting): ?Answer
+    {
+        $own = $sitting->own($this->entry, $this->try);
+        if ($own === null) {
+            return null;
+        }
+        $value = $sitting->veil($this->entry)->uncover($own->item->rule, $this->value);
+
+        return new Answer(
+            $this->entry,
+            $this->try,
+            $value,
+            $this->counter,
+            false,
+            $own->check($value),
+            millis: $this->millis,
+            confidence: $this->confidence,
+            working: $own->item->working ? $this->working : null,
+        );
     }
 
     private static function shown(Node $node): ?Response

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace ChalkLadder\Server\Paper;
+
+use ChalkLadder\Server\Paper\ReadModel\EditionReader;
+use ChalkLadder\Server\Platform\Http\Problem;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
+use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Service\ResetInterface;
+
+/** Published states of papers as they are asked, each read once by a machine. Every page of students needs one, so it needs little. */
+final class PublishedPapers implements ResetInterface
+{
+    /** @var array<string, PublishedPaper> those that this request has used */
+    private array $used = [];
+
+    /** @param \Closure(): EditionReader $reader made for what this machine has not read yet */
+    public function __construct(
+        #[AutowireServiceClosure(EditionReader::class)]
+        private readonly \Closure $reader,
+        private readonly CacheInterface $cache,
+    ) {
+    }
+
+    /** @param int|null $rulesVersion saves a query where the caller has just read it */
+    public function load(string $id, ?int $rulesVersion = null): PublishedPaper
+    {
+        $rulesVersion ??= ($this->reader)()->rulesVersion($id) ?? throw Problem::notFound('The edition');
+
+        return $this->used["$id-$rulesVersion"] ??= $this->cache->get(
+            "edition-$id-$rulesVersion",
+            fn (): PublishedPaper => ($this->reader)()->read($id) ?? throw Problem::notFound('The edition'),
+        );
+    }
+
+    public function reset(): void
+    {
+        $this->used = [];
+    }
+}
