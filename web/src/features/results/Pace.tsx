@@ -6,7 +6,7 @@ import { ToWork } from '@/ui/ToWork'
 import type { Schemas } from '@/lib/api/client'
 import { percent } from '@/lib/format'
 import { Explained } from '@/ui/Explained'
-import { apart, two } from './figures'
+import { apart, times } from './figures'
 
 type Student = Schemas['ResultsStudentResultView']
 
@@ -59,11 +59,11 @@ export function Pace({ students, handoutId }: { students: Student[]; handoutId: 
                   </ToWork>
                 </th>
                 <td className="px-2 text-right whitespace-nowrap">
-                  <Explained figure={s.pace} label={`Pace of ${s.name}`} show={two}>
-                    <span className="tabular-nums">{two(s.pace.value ?? 0)}</span>
+                  <Explained figure={s.pace} label={`Pace of ${s.name}`} show={times}>
+                    <span className="tabular-nums">{times(s.pace.value ?? 0)}</span>
                   </Explained>
                   <span className="ml-2 inline-block w-24 text-left text-sm text-quiet tabular-nums">
-                    {s.pace.low === null || s.pace.high === null ? '' : `${two(s.pace.low)}–${two(s.pace.high)}`}
+                    {interval(s.pace)}
                   </span>
                 </td>
                 <td className="px-2 text-right whitespace-nowrap">
@@ -85,6 +85,12 @@ export function Pace({ students, handoutId }: { students: Student[]; handoutId: 
       </p>
     </div>
   )
+}
+
+/** Of few answers an interval by logarithms runs from nothing to millions: what there is to say is that they are few. */
+function interval(pace: Schemas['ResultsFigureView']): string {
+  if (pace.note === 'few') return 'too few'
+  return pace.low === null || pace.high === null ? '' : `${times(pace.low)}–${times(pace.high)}`
 }
 
 /** A share of few answers, as a count: 2 of 7. */

@@ -246,6 +246,18 @@ describe('Results', () => {
     expect((await screen.findByText('Time over the median time.')).parentElement?.textContent).toContain('n = 7')
   })
 
+  it('say of two answers that they are too few, instead of an interval from nothing to millions', async () => {
+    const two = {
+      ...manner(0.24, null, figure(null)),
+      pace: figure(0.24, { n: 2, low: 0.000002, high: 28000000, note: 'few' }),
+    }
+    serve({ 'GET /api/handouts/h1/results': results({ students: results().students.map((s) => ({ ...s, ...two })) }) })
+    const user = open('/results/h1?view=pace')
+    expect((await screen.findAllByText('too few')).length).toBe(2)
+    await user.click(screen.getByRole('button', { name: 'Pace of Ada: how was this computed?' }))
+    expect(await screen.findByText(/n = 2, under 0\.01 to over 100\. Few/)).toBeTruthy()
+  })
+
   it('say that no times are known where none are', async () => {
     const nobody = manner(null, null, figure(null))
     serve({

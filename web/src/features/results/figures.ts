@@ -1,6 +1,9 @@
 /** Two decimals with a true minus sign. */
 export const two = (x: number) => x.toFixed(2).replace('-', '−')
 
+/** A ratio to others: beyond a hundred times, how far says nothing. */
+export const times = (x: number) => (x > 100 ? 'over 100' : x < 0.01 ? 'under 0.01' : two(x))
+
 /** The flags of a question, the gravest first: what may be a fault of the question before what may be the class. */
 const GRAVEST = [
   'perhaps mis-keyed',
