@@ -4,6 +4,7 @@ import { pickFrom, show } from '@/testing/page'
 import { bodies, serve } from '@/testing/server'
 import type { Tells } from '@/lib/conditions'
 import { sitting } from '@/testing/sitting'
+import { InDesk } from './Main'
 import Preview from './Preview'
 
 const asked = () =>
@@ -46,6 +47,16 @@ describe('A preview', () => {
         ['s1', 'returned', 0],
       ]),
     )
+  })
+
+  it('is a part of the desk, whose page has its main part already', async () => {
+    show(
+      <InDesk>
+        <Preview paperId="p1" />
+      </InDesk>,
+    )
+    expect(await screen.findByRole('region', { name: 'As a student sees it' })).toBeTruthy()
+    expect(screen.queryByRole('main')).toBeNull()
   })
 
   it('begins anew when it is asked to', async () => {

@@ -9,6 +9,7 @@ import { Rich } from '@/lib/Rich'
 import { Button } from '@/ui/Button'
 import { AreaField } from '@/ui/Field'
 import { Fold } from '@/ui/Fold'
+import { Main } from './Main'
 import { FaultLine } from '@/ui/States'
 import { Told } from '@/answers/Told'
 
@@ -24,7 +25,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
           My work
         </Link>
       </header>
-      <main className="mx-auto max-w-2xl px-4 py-5">
+      <Main className="mx-auto max-w-2xl px-4 py-5">
         <h1 className="font-head text-2xl font-semibold">
           {view.state === 'returned' ? 'Returned to you' : 'Handed in'}
         </h1>
@@ -74,7 +75,7 @@ export function Returned({ view, onReplied }: { view: View; onReplied: (view: Vi
             ))}
         </ol>
         {view.state === 'returned' ? <Reply view={view} onReplied={onReplied} /> : null}
-      </main>
+      </Main>
     </div>
   )
 }

@@ -10,6 +10,7 @@ import { toast } from '@/ui/toast'
 import { isBlank } from '@/answers/parts/values'
 import { MediaProvider, type MediaPlace } from '@/media/place'
 import { isByHand, kindOf, loadInputs } from '@/answers/registry'
+import { Main } from './Main'
 import { HintButton, parts, Question } from './Question'
 import { Rungs } from './Rungs'
 import { keyOf, type Step, type Value, type Working as Shown } from './store'
@@ -260,7 +261,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
           />
         ) : (
           <>
-            <main
+            <Main
               className={`mx-auto flex w-full flex-1 px-4 py-4 ${beside.length > 0 ? 'max-w-6xl flex-col lg:flex-row lg:items-start lg:gap-8' : 'max-w-2xl flex-col'}`}
             >
               {beside.length > 0 ? (
@@ -337,7 +338,7 @@ export function SitScreen({ driver, head, help }: { driver: Driver; head?: React
                   </>
                 )}
               </div>
-            </main>
+            </Main>
             {/* What is written to a student comes from below, so that the question does not move. */}
             <div className="sticky bottom-0">
               {notes}

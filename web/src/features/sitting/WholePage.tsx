@@ -7,6 +7,7 @@ import { SourcePage } from '@/media/SourcePage'
 import { Button } from '@/ui/Button'
 import { Beside } from './Beside'
 import { Instructions } from './Instructions'
+import { Main } from './Main'
 import { HintButton, Question } from './Question'
 import type { Driver } from './SitScreen'
 import { keyOf, type Step, type Value } from './store'
@@ -73,7 +74,7 @@ export function WholePage({
   }
   return (
     <>
-      <main className="mx-auto flex w-full max-w-6xl flex-1 flex-col px-4 py-4">
+      <Main className="mx-auto flex w-full max-w-6xl flex-1 flex-col px-4 py-4">
         {progress}
         <h1 ref={top} tabIndex={-1} className="mt-2 mb-3 text-[0.9em] font-normal text-quiet outline-none">
           {view.section}
@@ -125,7 +126,7 @@ export function WholePage({
             </div>
           )
         })}
-      </main>
+      </Main>
       <div className="sticky bottom-0">
         {notes}
         <footer className="border-t bg-sheet">
