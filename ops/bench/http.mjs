@@ -33,10 +33,10 @@ export function ask(method, path, cookie, body) {
   })
 }
 
-/** A bare PHP file through the same web server and pool, which bin/bench lets it have. */
-export const bare = () =>
+/** A PHP file of ops/bench through the same web server and pool, which bin/bench lets it have. */
+export const measured = (name) => () =>
   new Promise((resolve, reject) => {
-    const request = http.request(`${BASE}/bare`, { agent }, (answer) => {
+    const request = http.request(`${BASE}/${name}`, { agent }, (answer) => {
       answer.resume()
       answer.on('end', () => resolve({ status: answer.statusCode }))
     })
