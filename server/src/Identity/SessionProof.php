@@ -48,7 +48,7 @@ final readonly class SessionProof
      *
      * @template T
      *
-     * @param array{hash: string, now: string, idle: string}                                           $asked
+     * @param array{hash: string, now: string, idle: string} $asked
      * @param \Closure(array{hash: string, now: string, idle: string}): (array{T, bool}|null) $find
      *
      * @return T|null

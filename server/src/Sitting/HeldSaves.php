@@ -58,7 +58,7 @@ final readonly class HeldSaves
                 if ($sitting->edition->looksBack()) {
                     $this->refreshOutcomes($entity, $sitting);
                 }
-                $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
+                $at = $input->atIn($sitting);
                 $entity->standAt($at);
                 $this->turns->begin($entity, $sitting, $at);
             }

@@ -80,8 +80,7 @@ final readonly class Saves
             }
             $answers[$save->entry] = [$answer, $save->clientId];
         }
-        $at = $input->at !== null && $sitting->edition->has($input->at) ? $input->at : null;
-        $written = $this->saving->all($sitting, $who->toProve, array_values($answers), $at, $now);
+        $written = $this->saving->all($sitting, $who->toProve, array_values($answers), $input->atIn($sitting), $now);
         if ($written === null) {
             return null;
         }

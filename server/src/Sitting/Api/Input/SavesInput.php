@@ -6,6 +6,7 @@ namespace ChalkLadder\Server\Sitting\Api\Input;
 
 use ChalkLadder\Core\Document\Node;
 use ChalkLadder\Server\Platform\Http\ReadsDocument;
+use ChalkLadder\Server\Sitting\StoredSitting;
 
 final readonly class SavesInput implements ReadsDocument
 {
@@ -17,6 +18,12 @@ final readonly class SavesInput implements ReadsDocument
      */
     public function __construct(public array $saves = [], public ?string $at = null)
     {
+    }
+
+    /** The entry the student is at, where the paper of the sitting has it. */
+    public function atIn(StoredSitting $sitting): ?string
+    {
+        return $this->at !== null && $sitting->edition->has($this->at) ? $this->at : null;
     }
 
     public static function read(Node $node): self
