@@ -167,13 +167,14 @@ start_web() {
     sed -i -e "/^@WORKERS@$/{r $STATE/php-fpm-workers.conf" -e 'd}' "$STATE/php-fpm.conf"; sed -i '/^env\[.*\] = ""$/d' "$STATE/php-fpm.conf")
   if [ "$(id -u)" != 0 ]; then sed -i '/^user = /d; /^group = /d; /^listen.owner/d; /^listen.group/d' "$STATE/php-fpm.conf"; fi
   fill "$ROOT/ops/nginx.conf" "$STATE/nginx.conf"
-  local part; for part in headers fastcgi stream; do fill "$ROOT/ops/nginx-$part.conf" "$STATE/$part.conf"; done
+  local part; for part in headers fastcgi scgi stream; do fill "$ROOT/ops/nginx-$part.conf" "$STATE/$part.conf"; done
   if [ "$(id -u)" = 0 ]; then chown -R "$WEB_USER" "$STATE/cache" "$STATE/nginx"; fi
   give_shelf
   rm -f "$RUN"/*.sock
   # Not the just-in-time compiler: beside a preload list it looks through every method of every class at each request (docs/performance.md).
   local speed=(-d opcache.jit=disable -d "opcache.preload=$ROOT/server/preload.php" -d "opcache.preload_user=$WEB_USER")
   /usr/sbin/php-fpm8.2 "${speed[@]}" --fpm-config "$STATE/php-fpm.conf" --daemonize 2>>"$STATE/php-fpm.log" || { tail -n 5 "$STATE/php-fpm.log" >&2; fail "php-fpm did not start"; }
+  start_resident
   /usr/sbin/nginx -c "$STATE/nginx.conf" -e "$STATE/nginx/error.log" 2>>"$STATE/nginx.log" || { tail -n 5 "$STATE/nginx.log" >&2; fail "nginx did not start"; }
   chmod 660 "$RUN/publish.sock"; [ "$(id -u)" = 0 ] && chown "$WEB_USER:$WEB_USER" "$RUN/publish.sock"
   # What happens by the clock: closing times, sessions that are over.
@@ -193,12 +194,19 @@ probe_sandbox() {
   fi
   CHALK_PRINT_SANDBOX=$(tail -n1 "$STATE/sandbox")
 }
-start_clock() {
-  local log="$STATE/clock.log"; : >>"$log"
-  [ "$(id -u)" = 0 ] && chown "$WEB_USER" "$log"
+start_clock() { stay clock server/console.php messenger:consume scheduler_clock --memory-limit=128M --quiet; }
+# Workers that answer students (docs/decisions/resident.md).
+start_resident() { stay_by resident server/resident.php; }
+# stay_by NAME SCRIPT: a crew of workers at a socket of that name.
+stay_by() { stay "$1" -d opcache.enable_cli=1 -d opcache.jit=disable -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d apc.shm_size=64M -d memory_limit=256M "$2" "$RUN/$1.sock" 8; }
+# stay NAME PHP-ARGUMENTS...: a process of the web server's user that goes on; its number is in RUN, its words are in STATE.
+stay() {
+  local name=$1 log="$STATE/$1.log" become=(); shift
+  : >>"$log"
+  if [ "$(id -u)" = 0 ]; then chown "$WEB_USER" "$log"; become=(setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups); fi
   # The environment goes by the shell's own memory, not by the list of processes.
-  ( cd "$ROOT" && if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --quiet; else exec setsid php -d apc.enable_cli=1 server/console.php messenger:consume scheduler_clock --memory-limit=128M --quiet; fi ) >>"$log" 2>&1 </dev/null &
-  echo $! >"$RUN/clock.pid"; disown
+  ( cd "$ROOT" && exec "${become[@]}" setsid php -d apc.enable_cli=1 "$@" ) >>"$log" 2>&1 </dev/null &
+  echo $! >"$RUN/$name.pid"; disown
 }
 
 # in_node NAME COMMAND...: as on another machine that shares the database and the folder of files; the rest is its own.
@@ -213,7 +221,7 @@ start_node() {
   instance_env
   console cache:warmup -q || fail "the node could not be prepared"
   start_web
-  wait_http || fail "the node does not answer; see $STATE/php-fpm.log"
+  wait_http || fail "the node does not answer; see php-fpm.log and resident.log in $STATE"
 }
 
 stop_pid() { # stop_pid FILE SIGNAL NAME-PATTERN: only a process that is what we started
@@ -229,11 +237,12 @@ stop_web() {
   stop_pid "$RUN/clock.pid" TERM console.php
   stop_pid "$RUN/nginx.pid" QUIT nginx
   stop_pid "$RUN/fpm.pid" QUIT php-fpm
+  stop_pid "$RUN/resident.pid" TERM resident.php
   # After a kill −9 workers outlive their master and hold the port; what they have open tells whose they are.
   local pid marks
   marks=$(awk -v run="$RUN/" 'index($NF, run) == 1 { print "socket:[" $7 "]" }' /proc/net/unix)
   marks=$(printf '%s\n%s' "$STATE/nginx/error.log" "$marks" | grep .)
-  for pid in $(pgrep 'nginx|php-fpm'); do
+  for pid in $(pgrep 'nginx|php'); do
     find "/proc/$pid/fd" -type l -printf '%l\n' 2>/dev/null | grep -qxF "$marks" && kill -9 "$pid" 2>/dev/null
   done
   return 0
@@ -245,4 +254,5 @@ stop_postgres() { # stop_postgres [MODE]: only a process that serves our folder
   as_db "$PG_BIN/pg_ctl" -D "$data" -m "${1:-fast}" -w -t 30 stop >/dev/null 2>&1
   return 0
 }
-wait_http() { for _ in $(seq 100); do curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/session" 2>/dev/null && return 0; sleep 0.1; done; return 1; }
+# Both kinds of workers answer: a student who is not signed in is told so.
+wait_http() { for _ in $(seq 100); do curl -fsS -o /dev/null "http://127.0.0.1:$PORT/api/session" 2>/dev/null && [ "$(curl -s -o /dev/null -w '%{http_code}' "http://127.0.0.1:$PORT/api/me")" = 401 ] && return 0; sleep 0.1; done; return 1; }

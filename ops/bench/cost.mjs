@@ -1,5 +1,5 @@
-// What a request costs beside a bare PHP file and the bare framework through the same pool, and a save beside an update of one row
-// by pgbench; all of it in turn, in one run (see bin/bench cost). Printed alone.
+// What a request costs beside a bare PHP file, beside the least that a worker which stays takes, and beside the framework that begins
+// anew for each request; and a save beside an update of one row by pgbench. All of it in turn, in one run (bin/bench cost). Printed alone.
 // node cost.mjs CROWD.json; PGBENCH is the command that runs eight clients for three seconds.
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
@@ -13,6 +13,7 @@ const save = saveOf(crowd)
 const who = (lane, n) => crowd.students[(lane + 16 * n) % crowd.students.length]
 const kinds = {
   bare: () => throughput(LANES, SECONDS, measured('bare')),
+  stay: () => throughput(LANES, SECONDS, measured('stay')),
   floor: () => throughput(LANES, SECONDS, measured('floor')),
   empty: () => throughput(LANES, SECONDS, (lane, n) => ask('GET', '/me', who(lane, n).cookie)),
   save: () => throughput(LANES, SECONDS, (lane, n) => save(who(lane, n), n)),
@@ -30,6 +31,7 @@ const say = (what, part, whole, aim) => {
 }
 console.log('| what | measured | aim | |\n| --- | --- | --- | --- |')
 say('an authenticated empty request, as a share of a bare PHP file', 'empty', 'bare', 0.35)
-say('the framework alone, with one route, as a share of a bare PHP file', 'floor', 'bare', null)
+say('the same, as a share of a worker that stays and answers two characters', 'empty', 'stay', 0.35)
+say('the framework alone, begun anew for each request, with one route, as a share of a bare PHP file', 'floor', 'bare', null)
 say('saving an answer, as a share of an authenticated empty request', 'save', 'empty', 0.65)
 say('saving an answer, as a share of a durable update of one row by pgbench', 'save', 'row', 0.15)

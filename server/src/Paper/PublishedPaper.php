@@ -95,6 +95,12 @@ final class PublishedPaper
         return $this->own[$draw] ??= $template->with($published->own($draw)->numbers);
     }
 
+    /** What was drawn for single students is theirs, and there are many of them. */
+    public function forgetDraws(): void
+    {
+        $this->own = [];
+    }
+
     /** Whether a check asks for an earlier answer: then one answer's change may change what another is worth. */
     public function looksBack(): bool
     {

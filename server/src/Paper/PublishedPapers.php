@@ -13,7 +13,10 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Published states of papers as they are asked, each read once by a machine. Every page of students needs one, so it needs little. */
 final class PublishedPapers implements ResetInterface
 {
-    /** @var array<string, PublishedPaper> those that this request has used */
+    /** Of those that a request has used, a worker that stays keeps the last; a lesson asks for the same one again and again. */
+    private const KEPT = 8;
+
+    /** @var array<string, PublishedPaper> the last used last */
     private array $used = [];
 
     /** @param \Closure(): EditionReader $reader made for what this machine has not read yet */
@@ -29,14 +32,21 @@ final class PublishedPapers implements ResetInterface
     {
         $rulesVersion ??= ($this->reader)()->rulesVersion($id) ?? throw Problem::notFound('The edition');
 
-        return $this->used["$id-$rulesVersion"] ??= $this->cache->get(
-            "edition-$id-$rulesVersion",
+        $place = "edition-$id-$rulesVersion";
+        $paper = $this->used[$place] ?? $this->cache->get(
+            $place,
             fn (): PublishedPaper => ($this->reader)()->read($id) ?? throw Problem::notFound('The edition'),
         );
+        unset($this->used[$place]);
+
+        return $this->used[$place] = $paper;
     }
 
     public function reset(): void
     {
-        $this->used = [];
+        $this->used = array_slice($this->used, -self::KEPT);
+        foreach ($this->used as $paper) {
+            $paper->forgetDraws();
+        }
     }
 }
