@@ -219,6 +219,7 @@ in_node() (
 start_node() {
   PORT=$(free_port $((PORT + 40))); echo "$PORT" >"$STATE/port"
   instance_env
+  rm -rf "$STATE/cache"
   console cache:warmup -q || fail "the node could not be prepared"
   start_web
   wait_http || fail "the node does not answer; see php-fpm.log and resident.log in $STATE"

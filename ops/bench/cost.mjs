@@ -1,5 +1,6 @@
-// What a request costs beside a bare PHP file, beside the least that a worker which stays takes, and beside the framework that begins
-// anew for each request; and a save beside an update of one row by pgbench. All of it in turn, in one run (bin/bench cost). Printed alone.
+// What a request costs beside a bare PHP file, beside the least that a worker which stays takes, beside the framework that begins anew
+// for each request, and beside itself where it does so; and a save beside an update of one row by pgbench. All of it in turn, in one
+// run (bin/bench cost). Printed alone.
 // node cost.mjs CROWD.json; PGBENCH is the command that runs eight clients for three seconds.
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
@@ -10,6 +11,9 @@ const SECONDS = 3
 const ROUNDS = 12
 const crowd = JSON.parse(readFileSync(process.argv[2], 'utf8'))
 const save = saveOf(crowd)
+// By PHP-FPM, as staff are answered.
+const ANEW = '/anew'
+const saveAnew = saveOf(crowd, ANEW)
 const who = (lane, n) => crowd.students[(lane + 16 * n) % crowd.students.length]
 const kinds = {
   bare: () => throughput(LANES, SECONDS, measured('bare')),
@@ -17,6 +21,8 @@ const kinds = {
   floor: () => throughput(LANES, SECONDS, measured('floor')),
   empty: () => throughput(LANES, SECONDS, (lane, n) => ask('GET', '/me', who(lane, n).cookie)),
   save: () => throughput(LANES, SECONDS, (lane, n) => save(who(lane, n), n)),
+  emptyAnew: () => throughput(LANES, SECONDS, (lane, n) => ask('GET', '/me', who(lane, n).cookie, undefined, ANEW)),
+  saveAnew: () => throughput(LANES, SECONDS, (lane, n) => saveAnew(who(lane, n), n)),
   row: async () =>
     Number(/tps = ([\d.]+)/.exec(execFileSync('sh', ['-c', process.env.PGBENCH], { encoding: 'utf8' }))?.[1] ?? NaN),
 }
@@ -33,5 +39,7 @@ console.log('| what | measured | aim | |\n| --- | --- | --- | --- |')
 say('an authenticated empty request, as a share of a bare PHP file', 'empty', 'bare', 0.35)
 say('the same, as a share of a worker that stays and answers two characters', 'empty', 'stay', 0.35)
 say('the framework alone, begun anew for each request, with one route, as a share of a bare PHP file', 'floor', 'bare', null)
+say('an authenticated empty request, beside the same begun anew', 'empty', 'emptyAnew', null)
+say('saving an answer, beside the same begun anew', 'save', 'saveAnew', null)
 say('saving an answer, as a share of an authenticated empty request', 'save', 'empty', 0.65)
 say('saving an answer, as a share of a durable update of one row by pgbench', 'save', 'row', 0.15)

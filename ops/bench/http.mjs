@@ -4,13 +4,13 @@ import http from 'node:http'
 export const BASE = process.env.CHALK_URL
 const agent = new http.Agent({ keepAlive: true, maxSockets: 256 })
 
-/** One request; resolves to { status, ms, body }. */
-export function ask(method, path, cookie, body) {
+/** One request; resolves to { status, ms, body }. `by` is what the path begins with where it goes another way than usual. */
+export function ask(method, path, cookie, body, by = '') {
   const sent = performance.now()
   const data = body === undefined ? undefined : JSON.stringify(body)
   return new Promise((resolve, reject) => {
     const request = http.request(
-      `${BASE}/api${path}`,
+      `${BASE}${by}/api${path}`,
       {
         method,
         agent,
@@ -45,13 +45,13 @@ export const measured = (name) => () =>
   })
 
 /** Saves the `n`th answer of a student of the crowd. */
-export const saveOf = (crowd) => {
+export const saveOf = (crowd, by = '') => {
   let counter = Date.now()
   return (student, n) => {
     const entry = crowd.entries[n % crowd.entries.length]
     const value = { options: [student.options[entry][(n * 7 + 1) % 4]] }
     const one = { entry, try: 1, value, counter: ++counter, clientId: `bench-${counter}` }
-    return ask('PUT', `/me/sittings/${student.sitting}/responses`, student.cookie, { saves: [one], at: entry })
+    return ask('PUT', `/me/sittings/${student.sitting}/responses`, student.cookie, { saves: [one], at: entry }, by)
   }
 }
 

@@ -1,8 +1,11 @@
 import type { FocusEvent, KeyboardEvent } from 'react'
 
-/** Gives the focus to one item of a list. */
-export const focusItem = (list: Element | null, id: string) =>
-  [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find((item) => item.dataset.roving === id)?.focus()
+/** Gives the focus to one item of a list; false when it is not in the page. */
+export function focusItem(list: Element | null, id: string): boolean {
+  const item = [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find((one) => one.dataset.roving === id)
+  item?.focus()
+  return item !== undefined
+}
 
 export type Roving = ReturnType<typeof roving>
 
@@ -25,9 +28,9 @@ export function roving(
     event.preventDefault()
     choose(id)
     const list = event.currentTarget
-    if (!reveal) return focusItem(list, id)
-    reveal(at)
-    requestAnimationFrame(() => focusItem(list, id))
+    reveal?.(at)
+    // At once where it is in the page, or a key that comes before the next frame would start from where this one did.
+    if (!focusItem(list, id)) requestAnimationFrame(() => focusItem(list, id))
   }
   return {
     list: {
