@@ -96,11 +96,15 @@ final readonly class HandoutReader extends ReadModel
         return $rows;
     }
 
-    /** @param array<string, mixed> $parameters */
+    /**
+     * Nearly every page of a lesson asks for one.
+     *
+     * @param array<string, string> $parameters
+     */
     private function first(string $where, array $parameters, string $handouts = HandoutTables::HANDOUTS): ?HandedOut
     {
         /** @var array{id: string, team_id: string, title: string, edition_id: string, conditions: string, visible: bool, opens_at: string|null, closes_at: string|null, closed_at: string|null, extra_minutes: int, rules_version: int, mark_step: string}|null $row */
-        $row = $this->row('SELECT h.id, h.team_id, h.title, h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at,
+        $row = $this->keptRow('SELECT h.id, h.team_id, h.title, h.edition_id, h.conditions, h.visible, h.opens_at, h.closes_at,
             h.closed_at, h.extra_minutes, e.rules_version, '.TeamSettings::markStep('h.team_id').' AS mark_step
             FROM '.$handouts.' h JOIN '.PaperTables::RULES." e ON e.id = h.edition_id WHERE $where", $parameters);
 

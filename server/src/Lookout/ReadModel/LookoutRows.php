@@ -51,8 +51,12 @@ final readonly class LookoutRows extends ReadModel
 
     public function one(HandedOut $handout, Rungs $rungs, string $sittingId): ?RowView
     {
+        // Of one student, so that the newest attempt of no other is looked for; asked after each save that is watched.
         /** @var Row|null $row */
-        $row = $this->row(self::ROWS.' AND s.id = :sitting', ['handout' => $handout->id, 'sitting' => $sittingId]);
+        $row = $this->keptRow(
+            self::ROWS.' AND s.id = :sitting AND hs.student_id = (SELECT o.student_id FROM '.SittingTables::SITTINGS.' o WHERE o.id = :sitting)',
+            ['handout' => $handout->id, 'sitting' => $sittingId],
+        );
 
         return $row === null ? null : self::view($handout, $rungs, $row);
     }
@@ -66,7 +70,10 @@ final readonly class LookoutRows extends ReadModel
 
     public function team(string $handoutId): ?string
     {
-        return $this->texts('SELECT team_id FROM '.HandoutTables::HANDOUTS.' h WHERE id = :id', ['id' => $handoutId])[0] ?? null;
+        /** @var array{team_id: string}|null $row */
+        $row = $this->keptRow('SELECT team_id FROM '.HandoutTables::HANDOUTS.' h WHERE id = :id', ['id' => $handoutId]);
+
+        return $row['team_id'] ?? null;
     }
 
     private static function call(?string $stored): ?CallView
