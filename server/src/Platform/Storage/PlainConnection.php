@@ -11,7 +11,8 @@ use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
 /**
  * A worker keeps its connection, and the database speaks UTF-8 by itself (ops/lib.sh makes it so): naming the character set anew would be
- * one more round trip in every request.
+ * one more round trip in every request. What is kept is looked at when it is taken up again, twice: the first look reads what a server
+ * that has gone said last, and finds nothing wrong; only the second finds the end, and begins a new connection.
  */
 final readonly class PlainConnection implements Middleware
 {
@@ -21,6 +22,9 @@ final readonly class PlainConnection implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 unset($params['charset']);
+                if (($params['driverOptions'][\PDO::ATTR_PERSISTENT] ?? false) === true) {
+                    parent::connect($params);
+                }
 
                 return parent::connect($params);
             }
