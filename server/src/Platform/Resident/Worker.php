@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Platform\Resident;
 
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\HttpKernelInterface;
 use Symfony\Component\HttpKernel\TerminableInterface;
@@ -61,26 +62,43 @@ final class Worker
             socket_set_option($connection, SOL_SOCKET, $way, ['sec' => self::HANDING_OVER, 'usec' => 0]);
         }
         try {
-            $request = ScgiRequest::read(static fn (): string => (string) @socket_read($connection, 65_536));
+            $this->answer($connection, ScgiRequest::read(static fn (): string => self::more($connection)));
         } catch (\UnexpectedValueException $e) {
             self::send($connection, "Status: 400 Bad Request\r\n\r\n");
             error_log('A request could not be read. '.$e->getMessage());
-            pcntl_alarm(0);
-
-            return;
         }
-        try {
-            $response = $this->kernel->handle($request);
-            self::send($connection, ScgiAnswer::of($request, $response));
-            $this->kernel->terminate($request, $response);
+        pcntl_alarm(0);
+    }
+
+    private function answer(\Socket $connection, Request $request): void
+    {
+        $response = $this->guarded(fn (): Response => $this->kernel->handle($request));
+        $told = $response === null ? null : $this->guarded(static fn (): string => ScgiAnswer::of($request, $response));
+        self::send($connection, $told ?? "Status: 500 Internal Server Error\r\n\r\n");
+        if ($response !== null) {
+            $this->guarded(fn () => $this->kernel->terminate($request, $response));
             $this->leaving = $this->leaving || $response->getStatusCode() >= Response::HTTP_INTERNAL_SERVER_ERROR;
+        }
+        $this->guarded($this->between);
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $act
+     *
+     * @return T|null null after a fault, which only the log tells
+     */
+    private function guarded(\Closure $act): mixed
+    {
+        try {
+            return $act();
         } catch (\Throwable $e) {
-            self::send($connection, "Status: 500 Internal Server Error\r\n\r\n");
             error_log('A request could not be answered. '.$e);
             $this->leaving = true;
+
+            return null;
         }
-        ($this->between)();
-        pcntl_alarm(0);
     }
 
     public function isLeaving(): bool
@@ -88,16 +106,32 @@ final class Worker
         return $this->leaving;
     }
 
+    /** What comes next; nothing at the end, or when it takes too long. */
+    private static function more(\Socket $connection): string
+    {
+        do {
+            $bytes = @socket_read($connection, 65_536);
+        } while ($bytes === false && self::wasToldMeanwhile($connection));
+
+        return (string) $bytes;
+    }
+
     /** Whoever no longer listens is not waited for. */
     private static function send(\Socket $connection, string $bytes): void
     {
         while ($bytes !== '') {
             $sent = @socket_write($connection, $bytes);
-            if ($sent === false || $sent === 0) {
+            if ($sent === false && !self::wasToldMeanwhile($connection)) {
                 break;
             }
-            $bytes = substr($bytes, $sent);
+            $bytes = substr($bytes, (int) $sent);
         }
         socket_close($connection);
+    }
+
+    /** A signal ends waiting of every kind; what is under way is brought to its end all the same. */
+    private static function wasToldMeanwhile(\Socket $connection): bool
+    {
+        return socket_last_error($connection) === SOCKET_EINTR;
     }
 }

@@ -73,6 +73,42 @@ final class WorkerTest extends ApiCase
         self::assertStringEndsWith("\r\n\r\nwell", (string) $seen);
     }
 
+    public function testAFaultAfterTheAnswerTakesNothingFromIt(): void
+    {
+        $rested = false;
+        $worker = new Worker(
+            self::kernel(static fn (): Response => new Response('well'), static fn () => throw new \LogicException('Oh.')),
+            static function () use (&$rested): void {
+                $rested = true;
+            },
+        );
+        self::assertSame([200, 'well'], self::quietly(static fn (): array => self::served($worker)));
+        self::assertTrue($worker->isLeaving());
+        self::assertTrue($rested);
+    }
+
+    public function testARequestThatIsBeingReadIsAnsweredBeforeItLeaves(): void
+    {
+        [$here, $there] = self::pair();
+        $bytes = Scgi::bytes(['REQUEST_METHOD' => 'GET', 'REQUEST_URI' => '/']);
+        $process = pcntl_fork();
+        if ($process === 0) {
+            pcntl_signal(SIGTERM, static fn () => null, false);
+            socket_write($there, 'ready');
+            (new Worker(self::kernel(static fn (): Response => new Response('well')), static fn () => null))->serve($there);
+            posix_kill(posix_getpid(), SIGKILL);
+        }
+        self::assertSame('ready', socket_read($here, 5));
+        socket_write($here, substr($bytes, 0, 20));
+        foreach (range(1, 5) as $_) {
+            posix_kill($process, SIGTERM);
+            usleep(2_000);
+        }
+        socket_write($here, substr($bytes, 20));
+        self::assertStringEndsWith('well', (string) socket_read($here, 65_536));
+        pcntl_waitpid($process, $status);
+    }
+
     /**
      * @param array<string, string> $headers
      *
