@@ -199,13 +199,13 @@ start_clock() { stay clock server/console.php messenger:consume scheduler_clock 
 start_resident() { stay_by resident server/resident.php; }
 # stay_by NAME SCRIPT: a crew of workers at a socket of that name.
 stay_by() { stay "$1" -d opcache.enable_cli=1 -d opcache.jit=disable -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.validate_timestamps=0 -d apc.shm_size=64M -d memory_limit=256M "$2" "$RUN/$1.sock" 8; }
-# stay NAME PHP-ARGUMENTS...: a process of the web server's user that goes on; its number is in RUN, its words are in STATE.
+# stay NAME PHP-ARGUMENTS...: a process of the web server's user that goes on; its number is in RUN, its words, with their time, are in STATE.
 stay() {
   local name=$1 log="$STATE/$1.log" become=(); shift
   : >>"$log"
   if [ "$(id -u)" = 0 ]; then chown "$WEB_USER" "$log"; become=(setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups); fi
   # The environment goes by the shell's own memory, not by the list of processes.
-  ( cd "$ROOT" && exec "${become[@]}" setsid php -d apc.enable_cli=1 "$@" ) >>"$log" 2>&1 </dev/null &
+  ( cd "$ROOT" && exec "${become[@]}" setsid php -d apc.enable_cli=1 -d "error_log=$log" "$@" ) >>"$log" 2>&1 </dev/null &
   echo $! >"$RUN/$name.pid"; disown
 }
 
