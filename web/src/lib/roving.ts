@@ -2,7 +2,9 @@ import type { FocusEvent, KeyboardEvent } from 'react'
 
 /** Gives the focus to one item of a list; false when it is not in the page. */
 export function focusItem(list: Element | null, id: string): boolean {
-  const item = [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find((one) => one.dataset.roving === id)
+  const item = [...(list?.querySelectorAll<HTMLElement>('[data-roving]') ?? [])].find(
+    (one) => one.dataset.roving === id,
+  )
   item?.focus()
   return item !== undefined
 }
