@@ -10,6 +10,8 @@ final class Speed
     private const MOST_SECONDS = 10.0;
     private const SHARE = 0.2;
     private const RUSHES = 0.1;
+    /** One may be a slip of the finger. */
+    private const FEWEST_RUSHED = 2;
     private const LAGS = 2.0;
 
     /**
@@ -51,7 +53,7 @@ final class Speed
      */
     public static function rushed(array $seconds, array $thresholds): Figure
     {
-        $formula = 'Answers given in less than a fifth of the question’s median time (at most 10 s), as a share of all answers. From 0.10: rushing.';
+        $formula = 'Answers given in less than a fifth of the question’s median time (at most 10 s), as a share of all answers. From 0.10, and at least two: rushing.';
         $known = array_intersect_key($seconds, array_filter($thresholds, static fn (?float $t): bool => $t !== null));
         $n = count($known);
         if ($n === 0) {
@@ -63,9 +65,10 @@ final class Speed
         return new Figure($fast / $n, $n, $formula, $interval[0], $interval[1], Figure::few($n));
     }
 
+    /** A tenth of a student's answers were rushed, and more than one. */
     public static function isRushing(Figure $rushed): bool
     {
-        return $rushed->value !== null && $rushed->value >= self::RUSHES;
+        return $rushed->value !== null && $rushed->value >= self::RUSHES && round($rushed->value * $rushed->n) >= self::FEWEST_RUSHED;
     }
 
     /**

@@ -22,6 +22,14 @@ final class SpeedTest extends TestCase
         self::assertSame([2 / 3, 3], [$rushed->value, $rushed->n]);
         self::assertTrue(Speed::isRushing($rushed));
         self::assertFalse(Speed::isRushing(Speed::rushed([], [])));
+        self::assertFalse(Speed::isRushing(Speed::rushed(['a' => 1.0], ['a' => 4.0])), 'one answer, be it the only one');
+        $nine = array_fill(0, 9, 4.0);
+        self::assertFalse(Speed::isRushing(Speed::rushed([1.0, ...array_fill(0, 8, 30.0)], $nine)));
+        self::assertTrue(Speed::isRushing(Speed::rushed([1.0, 2.0, ...array_fill(0, 7, 30.0)], $nine)));
+        self::assertFalse(
+            Speed::isRushing(Speed::rushed([1.0, 2.0, ...array_fill(0, 19, 30.0)], array_fill(0, 21, 4.0))),
+            'two of twenty-one are less than a tenth',
+        );
         self::assertNull(Speed::flag(array_fill(0, 30, 20.0)));
         self::assertSame(
             '3 of 30 answered in less than 4.0 s: a fifth of the median time, or ten seconds.',

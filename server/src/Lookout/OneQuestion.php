@@ -59,7 +59,7 @@ final readonly class OneQuestion
                 $response->isBlank() ? null : $response->toArray(),
             );
             if ($code !== 'blank') {
-                $outcome = new Outcome($credit, Verdict::from($row['verdict']), $row['line'], '');
+                $outcome = new Outcome($credit, Verdict::from($row['verdict']), $row['line'], $row['read_as']);
                 $given[] = [$response, $outcome, (string) $credit, $row['student_id'], $words, $code];
             }
         }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace ChalkLadder\Server\Tests\Lookout;
 
+use ChalkLadder\Server\Paper\Api\Input\PaperInput;
+use ChalkLadder\Server\Paper\Api\Input\PublishInput;
+use ChalkLadder\Server\Paper\Papers;
 use ChalkLadder\Server\Tests\ApiCase;
 use ChalkLadder\Server\Tests\Json;
 use ChalkLadder\Server\Tests\Plan;
@@ -11,6 +14,7 @@ use ChalkLadder\Server\Tests\Plan;
 final class LookoutTest extends ApiCase
 {
     private string $handout;
+    private int $counter = 0;
 
     protected function setUp(): void
     {
@@ -129,6 +133,40 @@ final class LookoutTest extends ApiCase
         self::assertSame([2], array_map(static fn (Json $g): int => count((array) $g->at('students')), $groups));
     }
 
+    public function testNumbersThatAreReadAlikeStandTogether(): void
+    {
+        foreach (['Ada Okafor' => '98.76', 'Benoît Larsen' => '98.760 m', 'Cleo Marsh' => '5m'] as $name => $text) {
+            $id = $this->open($name);
+            $this->as($this->world->students[$name])->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
+            $this->save($name, $id, 'e-number', ['text' => $text]);
+        }
+        $groups = $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout/e-number")->list('groups');
+        self::assertSame(
+            [['right', 2], ['wrong', 1]],
+            array_map(static fn (Json $g): array => [$g->text('code'), count((array) $g->at('students'))], $groups),
+        );
+    }
+
+    public function testAQuestionThatCameBackShowsTheLatestAnswerThereIs(): void
+    {
+        $papers = $this->world->get(Papers::class);
+        $mastery = ['returns' => 1, 'credits' => ['1', '1/2']];
+        $paper = $papers->create($this->world->lead, new PaperInput($this->world->paperDocument(mastery: $mastery)));
+        $edition = $papers->publish($this->world->lead, $paper->id, new PublishInput($paper->version))->editionId;
+        $this->handout = $this->world->handOut(editionId: $edition);
+        $id = $this->open('Ada Okafor');
+        $said = fn (): array => $this->as($this->world->teacher)
+            ->get('GET', "/handouts/$this->handout/lookout/e-text")->column('answers', 'given');
+        $this->save('Ada Okafor', $id, 'e-text', ['text' => 'the shelf']);
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
+        self::assertSame(['the shelf'], $said(), 'while nothing is there for the second try');
+
+        $this->save('Ada Okafor', $id, 'e-text', ['text' => ''], 2);
+        self::assertSame(['the shelf'], $said());
+        $this->save('Ada Okafor', $id, 'e-text', ['text' => 'the bar'], 2);
+        self::assertSame(['the bar'], $said());
+    }
+
     private function lookout(): Json
     {
         return $this->as($this->world->teacher)->get('GET', "/handouts/$this->handout/lookout");
@@ -145,12 +183,12 @@ final class LookoutTest extends ApiCase
     }
 
     /** @param array<string, mixed> $value */
-    private function save(string $name, string $id, string $entry, array $value): void
+    private function save(string $name, string $id, string $entry, array $value, int $try = 1): void
     {
         $this->as($this->world->students[$name])->get(
             'PUT',
             "/me/sittings/$id/responses",
-            ['saves' => [['entry' => $entry, 'try' => 1, 'value' => $value, 'counter' => 1, 'clientId' => 'x']], 'at' => $entry],
+            ['saves' => [['entry' => $entry, 'try' => $try, 'value' => $value, 'counter' => ++$this->counter, 'clientId' => 'x']], 'at' => $entry],
         );
     }
 }

@@ -6,7 +6,7 @@ import { Frame, told, type Labelled } from './Field'
 
 const Calendar = lazy(() => import('./Calendar'))
 
-const UNREAD = 'This is not a day and a time: such as 27 Nov 15:30.'
+const UNREAD = 'This is not a day and a time: such as 27 Nov 15:30, or tomorrow 15:30.'
 
 /**
  * A moment, typed as people say it or picked from a calendar. It holds local time to the minute, '' for none; what cannot
@@ -58,7 +58,7 @@ export function DateTimeField({
           {...told(id, note, unread || fault)}
           className="field"
           autoComplete="off"
-          placeholder="27 Nov 15:30"
+          placeholder="tomorrow 15:30"
           value={shown}
           onChange={(e) => take(e.target.value)}
           onBlur={() => !unread && setTyped(null)}

@@ -146,36 +146,40 @@ function Ways({ handout, onTimes }: { handout: Handout; onTimes: () => void }) {
     toast(`Students see “${handout.title}” now.`, { undo: () => void set(before) })
   }
   const link = 'font-semibold text-blue underline'
+  const isClosed = handout.status === 'closed'
   return (
-    <span className="inline-flex items-baseline flex-wrap gap-x-4 gap-y-2">
-      {handout.status === 'hidden' ? (
-        <Button size="small" onClick={() => void show()}>
-          Show to students
-        </Button>
-      ) : (
-        <Link className={link} to={`/lookout/${handout.id}`}>
-          Lookout
+    <span className="flex flex-col items-start gap-3">
+      <span className="flex flex-wrap gap-x-4 gap-y-1">
+        {handout.status === 'hidden' ? null : (
+          <Link className={link} to={`/lookout/${handout.id}`}>
+            Lookout
+          </Link>
+        )}
+        {handout.handedIn > 0 ? (
+          <Link className={link} to={`/results/${handout.id}`}>
+            Results
+          </Link>
+        ) : null}
+        <Link className={link} to={`/handouts/new?like=${handout.id}`}>
+          Hand out again
         </Link>
-      )}
-      {handout.handedIn > 0 ? (
-        <Link className={link} to={`/results/${handout.id}`}>
-          Results
-        </Link>
-      ) : null}
-      <Link className={link} to={`/handouts/new?like=${handout.id}`}>
-        Hand out again
-      </Link>
-      {handout.status === 'closed' ? null : (
-        <Button kind="quiet" size="small" aria-label={`Link to ${handout.title}`} onClick={() => setLinking(true)}>
-          Link
-        </Button>
+      </span>
+      {isClosed ? null : (
+        <span className="flex flex-wrap gap-2">
+          {handout.status === 'hidden' ? (
+            <Button size="small" onClick={() => void show()}>
+              Show to students
+            </Button>
+          ) : null}
+          <Button size="small" aria-label={`Link to ${handout.title}`} onClick={() => setLinking(true)}>
+            Link
+          </Button>
+          <Button size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
+            Times
+          </Button>
+        </span>
       )}
       {linking ? <LinkToWork handout={handout} onClose={() => setLinking(false)} /> : null}
-      {handout.status === 'closed' ? null : (
-        <Button kind="quiet" size="small" aria-label={`Times of ${handout.title}`} onClick={onTimes}>
-          Times
-        </Button>
-      )}
     </span>
   )
 }

@@ -21,6 +21,7 @@ export function AnswerCard({
   face: Schemas['LookoutOneQuestionView']['face']
   drawn: boolean
 }) {
+  const none = <span className="text-quiet">{row.state === 'open' ? 'nothing yet' : 'left blank'}</span>
   const foot = (
     <p className="flex items-baseline gap-2 text-[15px]">
       <Link to={to} className="min-w-0 flex-1 truncate hover:underline">
@@ -40,7 +41,7 @@ export function AnswerCard({
               <Given face={face} value={answer.response} />
             </div>
           ) : (
-            <span className="text-quiet">nothing yet</span>
+            none
           )}
         </div>
         {foot}
@@ -51,9 +52,7 @@ export function AnswerCard({
       {foot}
       <p className="flex items-baseline gap-2">
         {answer ? <Bar code={answer.code as BarCode} /> : null}
-        <span className="line-clamp-3 min-w-0 break-words">
-          {answer?.given || <span className="text-quiet">nothing yet</span>}
-        </span>
+        <span className="line-clamp-3 min-w-0 break-words">{answer?.given || none}</span>
       </p>
     </li>
   )

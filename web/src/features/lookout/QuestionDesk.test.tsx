@@ -74,6 +74,28 @@ describe('One question of a running handout', () => {
     expect(screen.queryByText('Cleo')).toBeNull()
   })
 
+  it('counts nobody who has left it blank, and says so of whoever has handed in', async () => {
+    const blank = (studentId: string) => ({
+      studentId,
+      code: 'blank',
+      given: '',
+      savedAt: '2026-11-27T10:00:00Z',
+      response: null,
+    })
+    serveAlso({
+      'GET /api/handouts/h1/lookout': snapshot([row('Ada'), row('Benoît'), row('Cleo', { state: 'handed in' })]),
+      'GET /api/handouts/h1/lookout/e2': {
+        ...one,
+        answers: [...one.answers.slice(0, 1), blank('Benoît'), blank('Cleo')],
+      },
+    })
+    open()
+    expect(await screen.findByText(/answered by 1 of 3 here/)).toBeTruthy()
+    const card = (name: string) => screen.getByRole('link', { name }).closest('li')?.textContent ?? ''
+    expect(card('Benoît')).toContain('nothing yet')
+    expect(card('Cleo')).toContain('left blank')
+  })
+
   it('opens a group to who gave it, and writes to each of them', async () => {
     const user = open()
     await user.click(await screen.findByRole('button', { name: /^B.*green/ }))

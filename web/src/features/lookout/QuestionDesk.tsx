@@ -72,6 +72,7 @@ export default function QuestionDesk() {
   const { handout } = snapshot.data
   const given = new Map(one.data.answers.map((a) => [a.studentId, a]))
   const rowOf = new Map(rows.map((r) => [r.studentId, r]))
+  const answered = one.data.answers.filter((a) => a.code !== 'blank').length
   const started = rows.filter((r) => r.state !== 'expected')
   const drawn = isDrawn(one.data.face.type)
   const named = (studentId: string) => {
@@ -82,7 +83,7 @@ export default function QuestionDesk() {
     <>
       <Head
         title={one.data.title}
-        note={`question ${one.data.number} of ${handout.title} · answered by ${given.size} of ${started.length} here`}
+        note={`question ${one.data.number} of ${handout.title} · answered by ${answered} of ${started.length} here`}
       >
         <Button disabled={at <= 0} onClick={() => go(-1)}>
           <span aria-hidden>‹</span>

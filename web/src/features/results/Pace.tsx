@@ -80,8 +80,9 @@ export function Pace({ students, handoutId }: { students: Student[]; handoutId: 
         </tbody>
       </table>
       <p className="max-w-3xl text-sm text-quiet">
-        Pace 1 is like the others, 2 takes twice as long. Rushing: a tenth of the answers or more came too fast to have
-        been thought about. Lagging: surely slower than the others, and twice as slow. Neither says why; ask.
+        Pace 1 is like the others, 2 takes twice as long. Rushing: a tenth of the answers or more, and at least two,
+        came too fast to have been thought about. Lagging: surely slower than the others, and twice as slow. Neither
+        says why; ask.
       </p>
     </div>
   )
