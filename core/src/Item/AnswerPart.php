@@ -30,6 +30,16 @@ final readonly class AnswerPart
         return $response->isBlank() ? null : self::whole($rule, $response, $name);
     }
 
+    /**
+     * @param list<self> $parts of an answer
+     *
+     * @return string the same for answers whose parts all say the same
+     */
+    public static function together(array $parts): string
+    {
+        return implode("\n", array_map(static fn (self $p): string => "$p->name: $p->like", $parts));
+    }
+
     public static function whole(Rule $rule, Response $response, string $name = ''): self
     {
         $outcome = $rule->check($response);

@@ -109,6 +109,11 @@ final readonly class Keyless implements Rule
         return $this->rule->comparedBy($response, $outcome);
     }
 
+    public function isProse(): bool
+    {
+        return $this->rule->isProse();
+    }
+
     public function inputs(Response $response): array
     {
         return $this->rule->inputs($response);

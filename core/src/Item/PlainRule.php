@@ -63,6 +63,11 @@ abstract readonly class PlainRule implements Rule
         return $this->inWords($response);
     }
 
+    public function isProse(): bool
+    {
+        return false;
+    }
+
     public function inputs(Response $response): array
     {
         return ['text' => TextResponse::textOf($response), 'answer' => TextResponse::textOf($response)];

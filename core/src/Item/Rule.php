@@ -67,6 +67,9 @@ interface Rule
     /** What two answers share that are to be marked alike. */
     public function comparedBy(Response $response, Outcome $outcome): string;
 
+    /** Whether they may share less than all of it: prose, which a letter or another word does not make another answer. */
+    public function isProse(): bool;
+
     /** @return array<string, mixed> the response as conditions name it: `text`, `answer` and what else the type has */
     public function inputs(Response $response): array;
 

@@ -12,7 +12,8 @@ use ChalkLadder\Core\Item\Response;
 use ChalkLadder\Core\Item\Rule;
 
 /**
- * Puts answers that say the same beside each other, so that they are marked alike.
+ * Puts answers that say the same beside each other, so that they are marked alike. Of most types that is the same answer exactly; of
+ * prose, which people write in many ways, what is near it, too.
  *
  * Short answers: equal after folding, then joined when their edit distance allows. Long answers: cosine of TF–IDF
  * vectors of content words (Salton & Buckley 1988, "ntc" weights), joined by average linkage while above a threshold.
@@ -38,7 +39,7 @@ final class LookAlike
         }
         $sets = [];
         foreach ($byCredit as $texts) {
-            foreach (self::sets($texts) as $ids) {
+            foreach ($rule->isProse() ? self::sets($texts) : self::same($texts) as $ids) {
                 $sets[] = array_map(static fn (string $id): int => (int) substr($id, 1), $ids);
             }
         }
@@ -46,6 +47,21 @@ final class LookAlike
         usort($sets, static fn (array $a, array $b): int => count($b) <=> count($a));
 
         return $sets;
+    }
+
+    /**
+     * @param array<string, string> $answers by id
+     *
+     * @return list<list<string>> ids in sets of what is the same to the letter
+     */
+    private static function same(array $answers): array
+    {
+        $sets = [];
+        foreach ($answers as $id => $answer) {
+            $sets["=$answer"][] = $id;
+        }
+
+        return array_values($sets);
     }
 
     /**

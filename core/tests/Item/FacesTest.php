@@ -78,7 +78,7 @@ final class FacesTest extends TestCase
             ['type' => 'table', 'rule' => ['rows' => 1, 'columns' => 2, 'cells' => [
                 ['row' => 1, 'column' => 2, 'type' => 'number', 'rule' => $number],
             ]]],
-            ['cells' => [['06:00', '3.6']]], '06:00 | 3.6', 'row 1, column 2: 3.65 m',
+            ['cells' => [['06:00', '3.6']]], '3.6', 'row 1, column 2: 3.65 m',
         ];
         foreach (['open', 'working', 'recording', 'upload'] as $type) {
             yield $type => [

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use ChalkLadder\Core\Item\Item;
 use ChalkLadder\Core\Item\Outcome;
 use ChalkLadder\Core\Item\Response\TextResponse;
+use ChalkLadder\Core\Item\ResponseReader;
 use ChalkLadder\Core\Item\Rule;
 use ChalkLadder\Core\Item\Type\Choice\ChoiceResponse;
 use ChalkLadder\Core\Item\Type\Number\NumberRule;
@@ -19,6 +20,7 @@ use ChalkLadder\Core\Marking\LookAlike;
 use ChalkLadder\Core\Marking\Marks;
 use ChalkLadder\Core\Marking\Remark;
 use ChalkLadder\Core\Tests\Item\Rules;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class MarkingTest extends TestCase
@@ -99,6 +101,56 @@ final class MarkingTest extends TestCase
         self::assertContains(['a', 'b'], $sets);
         self::assertContains(['c', 'd'], $sets);
         self::assertContains(['e'], $sets);
+    }
+
+    /** @return iterable<string, array{string, list<array<string, mixed>>, list<list<int>>}> */
+    public static function structured(): iterable
+    {
+        yield 'orders of the same things' => ['order', [
+            ['order' => ['b', 'a', 'c', 'd']], ['order' => ['a', 'b', 'd', 'c']], ['order' => ['b', 'a', 'c', 'd']],
+        ], [[0, 2], [1]]];
+        yield 'pairs of the same things' => ['marks-all', [
+            ['pairs' => [['red', 'star'], ['green', 'port']]], ['pairs' => [['red', 'star'], ['green', 'star']]],
+            ['pairs' => [['green', 'port'], ['red', 'star']]],
+        ], [[0, 2], [1]]];
+        yield 'numbers in gaps, however they are written' => ['log', [
+            ['gaps' => ['g1' => 'ebb', 'g2' => '2.9 m']], ['gaps' => ['g1' => 'ebb', 'g2' => '2.90']], ['gaps' => ['g1' => 'ebb', 'g2' => '2.8']],
+        ], [[0, 1], [2]]];
+        yield 'the same answer in another gap' => ['log', [
+            ['gaps' => ['g1' => '7', 'g2' => '8']], ['gaps' => ['g2' => '7']], ['gaps' => ['g1' => '7']],
+        ], [[0], [1], [2]]];
+        yield 'numbers in cells' => ['table', [
+            ['cells' => [['', '5'], ['', '7.0']]], ['cells' => [['', '5.00'], ['', '7']]], ['cells' => [['', '7'], ['', '5']]],
+        ], [[0, 1], [2]]];
+        yield 'expressions, however they are spaced' => ['square', [
+            ['text' => 'x*x + 3x'], ['text' => 'x * x+3 x'], ['text' => 'x*x - 3x'], ['text' => '(('], ['text' => '))'],
+        ], [[0, 1], [2], [3], [4]]];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $values
+     * @param list<list<int>>            $sets
+     */
+    #[DataProvider('structured')]
+    public function testWhatIsNoProseIsAlikeOnlyWhereItIsTheSame(string $rule, array $values, array $sets): void
+    {
+        $item = Rules::item($rule);
+        $answers = array_map(static function (array $value) use ($item): array {
+            $response = ResponseReader::fromArray($value);
+
+            return [$response, $item->check($response), 'one'];
+        }, $values);
+        self::assertSame($sets, LookAlike::answers($item->rule, $answers));
+    }
+
+    public function testProseIsAlikeWhereItIsNearlyTheSame(): void
+    {
+        $bank = Rules::table()['bank'];
+        $answers = array_map(
+            static fn (string $text): array => [new TextResponse($text), $bank->check(new TextResponse($text)), 'one'],
+            ['Gannet Head', 'gannet  head.', 'Ganet Head', 'the pier'],
+        );
+        self::assertSame([[0, 1, 2], [3]], LookAlike::answers($bank, $answers));
     }
 
     public function testEveryAnswerIsInExactlyOneSet(): void

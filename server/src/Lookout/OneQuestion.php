@@ -50,7 +50,7 @@ final readonly class OneQuestion
             $response = ResponseReader::fromArray(Json::decode($row['value']));
             $credit = $row['credit'] === null ? null : BigRational::of($row['credit']);
             $code = self::code($row['verdict'], $credit, $row['by_hand']);
-            $words = $own->rule->inWords($response);
+            $words = $response->isBlank() ? '' : $own->rule->inWords($response);
             $views[] = new OneAnswerView(
                 $row['student_id'],
                 $code,

@@ -30,6 +30,7 @@ use ChalkLadder\Core\Item\TypedRule;
  */
 final readonly class ExpressionRule extends TypedRule
 {
+    private const UNREADABLE = 'not an expression';
     private const LONGEST = 500;
 
     /**
@@ -97,7 +98,7 @@ final readonly class ExpressionRule extends TypedRule
             $text = mb_substr(TextResponse::textOf($response), 0, self::LONGEST + 1);
             $given = Parser::readAnswer($this->bare($text), $this->style, $this->names);
         } catch (FormulaError $e) {
-            return Outcome::of(BigRational::zero(), '', 'not an expression', 'This could not be read. '.$e->sentence());
+            return Outcome::of(BigRational::zero(), '', self::UNREADABLE, 'This could not be read. '.$e->sentence());
         }
         $readAs = Printer::write($given);
         foreach ($this->lines as $i => $line) {
@@ -196,6 +197,12 @@ final readonly class ExpressionRule extends TypedRule
     }
 
     /** The first line that earns full credit. */
+    /** However it was spaced, and its products written. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return in_array($outcome->readAs, ['', self::UNREADABLE], true) ? $this->inWords($response) : $outcome->readAs;
+    }
+
     public function key(): string
     {
         foreach ($this->lines as $line) {

@@ -23,6 +23,11 @@ final readonly class FloorRule extends PlainRule
         return $response->isBlank() ? Outcome::nothing() : Outcome::said(mb_substr(TextResponse::textOf($response), 0, 200));
     }
 
+    public function isProse(): bool
+    {
+        return true;
+    }
+
     public function misconceptions(): array
     {
         return [];

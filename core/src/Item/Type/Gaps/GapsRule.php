@@ -182,6 +182,11 @@ final readonly class GapsRule extends PlainRule
     }
 
     /** Gap by gap, counted as they stand. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return AnswerPart::together($this->parts($response));
+    }
+
     public function parts(Response $response): array
     {
         $given = self::in($response);

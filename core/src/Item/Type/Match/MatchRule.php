@@ -225,6 +225,15 @@ final readonly class MatchRule extends PlainRule
         return implode(', ', array_map($this->pairInWords(...), self::in($response)));
     }
 
+    /** In whatever order the pairs were made. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        $pairs = array_map(static fn (array $pair): string => implode("\t", $pair), self::in($response));
+        sort($pairs);
+
+        return implode("\n", $pairs);
+    }
+
     public function key(): string
     {
         return htmlspecialchars(implode(', ', array_map($this->pairInWords(...), $this->key)));

@@ -41,6 +41,11 @@ final readonly class OpenRule extends RubricRule
         return ItemType::Open;
     }
 
+    public function isProse(): bool
+    {
+        return true;
+    }
+
     public function face(Showing $showing): array
     {
         return parent::face($showing) + $this->frame();

@@ -160,6 +160,12 @@ final readonly class OrderRule extends PlainRule
         return implode(' → ', array_map(fn (string $id): string => Thing::named($this->things, $id), self::in($response)));
     }
 
+    /** By what the things are, since pictures say nothing in words. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return implode("\n", self::in($response));
+    }
+
     public function key(): string
     {
         return implode(' → ', array_map(static fn (Thing $t): string => $t->inLine(), $this->things));

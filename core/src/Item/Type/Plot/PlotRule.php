@@ -204,6 +204,15 @@ final readonly class PlotRule extends PlainRule
         return implode('; ', array_map(self::words(...), self::marks($response)));
     }
 
+    /** In whatever order the marks were made. */
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        $marks = array_map(self::words(...), self::marks($response));
+        sort($marks);
+
+        return implode("\n", $marks);
+    }
+
     public function key(): string
     {
         return htmlspecialchars(implode('; ', array_map(self::words(...), $this->right())));

@@ -115,7 +115,15 @@ final readonly class TableRule extends PlainRule
 
     public function inWords(Response $response): string
     {
-        return implode('; ', array_map(static fn (array $row): string => implode(' | ', $row), self::in($response)));
+        $given = self::in($response);
+        $words = array_map(
+            static fn (array $c): string => $c['rule']->inWords($c['rule']->fromField($given[$c['row'] - 1][$c['column'] - 1] ?? '')),
+            $this->cells,
+        );
+        // Where only a check of the question looks at it, whatever stands in it.
+        $words = $words === [] ? array_merge(...$given) : $words;
+
+        return implode(' · ', array_map(static fn (string $w): string => $w === '' ? '–' : $w, $words));
     }
 
     public function key(): string
@@ -161,6 +169,11 @@ final readonly class TableRule extends PlainRule
         }
 
         return ['text' => '', 'answer' => ''] + ($table === [] ? [] : ['table' => $table + $rows + $columns]);
+    }
+
+    public function comparedBy(Response $response, Outcome $outcome): string
+    {
+        return AnswerPart::together($this->parts($response));
     }
 
     public function parts(Response $response): array

@@ -228,6 +228,11 @@ final readonly class TextRule extends TypedRule
     }
 
     /** The first form that earns full credit. */
+    public function isProse(): bool
+    {
+        return true;
+    }
+
     public function key(): string
     {
         foreach ($this->forms as $form) {
