@@ -159,7 +159,8 @@ final readonly class MatchRule extends PlainRule
     }
 
     /**
-     * Pairs that the rule knows; without copies the last place of a thing holds.
+     * Pairs that the rule knows, in the order of things and places, however they were made; without copies the last place of a thing
+     * holds.
      *
      * @param list<array{string, string}> $pairs
      *
@@ -171,15 +172,14 @@ final readonly class MatchRule extends PlainRule
             $pairs,
             fn (array $p): bool => in_array($p[0], Thing::ids($this->things), true) && in_array($p[1], Thing::ids($this->places), true),
         ));
-        if ($this->copies) {
-            return $known;
+        if (!$this->copies) {
+            $known = array_values(array_column($known, null, 0));
         }
-        $last = [];
-        foreach ($known as $pair) {
-            $last[$pair[0]] = $pair;
-        }
+        $thing = array_flip(Thing::ids($this->things));
+        $place = array_flip(Thing::ids($this->places));
+        usort($known, static fn (array $a, array $b): int => [$thing[$a[0]], $place[$a[1]]] <=> [$thing[$b[0]], $place[$b[1]]]);
 
-        return array_values($last);
+        return $known;
     }
 
     /** @param array{string, string} $pair */
@@ -222,16 +222,13 @@ final readonly class MatchRule extends PlainRule
 
     public function inWords(Response $response): string
     {
-        return implode(', ', array_map($this->pairInWords(...), self::in($response)));
+        return implode(', ', array_map($this->pairInWords(...), $this->made(self::in($response))));
     }
 
-    /** In whatever order the pairs were made. */
+    /** By what the things are, since pictures say nothing in words. */
     public function comparedBy(Response $response, Outcome $outcome): string
     {
-        $pairs = array_map(static fn (array $pair): string => implode("\t", $pair), self::in($response));
-        sort($pairs);
-
-        return implode("\n", $pairs);
+        return implode("\n", array_map(self::name(...), $this->made(self::in($response))));
     }
 
     public function key(): string
