@@ -61,7 +61,7 @@ final class FacesTest extends TestCase
                 'things' => $things, 'places' => $places, 'key' => [['keyid', 'placeone'], ['otherid', 'placetwo']],
                 'lines' => [['thing' => 'keyid', 'place' => 'placetwo'] + $line],
             ]],
-            ['pairs' => [['keyid', 'placetwo'], ['otherid', 'placeone']]], 'Ebb – rises, Flood – falls', 'Ebb – falls, Flood – rises',
+            ['pairs' => [['keyid', 'placetwo'], ['otherid', 'placeone']]], 'Ebb – rises; Flood – falls', 'Ebb – falls; Flood – rises',
         ];
         yield 'spot' => [
             ['type' => 'spot', 'rule' => [

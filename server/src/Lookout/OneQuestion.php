@@ -32,7 +32,7 @@ use ChalkLadder\Server\Platform\Storage\Moment;
 final readonly class OneQuestion
 {
     /** Characters of an answer that stand for a group of them. */
-    private const LABEL = 90;
+    private const LABEL = 400;
 
     public function __construct(private Handouts $handouts, private OneQuestionRows $rows, private Walls $walls, private Terms $terms)
     {

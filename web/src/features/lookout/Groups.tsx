@@ -34,7 +34,7 @@ export function Groups({
             >
               {group.letter ? <b className="w-4">{group.letter}</b> : null}
               <Bar code={group.code as BarCode} />
-              <span className="min-w-0 flex-1 truncate">{group.label}</span>
+              <span className={`min-w-0 flex-1 break-words ${open === i ? '' : 'line-clamp-3'}`}>{group.label}</span>
               <b className="tabular-nums">{group.students.length}</b>
             </button>
             <svg aria-hidden viewBox="0 0 100 6" preserveAspectRatio="none" className="mt-1 h-1.5 w-full">

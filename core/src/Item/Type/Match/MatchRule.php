@@ -222,7 +222,7 @@ final readonly class MatchRule extends PlainRule
 
     public function inWords(Response $response): string
     {
-        return implode(', ', array_map($this->pairInWords(...), $this->made(self::in($response))));
+        return implode('; ', array_map($this->pairInWords(...), $this->made(self::in($response))));
     }
 
     /** By what the things are, since pictures say nothing in words. */
@@ -233,7 +233,7 @@ final readonly class MatchRule extends PlainRule
 
     public function key(): string
     {
-        return htmlspecialchars(implode(', ', array_map($this->pairInWords(...), $this->key)));
+        return htmlspecialchars(implode('; ', array_map($this->pairInWords(...), $this->key)));
     }
 
     public function accepted(): array
