@@ -8,9 +8,9 @@ use ChalkLadder\Core\Roster\PersonName;
 use ChalkLadder\Server\Platform\Http\Problem;
 
 /**
- * Reads a list of names as it is pasted: a name a line, or CSV with commas, semicolons or tabs (RFC 4180 quoting).
- * A header is recognised by its words. Without one, numbering and e-mail addresses are dropped, "Lind, Ada" is read as last name and first name,
- * and two columns of names in every line as first name and last name.
+ * Reads a list of names as it is pasted: a name a line, names that run on in one, or CSV with commas, semicolons or tabs (RFC 4180
+ * quoting). A header is recognised by its words. Without one, numbering, bullets and e-mail addresses are dropped, "Lind, Ada" is read as
+ * last name and first name, and two columns of names in every line as first name and last name.
  */
 final class NameList
 {
@@ -18,22 +18,10 @@ final class NameList
     /** How much of a pasted line is shown beside what was read. */
     private const SHOWN = 120;
     private const LARGEST = 1_000_000;
-    private const HEADERS = [
-        'name',
-        'names',
-        'student',
-        'students',
-        'first name',
-        'last name',
-        'full name',
-        'forename',
-        'surname',
-        'given name',
-        'family name',
-        'pupil',
-    ];
-    private const LAST = ['last name', 'surname', 'family name'];
-    private const FIRST = ['first name', 'forename', 'given name'];
+    /** Heads of columns: whole names, last names, first names. */
+    private const WHOLE = '/^(?:(?:full|students?|pupils?|learners?)(?:[\'’]s?)? )*(?:names?|students?|pupils?|learners?)$/u';
+    private const LAST = '/(?:^|\s)(?:(?:last|family)[ -]?names?|surnames?)$/';
+    private const FIRST = '/(?:^|\s)(?:(?:first|given)[ -]?names?|forenames?)$/';
 
     /** @return list<array{line: int, given: string, name: string}> each with the line as it was pasted */
     public static function read(string $text): array
@@ -49,26 +37,26 @@ final class NameList
         } elseif (!mb_check_encoding($text, 'UTF-8')) {
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
         }
-        $text = str_replace(["\r\n", "\r"], "\n", (string) $text);
+        $text = self::apart(str_replace(["\r\n", "\r"], "\n", (string) $text));
         if (trim($text) === '') {
             throw Problem::invalid(['text' => 'Paste at least one name.']);
         }
         $rows = self::rows($text, self::separator($text));
         $header = array_map(static fn (string $c): string => mb_strtolower(trim($c)), $rows[0]['cells'] ?? []);
         $columns = [0];
-        $known = array_intersect($header, self::HEADERS);
-        if ($known !== []) {
+        $last = self::column(self::LAST, $header);
+        $first = self::column(self::FIRST, $header);
+        $known = self::column(self::WHOLE, $header) ?? $last ?? $first;
+        if ($known !== null) {
             array_shift($rows);
-            $last = array_key_first(array_intersect($header, self::LAST));
-            $first = array_key_first(array_intersect($header, self::FIRST));
-            $columns = $last !== null && $first !== null ? [$first, $last] : [array_key_first($known)];
+            $columns = $last !== null && $first !== null ? [$first, $last] : [$known];
         }
         $lines = array_map(static fn (array $row): array => self::plain($row['cells']), $rows);
         $twoNames = self::areTwoNames($lines);
         $pasted = explode("\n", $text);
         $names = [];
         foreach ($rows as $i => $row) {
-            $name = $known === []
+            $name = $known === null
                 ? self::nameIn($lines[$i], $twoNames)
                 : self::turned(PersonName::tidy(implode(' ', array_map(static fn (int $c): string => $row['cells'][$c] ?? '', $columns))));
             if ($name !== '') {
@@ -84,17 +72,66 @@ final class NameList
     }
 
     /**
+     * Names that run on, as in the head of a mail ("Ada Lind, Bo Berg, Cy Cole" or "Lind, Ada; Berg, Bo"), each on a line of its own.
+     * What is broken into lines runs on only where each line but the last ends with what parts the names.
+     */
+    private static function apart(string $text): string
+    {
+        // Two names with a comma between them may be one, the last name first.
+        foreach ([';' => 2, ',' => 3] as $separator => $fewest) {
+            $lines = array_map(trim(...), explode("\n", trim($text, " \n\t$separator")));
+            $open = array_filter(array_slice($lines, 0, -1), static fn (string $line): bool => !str_ends_with($line, $separator));
+            $names = array_filter(array_map(trim(...), explode($separator, implode('', $lines))), static fn (string $n): bool => $n !== '');
+            $strange = array_filter($names, static fn (string $n): bool => !self::isWhole($n));
+            if (count($names) >= $fewest && $open === [] && $strange === []) {
+                return implode("\n", $names);
+            }
+        }
+
+        return $text;
+    }
+
+    /** Whether this is somebody's whole name, perhaps with an address, the last name first, or in quotation marks. */
+    private static function isWhole(string $text): bool
+    {
+        $name = trim(self::withoutMail($text), " \"\t");
+
+        return self::turned($name) !== $name || (str_contains($name, ' ') && self::looksLikeAName($name));
+    }
+
+    /**
+     * @param non-empty-string $head
+     * @param list<string>     $header in small letters
+     */
+    private static function column(string $head, array $header): ?int
+    {
+        foreach ($header as $i => $cell) {
+            if (preg_match($head, $cell) === 1) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    private static function withoutMail(string $text): string
+    {
+        return (string) preg_replace('/<?[^\s<>@]+@[^\s<>@]+>?/u', '', $text);
+    }
+
+    /**
      * @param list<string> $cells
      *
-     * @return list<string> without e-mail addresses, and without a number in front: "1. Ada Lind", or a first column of numbers
+     * @return list<string> without e-mail addresses, and without what is counted by in front: "1. Ada Lind", "• Ada Lind", or a first column of numbers
      */
     private static function plain(array $cells): array
     {
-        $cells = array_map(static fn (string $c): string => (string) preg_replace('/<?[^\s<>@]+@[^\s<>@]+>?/u', '', $c), $cells);
+        $cells = array_map(self::withoutMail(...), $cells);
         while (count($cells) > 1 && preg_match('/^\s*(?:\d{1,4}[.)]?)?\s*$/', $cells[0]) === 1) {
             array_shift($cells);
         }
-        $cells[0] = (string) preg_replace('/^\s*\d{1,4}(?:\s*[.):]\s*|\s+)(?=\p{L})/u', '', $cells[0] ?? '');
+        $cells[0] = (string) preg_replace('/^\s*[•·▪‣*–—-]\s+/u', '', $cells[0] ?? '');
+        $cells[0] = (string) preg_replace('/^\s*\d{1,4}(?:\s*[.):]\s*|\s+)(?=\p{L})/u', '', $cells[0]);
 
         return array_values($cells);
     }

@@ -31,6 +31,10 @@ final class RosterTest extends ApiCase
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("Ada Lind <ada@harbour.example>\nBo Ek bo.ek@harbour.example"));
         self::assertSame(['Ada Lind', 'Bo Ek'], $names("ada@harbour.example;Ada;Lind\nbo@harbour.example;Bo;Ek"));
         self::assertSame(['Ada Lind', 'Bo Ek', 'Cai Dunn'], $names("Lind, Ada\nBo Ek;8 b\nCai Dunn"), 'each line in its own way');
+        self::assertSame(['Ada Lind', 'Bo Ek', 'Cai Dunn'], $names("• Ada Lind\n- Ek, Bo\n*  Cai Dunn"));
+        self::assertSame(['Ada Lind', 'Bo Ek'], $names("Student’s name\tForm\nLind, Ada\t8 b\nBo Ek\t8 b"));
+        self::assertSame(['Ada Lind'], $names("Legal surname,Preferred forename\nLind,Ada"));
+        self::assertSame(['Ada Last', 'Bo Names'], $names("Ada Last\nBo Names"), 'a name is no head of a column');
         self::assertCount(5000, $names(str_repeat("A name\n", 5000)));
         foreach (['', " \n ", str_repeat("A name\n", 5001)] as $bad) {
             try {
@@ -39,6 +43,24 @@ final class RosterTest extends ApiCase
             } catch (Problem $problem) {
                 self::assertSame(422, $problem->status);
             }
+        }
+    }
+
+    public function testNamesThatRunOnInALineAreEachTheirOwn(): void
+    {
+        $names = static fn (string $text): array => array_column(NameList::read($text), 'name', 'given');
+        $three = ['Ada Lind', 'Bo Ek', 'Cai Dunn'];
+        self::assertSame($three, array_values($names('Ada Lind, Bo Ek, Cai Dunn')));
+        self::assertSame($three, array_values($names("Ada Lind, Bo Ek,\n Cai Dunn\n")));
+        self::assertSame(['Lind, Ada' => 'Ada Lind', 'Ek, Bo' => 'Bo Ek', 'Cai Dunn' => 'Cai Dunn'], $names('Lind, Ada; Ek, Bo; Cai Dunn;'));
+        self::assertSame(['Ada Lind', 'Bo Ek'], array_values($names('Ada Lind <ada@harbour.example>; "Ek, Bo" <bo@harbour.example>')));
+        foreach ([
+            'van der Ek, Bo Jan' => ['Bo Jan van der Ek'],
+            "Ada;Lind;Heron\nBo;Ek;Heron" => ['Ada Lind', 'Bo Ek'],
+            'Ada,Lind,Heron' => ['Ada Lind'],
+            "Ada Lind;early\nBo Ek;late" => ['Ada Lind', 'Bo Ek'],
+        ] as $text => $read) {
+            self::assertSame($read, array_values($names($text)), 'one name, or columns');
         }
     }
 
