@@ -107,7 +107,7 @@ export function AddStudents({
             label="Names, one a line, or CSV"
             rows={12}
             placeholder={
-              'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada\nor: 1. Ada Okafor <ada@school.example>'
+              'Ada Okafor\nBenoît Larsen\n\nor: Ada;Okafor\nor: Okafor, Ada\nor: Ada Okafor, Benoît Larsen, Cleo Marsh\nor: 1. Ada Okafor <ada@school.example>'
             }
             {...form.field('text')}
           />
