@@ -196,13 +196,13 @@ final readonly class ExpressionRule extends TypedRule
         );
     }
 
-    /** The first line that earns full credit. */
     /** However it was spaced, and its products written. */
     public function comparedBy(Response $response, Outcome $outcome): string
     {
         return in_array($outcome->readAs, ['', self::UNREADABLE], true) ? $this->inWords($response) : $outcome->readAs;
     }
 
+    /** The first line that earns full credit. */
     public function key(): string
     {
         foreach ($this->lines as $line) {

@@ -181,12 +181,12 @@ final readonly class GapsRule extends PlainRule
         return ['text' => '', 'answer' => ''] + array_map(Inputs::value(...), self::in($response));
     }
 
-    /** Gap by gap, counted as they stand. */
     public function comparedBy(Response $response, Outcome $outcome): string
     {
         return AnswerPart::together($this->parts($response));
     }
 
+    /** Gap by gap, counted as they stand. */
     public function parts(Response $response): array
     {
         $given = self::in($response);

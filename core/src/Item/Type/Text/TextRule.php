@@ -227,12 +227,12 @@ final readonly class TextRule extends TypedRule
         ));
     }
 
-    /** The first form that earns full credit. */
     public function isProse(): bool
     {
         return true;
     }
 
+    /** The first form that earns full credit. */
     public function key(): string
     {
         foreach ($this->forms as $form) {
