@@ -56,6 +56,23 @@ final class LookoutTest extends ApiCase
         self::assertSame('handed in', $this->row(0)->text('state'));
     }
 
+    public function testWhatIsNotTouchedIsLeftBlankOnceItIsHandedIn(): void
+    {
+        $id = $this->open('Ada Okafor');
+        $this->save('Ada Okafor', $id, 'e-choice', ['options' => [$this->shown($id, 'a')]]);
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/go-on", ['visit' => 1]);
+        self::assertSame(['e-choice'], array_keys($this->row(0)->map('cells')), 'it may still come');
+        self::assertEquals([1, 1], [$this->row(0)->at('marks'), $this->row(0)->at('of')]);
+
+        $this->as($this->world->students['Ada Okafor'])->get('POST', "/me/sittings/$id/hand-in", ['visit' => 2]);
+        $row = $this->row(0);
+        self::assertSame(
+            ['right', 'blank', 'blank', 'blank'],
+            array_map(static fn (string $entry): string => $row->text("cells.$entry.code"), ['e-choice', 'e-text', 'e-number', 'e-open']),
+        );
+        self::assertEquals([1, 9], [$row->at('marks'), $row->at('of')], 'a blank earns nothing');
+    }
+
     public function testOneStudentsWorkShowsWhatWasGivenAndHowItWasRead(): void
     {
         $id = $this->world->sit(

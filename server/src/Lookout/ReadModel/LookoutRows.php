@@ -7,6 +7,7 @@ namespace ChalkLadder\Server\Lookout\ReadModel;
 use Brick\Math\BigRational;
 use ChalkLadder\Core\Analysis\Rungs;
 use ChalkLadder\Core\Marking\Score;
+use ChalkLadder\Core\Sitting\SittingState;
 use ChalkLadder\Server\Handout\HandedOut;
 use ChalkLadder\Server\Handout\ReadModel\HandoutTables;
 use ChalkLadder\Server\Lookout\Api\View\CellView;
@@ -104,8 +105,10 @@ final readonly class LookoutRows extends ReadModel
             $way = SittingReader::walk($r['walk']);
             $score = Score::of($handout->edition->paper(), $way, $credits, $handout->markStep);
             $marks = $score->total->toFloat();
+            // What was not touched is left blank once the work is handed in.
+            $untouched = SittingState::from($r['state'])->isOver() ? [1 => 'blank'] : [];
             foreach ($way->steps($handout->edition->paper()) as ['entry' => $entry]) {
-                $tries = $cells[$entry] ?? [];
+                $tries = $cells[$entry] ?? $untouched;
                 // What a cell shows is the try that counts; the latest while none is marked.
                 $try = $score->counting[$entry] ?? array_key_last($tries);
                 if (!isset($route[$entry]) && $try !== null) {
