@@ -6,6 +6,9 @@ import { Word } from '@/ui/Word'
 import type { Row } from './rows'
 import { StudentRow } from './StudentRow'
 
+/** Questions from which on their columns stand closer, so that a usual screen holds them all. */
+const MANY = 13
+
 /** Students by questions, as it happens. */
 export function Picture({
   handoutId,
@@ -29,10 +32,14 @@ export function Picture({
     open,
     onOpen,
   )
+  const close = columns.length >= MANY
   return (
     <div className="relative overflow-x-auto">
       {/* Fixed columns: a changed answer must not make the browser measure every cell anew. */}
-      <table className="w-full table-fixed text-[15px]" style={{ minWidth: `${24 + 2.25 * columns.length}rem` }}>
+      <table
+        className="w-full table-fixed text-[15px]"
+        style={{ minWidth: `${close ? 23 + 1.6 * columns.length : 24 + 2.25 * columns.length}rem` }}
+      >
         <caption className="sr-only">Students and their answers, as it happens</caption>
         <colgroup>
           <col className="w-[15rem]" />
@@ -40,7 +47,7 @@ export function Picture({
           {columns.map((c) => (
             <col key={c.entry} />
           ))}
-          <col className="w-28" />
+          <col className={close ? 'w-24' : 'w-28'} />
         </colgroup>
         <thead>
           <tr className="border-b text-left text-sm text-quiet">
@@ -51,7 +58,7 @@ export function Picture({
               <Word of="rung">Level</Word>
             </th>
             {columns.map((c) => (
-              <th scope="col" key={c.entry} className="px-1 text-center font-medium">
+              <th scope="col" key={c.entry} className={`text-center font-medium ${close ? '' : 'px-1'}`}>
                 <Tip says={`${c.title} · ${c.section}`}>
                   <Link
                     to={`/lookout/${handoutId}/${c.entry}`}
@@ -63,7 +70,7 @@ export function Picture({
                 </Tip>
               </th>
             ))}
-            <th scope="col" className="px-2 text-right font-medium">
+            <th scope="col" className="pr-2 text-right font-medium">
               Marks so far
             </th>
           </tr>
@@ -75,6 +82,7 @@ export function Picture({
               row={row}
               name={nameOf(row)}
               columns={columns}
+              close={close}
               rungs={rungs}
               open={open === row.studentId}
               onOpen={onOpen}

@@ -9,6 +9,8 @@ type Props = {
   row: Row
   name: string
   columns: Schemas['LookoutColumnView'][]
+  /** columns that stand close together */
+  close: boolean
   rungs: string[]
   open: boolean
   onOpen: (studentId: string) => void
@@ -17,7 +19,7 @@ type Props = {
 }
 
 /** One student of the picture. Drawn anew only when this student's own row changes: two hundred may be on the screen. */
-export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, open, onOpen, stop }: Props) {
+export const StudentRow = memo(function StudentRow({ row, name, columns, close, rungs, open, onOpen, stop }: Props) {
   return (
     <tr
       className={`border-b ${open ? 'bg-sheet' : 'cursor-pointer hover:bg-pale'}`}
@@ -52,8 +54,8 @@ export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, 
         {row.rung > 0 ? <Ladder reached={row.rung} of={rungs.length} name={rungs[row.rung - 1] ?? ''} /> : null}
       </td>
       {columns.map((c) => (
-        <td key={c.entry} className="px-1 text-center">
-          <CellCode row={row} entry={c.entry} />
+        <td key={c.entry} className={`text-center ${close ? '' : 'px-1'}`}>
+          <CellCode row={row} entry={c.entry} close={close} />
         </td>
       ))}
       <td className="px-2 text-right whitespace-nowrap tabular-nums">
@@ -64,12 +66,14 @@ export const StudentRow = memo(function StudentRow({ row, name, columns, rungs, 
 })
 
 /** One place of the picture: how the answer stands, and a caret where the student is now. */
-function CellCode({ row, entry }: { row: Row; entry: string }) {
+function CellCode({ row, entry, close }: { row: Row; entry: string; close: boolean }) {
   const code = codeAt(row, entry)
+  const here = isHere(row, entry)
+  const width = !close ? 26 : here ? 12 : 20
   return (
     <span className="inline-flex items-center gap-0.5">
-      {code === 'none' ? null : <Bar code={code} width={26} />}
-      {isHere(row, entry) ? <Bar code="here" width={code === 'none' ? 26 : 12} /> : null}
+      {code === 'none' ? null : <Bar code={code} width={width} />}
+      {here ? <Bar code="here" width={code === 'none' ? width : 12} /> : null}
     </span>
   )
 }
