@@ -10,6 +10,8 @@ function Line({ toast: t }: { toast: Toast }) {
       type={t.bad ? 'foreground' : 'background'}
       duration={t.undo ? STAYS.undo : t.bad ? STAYS.bad : STAYS.said}
       onOpenChange={(open) => !open && putAway(t.id)}
+      // Also while a dialog that has just done it still takes the pointer from everything else.
+      style={{ pointerEvents: 'auto' }}
       className="flex items-center gap-3 rounded border border-ink bg-ink px-4 py-2 text-ground shadow-float"
     >
       <Radix.Description>
@@ -37,7 +39,7 @@ export function ToastLines({ toasts }: { toasts: readonly Toast[] }) {
       <Radix.Viewport
         label="Messages ({hotkey})"
         // On a phone above the foot of the screen, where the next act is.
-        className="no-print pointer-events-none fixed inset-x-3 bottom-20 z-[60] flex flex-col items-center gap-2 outline-none *:pointer-events-auto md:bottom-5"
+        className="no-print pointer-events-none fixed inset-x-3 bottom-20 z-[60] flex flex-col items-center gap-2 outline-none md:bottom-5"
       />
     </Radix.Provider>
   )
